@@ -1,0 +1,24 @@
+export const JOINTS = ['scapula', 'shoulder', 'elbow', 'forearm', 'wrist', 'grip', 'trunk', 'neck'] as const;
+export type Joint = (typeof JOINTS)[number];
+
+/** Directions in anatomical terms. Scapular directions belong to the joint `scapula`. */
+export const MOTIONS = [
+  'flexion',
+  'extension',
+  'abduction',
+  'horizontal adduction',
+  'internal rotation',
+  'external rotation',
+  'radial deviation',
+  'ulnar deviation',
+  'pronation',
+  'supination',
+  'elevation',
+  'depression',
+  'protraction',
+  'retraction',
+  'upward rotation',
+  'grasp',
+  'bracing',
+] as const;
+export type Motion = (typeof MOTIONS)[number];

@@ -1,0 +1,41 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, IsUUID, MaxLength, MinLength, ValidateNested } from 'class-validator';
+import type { BodySide } from '../anatomy/index.ts';
+import { IsMeasureId, IsSideOfMeasure, IsTrialValue } from './decorators.ts';
+import { LIMITS } from './limits.ts';
+import { IsPastInstant } from './notInFuture.ts';
+
+/** One reading of one side, in the measure's unit. */
+export class TrialDto {
+  @IsUUID('7') id!: string;
+  @IsMeasureId() measureId!: string;
+  @IsSideOfMeasure() @IsIn(['left', 'right', 'whole']) side!: BodySide;
+  @IsTrialValue() value!: number;
+}
+
+/** One occasion on which checks were taken. */
+export class CheckDto {
+  @IsUUID('7') id!: string;
+  @IsPastInstant('The time of the check') takenAt!: string;
+  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
+
+  @ValidateNested({ each: true })
+  @Type(() => TrialDto)
+  @ArrayMaxSize(LIMITS.trialsPerCheck, { message: `At most ${LIMITS.trialsPerCheck} trials fit one check.` })
+  @ArrayMinSize(1, { message: 'A check needs at least one trial.' })
+  @IsArray()
+  trials!: TrialDto[];
+}
+
+/** A new reading that takes the place of a mistyped one; the record keeps both. */
+export class TrialCorrectionDto {
+  @IsUUID('7') id!: string;
+  @IsUUID('7') replaces!: string;
+  @IsMeasureId() measureId!: string;
+  @IsTrialValue() value!: number;
+  @MaxLength(LIMITS.reason, { message: `The reason must be at most ${LIMITS.reason} characters.` })
+  @MinLength(3, { message: 'A reason of at least 3 characters is needed.' })
+  @IsString()
+  reason!: string;
+}

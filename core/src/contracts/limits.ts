@@ -1,0 +1,14 @@
+/** Limits that several contracts share; a trainee's life, not a database's. */
+export const LIMITS = {
+  name: 80,
+  note: 2000,
+  reason: 500,
+  trialsPerCheck: 400,
+  drillsPerSession: 40,
+  sessionsPerWeek: 14,
+  setsPerDrill: 40,
+  symptomsPerSession: 40,
+  stature: { min: 100, max: 230 },
+  mass: { min: 20, max: 250 },
+  minutes: { min: 5, max: 300 },
+} as const;

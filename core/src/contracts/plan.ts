@@ -1,0 +1,64 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsInt, IsOptional, IsString, IsUUID, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow } from './decorators.ts';
+import { LIMITS } from './limits.ts';
+
+const MOST_SETS = 10;
+const MOST_AMOUNT = 600;
+const MOST_REST = 600;
+
+export class PlannedItemDto {
+  @IsUUID('7') id!: string;
+  @IsDrillId() drillId!: string;
+  @Max(MOST_SETS, { message: `Sets must be at most ${MOST_SETS}.` })
+  @Min(1, { message: 'Sets must be at least 1.' })
+  @IsInt()
+  sets!: number;
+  @Max(MOST_AMOUNT, { message: `A dose must be at most ${MOST_AMOUNT}.` })
+  @Min(1, { message: 'A dose must be at least 1.' })
+  @IsInt()
+  min!: number;
+  @IsNotBelow('min')
+  @Max(MOST_AMOUNT, { message: `A dose must be at most ${MOST_AMOUNT}.` })
+  @Min(1, { message: 'A dose must be at least 1.' })
+  @IsInt()
+  max!: number;
+  @Max(MOST_REST, { message: `Rest must be at most ${MOST_REST} seconds.` })
+  @Min(0, { message: 'Rest must not be negative.' })
+  @IsInt()
+  restSeconds!: number;
+  @MaxLength(LIMITS.reason) @IsString() why!: string;
+}
+
+export class PlannedSessionDto {
+  @IsUUID('7') id!: string;
+  @IsCalendarDay() day!: string;
+  @ValidateNested({ each: true })
+  @Type(() => PlannedItemDto)
+  @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })
+  @IsArray()
+  items!: PlannedItemDto[];
+}
+
+export class LeftOutDto {
+  @IsDrillId() drillId!: string;
+  @MaxLength(LIMITS.reason) @IsString() why!: string;
+}
+
+/** One week of a trainee. Each save is a new revision that names the one it edits. */
+export class PlanDto {
+  @IsUUID('7') id!: string;
+  @IsMonday() weekStart!: string;
+  @IsUUID('7') revision!: string;
+  @IsOptional() @IsUUID('7') basedOn!: string | null;
+
+  @ValidateNested({ each: true })
+  @Type(() => PlannedSessionDto)
+  @ArrayMaxSize(LIMITS.sessionsPerWeek, { message: `At most ${LIMITS.sessionsPerWeek} sessions fit one week.` })
+  @IsArray()
+  sessions!: PlannedSessionDto[];
+
+  @MaxLength(LIMITS.reason, { each: true }) @ArrayMaxSize(20) @IsArray() notes!: string[];
+  @ValidateNested({ each: true }) @Type(() => LeftOutDto) @ArrayMaxSize(40) @IsArray() leftOut!: LeftOutDto[];
+}

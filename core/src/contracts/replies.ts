@@ -1,0 +1,133 @@
+import type { BodySide } from '../anatomy/index.ts';
+import type { Capacity } from '../measuring/index.ts';
+import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { Gate, Headroom, HeadroomState, Standing } from '../readiness/index.ts';
+import type { CautionId } from '../safety/index.ts';
+import type { HandLoadTotals } from '../workload/index.ts';
+import type { PlanDto } from './plan.ts';
+import type { SessionDto, SymptomDto } from './session.ts';
+import type { TraineeDto } from './trainee.ts';
+
+/** What the server answers with. Replies are built by the server and trusted by the pages. */
+
+export type TraineeReply = TraineeDto & {
+  readonly savedAt: Instant;
+  readonly cautionsInForce: readonly CautionId[];
+};
+
+export interface CaseloadRow {
+  readonly id: string;
+  readonly name: string;
+  readonly ladderId: string;
+  /** Index of the rung in hand, −1 below the ladder. */
+  readonly here: number;
+  readonly lapsed: boolean;
+  readonly nextRungId?: string;
+  readonly limiter?: { readonly measureId: string; readonly side: BodySide; readonly state: HeadroomState; readonly words: string };
+  readonly gateOpen: boolean;
+  readonly unmet: number;
+  readonly locked: boolean;
+  readonly openStopSigns: number;
+  readonly unknown: number;
+  readonly lastCheckAt?: Instant;
+  readonly lastSessionAt?: Instant;
+  /** Next planned session from today on. */
+  readonly nextSessionOn?: CalendarDay;
+  /** Session load (effort × minutes) of the last four weeks, oldest first. */
+  readonly weekLoads: readonly number[];
+}
+
+export interface PlannerFacts {
+  readonly knownDrills: readonly string[];
+  readonly lastWeekDose: number;
+  readonly lastLoadedDay?: CalendarDay;
+}
+
+export interface ReadinessReply {
+  readonly judgedAt: Instant;
+  readonly ladderId: string;
+  readonly standing: Standing;
+  readonly rungId?: string;
+  readonly headrooms: readonly Headroom[];
+  readonly gate?: Gate;
+  readonly slipped: readonly Headroom[];
+  /** Earlier capacities of the checks shown, newest first, by `checkKey`. */
+  readonly trails: Readonly<Record<string, readonly Capacity[]>>;
+  readonly stopSigns: readonly StopSignReply[];
+  readonly planner: PlannerFacts;
+}
+
+export interface StopSignReply {
+  readonly symptomId: string;
+  readonly reason: string;
+  readonly at: Instant;
+  readonly closure?: { readonly ground: string; readonly closedAt: Instant };
+}
+
+export interface TrialReply {
+  readonly id: string;
+  readonly measureId: string;
+  readonly side: BodySide;
+  readonly value: number;
+  /** The trial this one replaces, and why. */
+  readonly replaces?: string;
+  readonly reason?: string;
+  /** Set when another trial took this one's place. */
+  readonly replacedBy?: string;
+}
+
+export interface CheckReply {
+  readonly id: string;
+  readonly takenAt: Instant;
+  readonly note: string;
+  readonly coach: string;
+  readonly trials: readonly TrialReply[];
+  readonly capacities: readonly Capacity[];
+}
+
+export type PlanReply = PlanDto & { readonly savedAt: Instant };
+
+export type SessionReply = SessionDto & {
+  readonly clean: boolean;
+  readonly cleanReason: string;
+  readonly load: number;
+  readonly handLoad: HandLoadTotals;
+};
+
+export interface ClearanceReply {
+  readonly id: string;
+  readonly ladderId: string;
+  readonly rungId: string;
+  readonly signedAt: Instant;
+  readonly initials: string;
+  readonly figures: readonly Headroom[];
+  readonly withdrawnAt?: Instant;
+  readonly withdrawnReason?: string;
+}
+
+export interface RecordReply {
+  readonly sessions: readonly SessionReply[];
+  /** Reported outside a session. */
+  readonly symptoms: readonly SymptomDto[];
+  readonly stopSigns: readonly StopSignReply[];
+  readonly clearances: readonly ClearanceReply[];
+}
+
+export interface TodayItem {
+  readonly kind: 'sign' | 'stop sign' | 'morning' | 'session' | 're-check';
+  readonly traineeId: string;
+  readonly name: string;
+  readonly sentence: string;
+  /** The session a morning question or a planned session is about. */
+  readonly sessionId?: string;
+}
+
+/** RFC 9457 problem details, with the product's code and the fields at fault. */
+export interface ProblemReply {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly code: string;
+  readonly fields?: readonly { readonly field: string; readonly limit: string; readonly message: string }[];
+}

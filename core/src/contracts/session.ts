@@ -1,0 +1,98 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+import type { BodySide } from '../anatomy/index.ts';
+import { FAULT_IDS, type FaultId } from '../drills/index.ts';
+import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
+import { IsDrillId, IsNotBelow } from './decorators.ts';
+import { LIMITS } from './limits.ts';
+import { IsPastInstant } from './notInFuture.ts';
+
+const MOST_AMOUNT = 3600;
+const SIDES = ['left', 'right', 'whole'] as const;
+const TEN = 'must be a whole number from 0 to 10.';
+
+export class FaultSeenDto {
+  @IsIn(FAULT_IDS) faultId!: FaultId;
+  @IsBoolean() mended!: boolean;
+}
+
+export class SetDto {
+  @IsUUID('7') id!: string;
+  @IsIn(SIDES) side!: BodySide;
+  @Max(MOST_AMOUNT, { message: `A set must be at most ${MOST_AMOUNT}.` })
+  @Min(0, { message: 'A set must not be negative.' })
+  @IsInt({ message: `A set must be a whole number from 0 to ${MOST_AMOUNT}.` })
+  amount!: number;
+  @ValidateNested({ each: true }) @Type(() => FaultSeenDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultSeenDto[];
+}
+
+export class SessionItemDto {
+  @IsUUID('7') id!: string;
+  @IsDrillId() drillId!: string;
+  @Max(20) @Min(1) @IsInt() plannedSets!: number;
+  @Max(MOST_AMOUNT) @Min(1) @IsInt() min!: number;
+  @IsNotBelow('min') @Max(MOST_AMOUNT) @Min(1) @IsInt() max!: number;
+  @ValidateNested({ each: true })
+  @Type(() => SetDto)
+  @ArrayMaxSize(LIMITS.setsPerDrill, { message: `At most ${LIMITS.setsPerDrill} sets fit one drill.` })
+  @IsArray()
+  sets!: SetDto[];
+}
+
+export class SymptomDto {
+  @IsUUID('7') id!: string;
+  @IsOptional() @IsUUID('7') sessionId!: string | null;
+  @IsPastInstant('The time of the symptom') at!: string;
+  @Max(10, { message: `Symptom ${TEN}` }) @Min(0, { message: `Symptom ${TEN}` }) @IsInt({ message: `Symptom ${TEN}` }) intensity!: number;
+  @IsIn(BODY_PLACES) place!: BodyPlace;
+  @IsIn(SIDES) side!: BodySide;
+  @IsIn(SYMPTOM_KINDS) kind!: SymptomKind;
+  @IsIn(SYMPTOM_MOMENTS) moment!: SymptomMoment;
+  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
+}
+
+/** A session as it was done. */
+export class SessionDto {
+  @IsUUID('7') id!: string;
+  @IsOptional() @IsUUID('7') plannedSessionId!: string | null;
+  @IsPastInstant('The time of the session') performedAt!: string;
+  @Max(10, { message: `Effort ${TEN}` }) @Min(0, { message: `Effort ${TEN}` }) @IsInt({ message: `Effort ${TEN}` }) effort!: number;
+  @Max(LIMITS.minutes.max, { message: `Minutes must be at most ${LIMITS.minutes.max}.` })
+  @Min(1, { message: 'Minutes must be at least 1.' })
+  @IsInt({ message: `Minutes must be a whole number from 1 to ${LIMITS.minutes.max}.` })
+  minutes!: number;
+  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
+
+  @ValidateNested({ each: true })
+  @Type(() => SessionItemDto)
+  @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })
+  @IsArray()
+  items!: SessionItemDto[];
+
+  @ValidateNested({ each: true }) @Type(() => SymptomDto) @ArrayMaxSize(LIMITS.symptomsPerSession) @IsArray() symptoms!: SymptomDto[];
+}
+
+/** The coach closes a stop sign and says on what ground. */
+export class StopSignClosureDto {
+  @IsUUID('7') id!: string;
+  @IsUUID('7') symptomId!: string;
+  @MaxLength(LIMITS.reason, { message: `The ground must be at most ${LIMITS.reason} characters.` })
+  @MinLength(5, { message: 'Say on what ground, in at least 5 characters.' })
+  @IsString()
+  ground!: string;
+}

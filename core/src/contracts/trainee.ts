@@ -1,0 +1,69 @@
+import 'reflect-metadata';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+} from 'class-validator';
+import { EQUIPMENT, type Equipment } from '../drills/index.ts';
+import { type Weekday, WEEKDAYS } from '../planning/index.ts';
+import { type CautionId, CHOSEN_CAUTION_IDS } from '../safety/index.ts';
+import { IsLadderId } from './decorators.ts';
+import { LIMITS } from './limits.ts';
+import { IsBirthYear } from './notInFuture.ts';
+
+const { stature, mass, minutes } = LIMITS;
+
+/** What a coach records about a trainee. Each save is a new revision that names the one it edits. */
+export class TraineeDto {
+  @IsUUID('7') id!: string;
+  @IsUUID('7') revision!: string;
+  @IsOptional() @IsUUID('7') basedOn!: string | null;
+
+  @MaxLength(LIMITS.name, { message: `Name must be at most ${LIMITS.name} characters.` })
+  @MinLength(1, { message: 'A name is needed.' })
+  @IsString()
+  name!: string;
+
+  @IsBirthYear() birthYear!: number;
+  @IsIn(['female', 'male', 'unstated'], { message: 'Sex for body proportions must be female, male or unstated.' }) sex!:
+    'female' | 'male' | 'unstated';
+
+  /** Centimetres. */
+  @Max(stature.max, { message: `Stature must be at most ${stature.max} cm.` })
+  @Min(stature.min, { message: `Stature must be at least ${stature.min} cm.` })
+  @IsNumber({}, { message: `Stature must be a number from ${stature.min} to ${stature.max} cm.` })
+  stature!: number;
+
+  /** Kilograms. */
+  @Max(mass.max, { message: `Mass must be at most ${mass.max} kg.` })
+  @Min(mass.min, { message: `Mass must be at least ${mass.min} kg.` })
+  @IsNumber({}, { message: `Mass must be a number from ${mass.min} to ${mass.max} kg.` })
+  mass!: number;
+
+  @IsIn(['left', 'right', 'both']) dominantHand!: 'left' | 'right' | 'both';
+  @ArrayUnique() @IsIn(CHOSEN_CAUTION_IDS, { each: true }) @IsArray() cautions!: CautionId[];
+  @MaxLength(LIMITS.note, { message: `Injuries and notes must be at most ${LIMITS.note} characters.` }) @IsString() history!: string;
+  @IsLadderId() ladderId!: string;
+  @ArrayUnique() @IsIn(WEEKDAYS, { each: true }) @IsArray() trainingDays!: Weekday[];
+
+  @Max(minutes.max, { message: `Session minutes must be at most ${minutes.max}.` })
+  @Min(minutes.min, { message: `Session minutes must be at least ${minutes.min}.` })
+  @IsInt({ message: `Session minutes must be a whole number from ${minutes.min} to ${minutes.max}.` })
+  sessionMinutes!: number;
+
+  @ArrayMaxSize(Object.keys(EQUIPMENT).length)
+  @ArrayUnique()
+  @IsIn(Object.keys(EQUIPMENT), { each: true })
+  @IsArray()
+  equipment!: Equipment[];
+}

@@ -1,0 +1,53 @@
+import 'reflect-metadata';
+import { type ClassConstructor, plainToInstance } from 'class-transformer';
+import { type ValidationError, validateSync } from 'class-validator';
+import { type FieldProblem, Refusal } from '../errors.ts';
+import { withValidationClock } from './notInFuture.ts';
+
+/**
+ * Turns a plain object into an instance of a contract class, or refuses with every broken field.
+ *
+ * @param contract the class that describes what may cross the border
+ * @param plain what arrived
+ * @param now the moment against which "not in the future" is judged
+ * @throws Refusal `contract-broken` with one entry for each broken field and limit
+ */
+export function validated<T extends object>(contract: ClassConstructor<T>, plain: unknown, now: Date): T {
+  const { instance, problems } = inspect(contract, plain, now);
+  if (problems.length > 0) throw new Refusal('contract-broken', problems[0]?.message, problems);
+  return instance;
+}
+
+/** The same check without throwing: for forms that mark their fields. */
+export function inspect<T extends object>(
+  contract: ClassConstructor<T>,
+  plain: unknown,
+  now: Date,
+): { readonly instance: T; readonly problems: readonly FieldProblem[] } {
+  if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
+    return { instance: {} as T, problems: [{ field: '', limit: 'object', message: 'A JSON object is needed.' }] };
+  }
+  const instance = plainToInstance(contract, plain);
+  const errors = withValidationClock(now, () =>
+    validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
+  );
+  return { instance, problems: errors.flatMap((e) => flatten(e, '')) };
+}
+
+function flatten(error: ValidationError, parent: string): FieldProblem[] {
+  const field = `${parent}/${error.property}`;
+  const own = Object.entries(error.constraints ?? {}).map(([limit, message]) => ({
+    field,
+    limit,
+    message: sentence(message, error.property),
+  }));
+  return [...own.slice(0, 1), ...(error.children ?? []).flatMap((child) => flatten(child, field))];
+}
+
+/** Property names become words: `sessionMinutes must not …` → `Session minutes must not … .` */
+function sentence(message: string, property: string): string {
+  const words = property.replace(/([A-Z])/g, ' $1').toLowerCase();
+  const text = message.replaceAll(property, words);
+  const capital = text.charAt(0).toUpperCase() + text.slice(1);
+  return capital.endsWith('.') ? capital : `${capital}.`;
+}

@@ -1,0 +1,42 @@
+/** What the coach's eye looks for: the sign, the first cue, and what to do when it stays. */
+export interface Fault {
+  readonly name: string;
+  readonly cue: string;
+  readonly regression: string;
+}
+
+export const FAULTS = {
+  'blade-wings': { name: 'blade wings', cue: 'Push the floor further away.', regression: 'Raise the hands or shorten the lever.' },
+  shrug: { name: 'shrug to the ears', cue: 'Long neck, shoulders wide.', regression: 'More weight on the feet.' },
+  'elbows-lock': {
+    name: 'elbows over-straighten and lock',
+    cue: 'Soften, then straighten only until the crease points to the thumb.',
+    regression: 'Smaller range with the arms a touch bent.',
+  },
+  'elbows-bend': { name: 'elbows bend or flare', cue: 'Straight arms, creases facing one another.', regression: 'Less load on the hands.' },
+  'wrist-sideways': {
+    name: 'wrist bends sideways',
+    cue: 'Middle finger in line with the forearm.',
+    regression: 'Back to neutral without load.',
+  },
+  'wrist-collapses': {
+    name: 'wrist collapses or heel of hand takes all',
+    cue: 'Press the base of the index finger.',
+    regression: 'Wedge under the palm.',
+  },
+  'fingers-claw': { name: 'fingers claw or lift', cue: 'Spread the fingers, press the tips flat.', regression: 'Less lean.' },
+  'ribs-flare': { name: 'ribs flare', cue: 'Breathe out and draw ribs to pelvis.', regression: 'Lower the arms until the ribs stay.' },
+  'low-back-arches': { name: 'low back arches', cue: 'Tuck the tailbone a little.', regression: 'Bend the knees or raise the hands.' },
+  'hips-sag': { name: 'hips sag or twist', cue: 'One line from ear to ankle.', regression: 'Knees down.' },
+  'neck-leads': { name: 'neck leads the movement', cue: 'Look at one spot, back of the neck long.', regression: 'Smaller range.' },
+  'breath-held': { name: 'breath held', cue: 'Out on the effort.', regression: 'Shorter hold.' },
+  swings: { name: 'body swings', cue: 'Shift under the holding hand first.', regression: 'More weight on the feet.' },
+  'rocks-back': { name: 'body rocks back instead of pushing up', cue: 'Push up, not back.', regression: 'Hands a little higher.' },
+  leans: { name: 'leans to one side', cue: 'Same weight in both hands.', regression: 'Narrower range.' },
+  rushed: { name: 'rushed', cue: 'As slow up as down.', regression: 'Fewer repetitions, counted aloud.' },
+  shakes: { name: 'shakes out of control', cue: 'Engaged, not burnt out: ease off.', regression: 'End the set here.' },
+  'snaps-back': { name: 'band snaps back', cue: 'Lead the band home.', regression: 'Weaker band.' },
+} as const satisfies Record<string, Fault>;
+
+export type FaultId = keyof typeof FAULTS;
+export const FAULT_IDS = Object.keys(FAULTS) as readonly FaultId[];

@@ -1,0 +1,90 @@
+import { type BodySide, sidesOf } from '../anatomy/index.ts';
+import { measureOf } from '../measuring/index.ts';
+import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
+import type { Origin } from '../reference/index.ts';
+import type { PoseName } from '../statics/index.ts';
+
+export type DemandDirection = 'at least' | 'at most';
+
+/** What a rung asks of one check, as written in a ladder. */
+export interface RungDemand {
+  readonly measureId: string;
+  /** In the measure's unit, or per kilogram of body mass where `per` says so. */
+  readonly value: number;
+  readonly per?: 'bodyMass';
+  readonly direction: DemandDirection;
+  readonly origin: Origin;
+  /** The coach lets "on the mark" pass for this demand. */
+  readonly allowOnTheMark?: boolean;
+}
+
+/** What a rung asks of one side of one trainee, in the measure's unit. */
+export interface Demand {
+  readonly measureId: string;
+  readonly side: BodySide;
+  readonly value: Amount;
+  readonly unit: Unit;
+  readonly direction: DemandDirection;
+  readonly origin: Origin;
+  /** How a relative demand became this figure. */
+  readonly basis?: string;
+  readonly allowOnTheMark: boolean;
+}
+
+export interface Rung {
+  readonly id: string;
+  readonly name: string;
+  /** How the rung is arranged, in a sentence. */
+  readonly setUp: string;
+  readonly pose: PoseName;
+  /** The drill in which the rung is practised once it is signed. */
+  readonly practice: string;
+  readonly demands: readonly RungDemand[];
+}
+
+export interface Ladder {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'pull' | 'push';
+  readonly aim: string;
+  /** Lowest rung first. */
+  readonly rungs: readonly Rung[];
+}
+
+/** Resolution a demand relative to body mass is rounded to, in kilograms. */
+const RELATIVE_STEP = 0.5;
+
+/**
+ * The demands of a rung on one trainee: one for each side, relative ones turned into figures.
+ *
+ * @param rung a rung of a ladder
+ * @param trainee body mass in kilograms
+ * @example demandsOn(rung, { mass: 75 }) // grip 0.4 per kg → at least 30 kg, left and right
+ */
+export function demandsOn(rung: Rung, trainee: { readonly mass: number }): readonly Demand[] {
+  return rung.demands.flatMap((asked) => {
+    const measure = measureOf(asked.measureId);
+    const relative = asked.per === 'bodyMass';
+    const figure = relative ? Math.round((asked.value * trainee.mass) / RELATIVE_STEP) * RELATIVE_STEP : asked.value;
+    return sidesOf(measure.sided).map((side) => ({
+      measureId: asked.measureId,
+      side,
+      value: amount(figure, measure.unit),
+      unit: measure.unit,
+      direction: asked.direction,
+      origin: asked.origin,
+      ...(relative ? { basis: `${Math.round(asked.value * 100)}% of ${formatAmount(trainee.mass, 'kg')}` } : {}),
+      allowOnTheMark: asked.allowOnTheMark ?? false,
+    }));
+  });
+}
+
+/** `at least 165°`. */
+export function demandInWords(demand: Demand): string {
+  return `${demand.direction} ${formatAmount(demand.value, demand.unit)}`;
+}
+
+/** The checks that a stretch of a ladder asks for, each once. */
+export function measuresDemanded(rungs: readonly Rung[]): readonly string[] {
+  return [...new Set(rungs.flatMap((r) => r.demands.map((d) => d.measureId)))];
+}

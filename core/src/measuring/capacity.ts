@@ -1,0 +1,125 @@
+import type { BodySide } from '../anatomy/index.ts';
+import { Refusal } from '../errors.ts';
+import type { Amount, Instant } from '../quantities/index.ts';
+import { normalQuantile, studentTQuantile } from '../statistics/index.ts';
+import type { ErrorModel, Measure } from './measure.ts';
+import { trialProblem } from './trialLimits.ts';
+
+/** One reading of one side. */
+export interface Trial {
+  readonly side: BodySide;
+  readonly value: number;
+}
+
+/** What a trainee showed in a check. All figures are in the measure's own unit. */
+export interface Capacity {
+  readonly measureId: string;
+  readonly side: BodySide;
+  readonly value: Amount;
+  /** Half-width of the error band: one-sided 95 %. */
+  readonly band: Amount;
+  /** Standard error of `value`. */
+  readonly standardError: Amount;
+  readonly trials: number;
+  readonly takenAt: Instant;
+  /** Where the band comes from, for the coach. */
+  readonly errorBasis: string;
+}
+
+export interface CapacityOptions {
+  readonly takenAt: Instant;
+  /** Overrides how the trials are combined. */
+  readonly combine?: 'mean' | 'best';
+  /** The coach's own measuring error, once estimated; replaces the default. */
+  readonly ownError?: { readonly sem: number; readonly degreesOfFreedom: number };
+}
+
+/** One-sided confidence of every error band. */
+export const BAND_CONFIDENCE = 0.95;
+
+/**
+ * Turns the trials of one side into a capacity with its error band.
+ *
+ * Ranges and grip: the mean of n trials. The default standard error s₀ (worth ν₀ degrees of
+ * freedom) is pooled with the trials' own scatter, s² = (ν₀s₀² + (n−1)s_t²)/(ν₀+n−1), and the band
+ * is t₀.₉₅,ν·s/√n with ν = ν₀+n−1 (project choice, classical pooling). Best-of keeps the error of a
+ * single reading. Holds and counts: the best trial, with a share of the value or a fixed amount.
+ *
+ * @param measure the check that was taken
+ * @param trials one or more readings of one side, in the measure's unit
+ * @param options when it was taken, and the coach's choices
+ * @throws Refusal `trials-missing`, `trials-mixed-sides`, `trial-out-of-limits`
+ * @example
+ * capacityFromTrials(measureOf('shoulder-flexion'), [158, 160, 162].map((value) => ({ side: 'left', value })), { takenAt })
+ * // value 160, band 2.93 (s = √((4·2.8² + 2·2²)/6) = 2.61, t = 1.943)
+ */
+export function capacityFromTrials(measure: Measure, trials: readonly Trial[], options: CapacityOptions): Capacity {
+  const first = trials[0];
+  if (!first) throw new Refusal('trials-missing', `${measure.name}: at least one trial is needed.`);
+  if (trials.some((t) => t.side !== first.side))
+    throw new Refusal('trials-mixed-sides', `${measure.name}: left and right are two capacities.`);
+  const values = trials.map((t) => t.value);
+  for (const value of values) {
+    const problem = trialProblem(measure, value);
+    if (problem) throw new Refusal('trial-out-of-limits', problem);
+  }
+  const combine = options.combine ?? measure.combine;
+  const value = combine === 'mean' ? mean(values) : measure.better === 'more' ? Math.max(...values) : Math.min(...values);
+  const { band, standardError, basis } = errorOf(effectiveError(measure.error, options), {
+    values,
+    value,
+    combine,
+    smallest: measure.limits.step,
+  });
+  return {
+    measureId: measure.id,
+    side: first.side,
+    value: value as Amount,
+    band: band as Amount,
+    standardError: standardError as Amount,
+    trials: values.length,
+    takenAt: options.takenAt,
+    errorBasis: basis,
+  };
+}
+
+function effectiveError(model: ErrorModel, { ownError }: CapacityOptions): ErrorModel & { own?: boolean } {
+  return ownError ? { kind: 'scatter', ...ownError, own: true } : model;
+}
+
+interface Reading {
+  readonly values: readonly number[];
+  readonly value: number;
+  readonly combine: 'mean' | 'best';
+  /** The instrument's resolution: a band is never finer. */
+  readonly smallest: number;
+}
+
+function errorOf(model: ErrorModel & { own?: boolean }, { values, value, combine, smallest }: Reading) {
+  const n = values.length;
+  if (model.kind === 'scatter') {
+    const degreesOfFreedom = model.degreesOfFreedom + n - 1;
+    const pooled = Math.sqrt((model.degreesOfFreedom * model.sem ** 2 + sumOfSquares(values)) / degreesOfFreedom);
+    const standardError = combine === 'mean' ? pooled / Math.sqrt(n) : pooled;
+    const band = studentTQuantile(BAND_CONFIDENCE, degreesOfFreedom) * standardError;
+    const trials = `${n} ${n === 1 ? 'trial' : 'trials'}`;
+    return {
+      band,
+      standardError,
+      basis: model.own ? `coach’s own measuring error and ${trials}` : `default measuring error and ${trials}`,
+    };
+  }
+  const band = model.kind === 'share' ? Math.max(model.share * value, smallest) : model.amount;
+  const basis = model.kind === 'share' ? `default error of ${Math.round(model.share * 100)}% of a hold` : 'default error of the check';
+  return { band, standardError: band / normalQuantile(BAND_CONFIDENCE), basis };
+}
+
+function mean(values: readonly number[]): number {
+  return values.reduce((sum, v) => sum + v, 0) / values.length;
+}
+
+/** Sum of squared deviations: (n−1)·s². */
+function sumOfSquares(values: readonly number[]): number {
+  const centre = mean(values);
+  return values.reduce((sum, v) => sum + (v - centre) ** 2, 0);
+}

@@ -1,0 +1,143 @@
+import { projectDefault } from '../../reference/index.ts';
+import type { Measure } from '../measure.ts';
+import { cleanCount, FRESH_DAYS, hold, loadTolerated, meanOfTrials, scatter } from './defaults.ts';
+
+export const SUPPORT_MEASURES: readonly Measure[] = [
+  cleanCount({
+    id: 'scapular-push-ups',
+    name: 'Scapular push-ups, clean',
+    phrase: 'scapular push-ups',
+    joint: 'scapula',
+    motion: 'protraction',
+    sided: false,
+    position: 'hands and knees',
+    protocol: [
+      'Hands and knees, elbows straight, creases facing one another.',
+      'Sink between the blades, then push the floor away, slow and even.',
+      'Count until an elbow bends, the neck joins in or the range shrinks.',
+    ],
+  }),
+  loadTolerated({
+    id: 'hand-load-push',
+    name: 'Hand load tolerated, pushing',
+    phrase: 'hand load tolerated in a push',
+    joint: 'shoulder',
+    motion: 'bracing',
+    sided: false,
+    position: 'hands and knees',
+    protocol: [
+      'Hands on the scale, arms straight.',
+      'Shift weight in for five quiet seconds: no pain, no shrug.',
+      'Scale reading ÷ body weight; stop below the maximum.',
+    ],
+  }),
+  hold({
+    id: 'plank-hold',
+    name: 'Plank hold',
+    phrase: 'plank',
+    joint: 'trunk',
+    motion: 'bracing',
+    sided: false,
+    position: 'plank',
+    protocol: [
+      'Hands under the shoulders, legs long, blades wide on the ribs.',
+      'Hold, breathing, ribs and pelvis drawn together.',
+      'Stop the watch at the first fault that a cue does not mend.',
+    ],
+  }),
+  hold({
+    id: 'raised-arm-hold',
+    name: 'Push-up position, one arm raised',
+    phrase: 'push-up position on this arm',
+    joint: 'scapula',
+    motion: 'protraction',
+    sided: true,
+    position: 'plank',
+    protocol: [
+      'Push-up position, feet hip-wide; the side is the arm that stays down.',
+      'Raise the other arm beside the ear, hips level.',
+      'Stop the watch when the hips turn or the blade wings.',
+    ],
+  }),
+];
+
+export const HANG_MEASURES: readonly Measure[] = [
+  loadTolerated({
+    id: 'hand-load-hang',
+    name: 'Hand load tolerated, hanging',
+    phrase: 'hand load tolerated in a hang',
+    joint: 'grip',
+    motion: 'grasp',
+    sided: false,
+    position: 'hanging',
+    protocol: [
+      'Feet on the scale under the bar, shoulders set.',
+      'Take weight off the feet for five quiet seconds.',
+      '(Body weight − scale reading) ÷ body weight; stop below the maximum.',
+    ],
+  }),
+  hold({
+    id: 'packed-hang',
+    name: 'Packed hang, half weight',
+    phrase: 'packed hang at half weight',
+    joint: 'scapula',
+    motion: 'depression',
+    sided: false,
+    position: 'hanging',
+    protocol: [
+      'Feet on a step, half of body weight in the hands.',
+      'Shoulders set, ribs and pelvis drawn together, breathing.',
+      'Stop the watch when the shoulders rise and a cue does not mend it.',
+    ],
+  }),
+  cleanCount({
+    id: 'one-shoulder-packs',
+    name: 'One-shoulder packs, clean',
+    phrase: 'one-shoulder packs',
+    joint: 'scapula',
+    motion: 'depression',
+    sided: true,
+    position: 'hanging',
+    protocol: [
+      'Feet-supported hang at half weight.',
+      'Set one shoulder down for a short hold, then the other.',
+      'Count each side until the elbow bends or the body turns.',
+    ],
+  }),
+  hold({
+    id: 'free-hang',
+    name: 'Free packed hang',
+    phrase: 'free packed hang',
+    joint: 'grip',
+    motion: 'grasp',
+    sided: false,
+    position: 'hanging',
+    protocol: [
+      'Bar checked, soft landing, two hands, feet off.',
+      'Shoulders set, no swing, breathing.',
+      'Stop the watch when the shoulders rise and a cue does not mend it.',
+    ],
+  }),
+  {
+    ...meanOfTrials,
+    id: 'release-swing',
+    name: 'Swing after letting go',
+    phrase: 'swing after letting go',
+    unit: 'deg',
+    better: 'less',
+    joint: 'shoulder',
+    motion: 'bracing',
+    sided: true,
+    error: scatter(2),
+    freshDays: FRESH_DAYS.stability,
+    limits: { min: 0, max: 120, step: 1 },
+    position: 'hanging',
+    instrument: 'phone sensor at the belt',
+    protocol: [
+      'Two-hand hang, feet light on a step, weight under the holding hand; the side is the hand that holds.',
+      'Let the other hand go and stay quiet for three seconds.',
+      'Read the turn or swing from side to side, peak to peak.',
+    ],
+    origin: projectDefault('standard error of 2° until the coach has repeated trials'),
+  },
+];

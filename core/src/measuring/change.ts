@@ -1,0 +1,61 @@
+import { Refusal } from '../errors.ts';
+import type { Amount } from '../quantities/index.ts';
+import { normalQuantile } from '../statistics/index.ts';
+import type { Capacity } from './capacity.ts';
+
+/**
+ * The minimal detectable change between two capacities with 95 % confidence, in the measure's unit:
+ * z₀.₉₇₅·√(SE₁² + SE₂²). With equal errors this is the usual MDC95 = 1.96·√2·SEM.
+ *
+ * @throws Refusal `measure-mismatch`
+ * @example minimalDetectableChange(a, b) // two means of three trials with SE 1.5°: 4.16
+ */
+export function minimalDetectableChange(a: Capacity, b: Capacity): Amount {
+  if (a.measureId !== b.measureId) throw new Refusal('measure-mismatch', `${a.measureId} and ${b.measureId} cannot be compared.`);
+  return (normalQuantile(0.975) * Math.hypot(a.standardError, b.standardError)) as Amount;
+}
+
+/** What changed between two occasions of the same check and side. */
+export interface Change {
+  readonly difference: Amount;
+  readonly detectable: Amount;
+  /** False: the difference is inside the error band and says nothing yet. */
+  readonly real: boolean;
+}
+
+/**
+ * Whether a later capacity truly differs from an earlier one.
+ *
+ * @throws Refusal `measure-mismatch`
+ */
+export function changeBetween(earlier: Capacity, later: Capacity): Change {
+  const detectable = minimalDetectableChange(earlier, later);
+  const difference = (later.value - earlier.value) as Amount;
+  return { difference, detectable, real: Math.abs(difference) > detectable };
+}
+
+/** How the two sides of one check compare. */
+export interface SideDifference {
+  readonly difference: Amount;
+  /** Weaker ÷ stronger, in percent; 100 means alike. */
+  readonly weakerPercent: number;
+  readonly allowed: Amount;
+  readonly alike: boolean;
+}
+
+/** Default share of the larger side that two sides may differ by. */
+const ALLOWED_SHARE = 0.1;
+
+/**
+ * Left against right: alike when they differ by no more than 10 % of the larger, or by no more than
+ * what the checks can detect, whichever is more (common practice, no source).
+ *
+ * @throws Refusal `measure-mismatch`
+ */
+export function sideDifference(left: Capacity, right: Capacity): SideDifference {
+  const larger = Math.max(left.value, right.value);
+  const smaller = Math.min(left.value, right.value);
+  const allowed = Math.max(ALLOWED_SHARE * larger, minimalDetectableChange(left, right)) as Amount;
+  const difference = (larger - smaller) as Amount;
+  return { difference, weakerPercent: larger === 0 ? 100 : (100 * smaller) / larger, allowed, alike: difference <= allowed };
+}

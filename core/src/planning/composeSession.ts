@@ -1,0 +1,133 @@
+import { type Dose, type Drill, drillSeconds, isLoaded, type Phase } from '../drills/index.ts';
+import { mainNeed, type Need, needInWords, worth } from './needs.ts';
+
+export interface ComposedItem extends Dose {
+  readonly drillId: string;
+  readonly why: string;
+}
+
+export interface SessionBrief {
+  readonly kind: 'loaded' | 'mobility';
+  readonly seconds: number;
+  readonly allowed: readonly Drill[];
+  readonly needs: readonly Need[];
+  /** The practice of the rung in hand, once there is one. */
+  readonly practiceId?: string | undefined;
+  /** Drills the trainee has done before; others start at half dose. */
+  readonly known: ReadonlySet<string>;
+}
+
+/** Warm-up in all, before loaded work (common practice, no source); unloaded mobility needs less (project default). */
+export const WARM_UP_SECONDS = { loaded: 600, mobility: 180 } as const;
+
+/** How many drills of a phase one session holds at most (project default: a session stays readable). */
+const MOST_PER_PHASE: Partial<Record<Phase, number>> = {
+  'active mobility': 3,
+  'blade activation': 2,
+  stability: 4,
+  skill: 1,
+  strength: 2,
+  isolation: 1,
+  'cool-down': 2,
+};
+
+/** Marginal worth below which a drill is not added. */
+const WORTH_ADDING = 0.6;
+
+/** Parts that hold no matter what: warm-up first, cool-down last. */
+export function frame({ kind, allowed, needs }: SessionBrief): readonly ComposedItem[] {
+  const wrists = allowed.filter((d) => d.phase === 'wrists and forearms');
+  const warmUps = allowed.filter((d) => d.phase === 'warm-up');
+  const openers: Drill[] =
+    kind === 'mobility' ? wrists : wrists.flatMap((w, i) => [w, ...warmUps.slice(i, i + 1)]).concat(warmUps.slice(wrists.length));
+  const items: ComposedItem[] = [];
+  let seconds = 0;
+  for (const drill of openers) {
+    if (seconds >= WARM_UP_SECONDS[kind]) break;
+    const dose = fullDose(drill);
+    seconds += drillSeconds(drill, dose);
+    items.push({
+      drillId: drill.id,
+      ...dose,
+      why: kind === 'loaded' ? 'Warm-up: at least 10 minutes before any load.' : 'Wrists and forearms first, as in every session.',
+    });
+  }
+  const closing = allowed.filter((d) => d.phase === 'cool-down').sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
+  const calm = closing.find((d) => Object.keys(d.trains).length === 0) ?? closing[0];
+  const stretch = closing.find((d) => d !== calm && worth(d, needs, []) >= WORTH_ADDING);
+  if (stretch) items.push({ drillId: stretch.id, ...fullDose(stretch), why: reason(stretch, needs, 'Longer holds belong after the load') });
+  if (calm) items.push({ drillId: calm.id, ...fullDose(calm), why: 'Cool-down: every session ends quietly.' });
+  return items;
+}
+
+/** Fills a session between its warm-up and cool-down, most valuable drill first. */
+export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
+  const items: ComposedItem[] = [...frame(brief)];
+  const chosen: Drill[] = [];
+  let left = brief.seconds - items.reduce((sum, item) => sum + secondsOf(item, brief), 0);
+
+  const add = (drill: Drill, why: string): boolean => {
+    const most = MOST_PER_PHASE[drill.phase] ?? 0;
+    if (chosen.includes(drill) || chosen.filter((d) => d.phase === drill.phase).length >= most) return false;
+    const dose = doseThatFits(drill, brief.known.has(drill.id), left);
+    if (!dose) return false;
+    left -= drillSeconds(drill, dose);
+    chosen.push(drill);
+    items.push({ drillId: drill.id, ...dose, why: brief.known.has(drill.id) ? why : `${why} New, so half dose.` });
+    return true;
+  };
+
+  const pool = brief.allowed.filter(
+    (d) =>
+      (MOST_PER_PHASE[d.phase] ?? 0) > 0 &&
+      d.phase !== 'cool-down' &&
+      (brief.kind === 'loaded' || !isLoaded(d)) &&
+      (!d.rung || d.id === brief.practiceId),
+  );
+  const practice = brief.kind === 'loaded' ? pool.find((d) => d.id === brief.practiceId) : undefined;
+  if (practice)
+    add(practice, 'Practice of the rung in hand: two clean sessions at the top of its dose, 48 hours apart, count for the next gate.');
+
+  const tried = new Set<Drill>(chosen);
+  for (;;) {
+    const best = pool.filter((d) => !tried.has(d)).sort((a, b) => worth(b, brief.needs, chosen) - worth(a, brief.needs, chosen))[0];
+    if (!best || worth(best, brief.needs, chosen) < WORTH_ADDING) return items;
+    tried.add(best);
+    if (!add(best, reason(best, brief.needs, 'For'))) continue;
+    const partner = best.quality === 'mobility active' && brief.kind === 'loaded' ? partnerOf(best, pool, chosen, brief.needs) : undefined;
+    if (partner && add(partner, `Pairs with “${best.name}”: new range needs stability in the same direction.`)) tried.add(partner);
+  }
+}
+
+/** A stability drill for the same joint and a shared direction, unless one is chosen already. */
+export function partnerOf(mobility: Drill, pool: readonly Drill[], chosen: readonly Drill[], needs: readonly Need[]): Drill | undefined {
+  const pairs = (d: Drill) =>
+    d.quality === 'stability' && d.joint === mobility.joint && d.motions.some((m) => mobility.motions.includes(m));
+  if (chosen.some(pairs)) return undefined;
+  return pool.filter(pairs).sort((a, b) => worth(b, needs, chosen) - worth(a, needs, chosen))[0];
+}
+
+function fullDose(drill: Drill): Dose {
+  const { sets, min, max, restSeconds } = drill.dose;
+  return { sets, min, max, restSeconds };
+}
+
+/** Full sets, or half for a new drill, then fewer until it fits; nothing when not even one set does. */
+function doseThatFits(drill: Drill, known: boolean, left: number): Dose | undefined {
+  const full = fullDose(drill);
+  for (let sets = known ? full.sets : Math.ceil(full.sets / 2); sets >= 1; sets--) {
+    const dose = { ...full, sets };
+    if (drillSeconds(drill, dose) <= left) return dose;
+  }
+  return undefined;
+}
+
+function secondsOf(item: ComposedItem, { allowed }: SessionBrief): number {
+  const drill = allowed.find((d) => d.id === item.drillId);
+  return drill ? drillSeconds(drill, item) : 0;
+}
+
+function reason(drill: Drill, needs: readonly Need[], lead: string): string {
+  const need = mainNeed(drill, needs);
+  return need ? `${lead}${lead === 'For' ? ' ' : ': '}${needInWords(need)}.` : `${lead}.`;
+}

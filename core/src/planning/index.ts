@@ -1,0 +1,6 @@
+export { isLoadedSession, plannedHandLoad, sessionMinutes, WEEKDAYS, type PlannedItem, type PlannedSession, type Weekday } from './plan.ts';
+export { candidatesFor, exclusionOf, type Foothold, type LeftOut } from './candidates.ts';
+export { proposePlan, type PlanInput, type PlanProposal } from './proposePlan.ts';
+export { reviewPlan, type PlanFinding, type PlanRules } from './reviewPlan.ts';
+export { changesAlong, orderSession } from './sessionOrder.ts';
+export { calendarDaysBetween, dayOfWeek, loadedDays } from './spacing.ts';

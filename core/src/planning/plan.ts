@@ -1,0 +1,44 @@
+import { drillOf, drillSeconds, handLoadDose, isLoaded, type Dose } from '../drills/index.ts';
+import type { CalendarDay } from '../quantities/index.ts';
+import type { HandLoadTotals } from '../workload/index.ts';
+
+/** Monday first. */
+export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+export type Weekday = (typeof WEEKDAYS)[number];
+
+export interface PlannedItem extends Dose {
+  readonly id: string;
+  readonly drillId: string;
+  /** Why it is here, in a sentence. */
+  readonly why: string;
+}
+
+export interface PlannedSession {
+  readonly id: string;
+  readonly day: CalendarDay;
+  readonly items: readonly PlannedItem[];
+}
+
+/**
+ * Minutes a session takes, rests and change-overs included.
+ *
+ * @example sessionMinutes([{ drillId: 'plank', sets: 3, min: 20, max: 40, restSeconds: 45 }]) // 4
+ */
+export function sessionMinutes(items: readonly (Dose & { readonly drillId: string })[]): number {
+  return items.reduce((sum, item) => sum + drillSeconds(drillOf(item.drillId), item), 0) / 60;
+}
+
+/** Whether a session holds loaded work, and so needs 48 hours before the next. */
+export function isLoadedSession(items: readonly { readonly drillId: string }[]): boolean {
+  return items.some((item) => isLoaded(drillOf(item.drillId)));
+}
+
+/** Hand-load dose of planned work, by direction, in body-weight seconds. */
+export function plannedHandLoad(items: readonly (Dose & { readonly drillId: string })[]): HandLoadTotals {
+  const totals = { push: 0, pull: 0 };
+  for (const item of items) {
+    const drill = drillOf(item.drillId);
+    if (drill.handLoad) totals[drill.handLoad.direction] += handLoadDose(drill, item);
+  }
+  return totals;
+}

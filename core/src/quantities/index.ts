@@ -1,0 +1,14 @@
+export { UNITS, type Unit } from './units.ts';
+export {
+  amount,
+  formatAmount,
+  formatBand,
+  type Amount,
+  type Centimetres,
+  type Degrees,
+  type Kilograms,
+  type Minutes,
+  type PercentOfBodyWeight,
+  type Seconds,
+} from './amount.ts';
+export { addDays, calendarDay, dayInWords, daysBetween, instant, shortDay, type CalendarDay, type Instant } from './instant.ts';

@@ -1,0 +1,89 @@
+import { drillOf, LOADING_PHASES } from '../drills/index.ts';
+import { QUIET_UP_TO, type Symptom, symptomInWords } from '../safety/index.ts';
+import type { Instant } from '../quantities/index.ts';
+
+/** One logged set: what was done, and which faults showed. */
+export interface LoggedSet {
+  readonly amount: number;
+  readonly faults: readonly { readonly faultId: string; readonly mended: boolean }[];
+}
+
+/** One drill of a session: what was asked and what was done. */
+export interface LoggedItem {
+  readonly drillId: string;
+  readonly plannedSets: number;
+  readonly max: number;
+  readonly perSide: boolean;
+  readonly sets: readonly LoggedSet[];
+}
+
+export interface LoggedSession {
+  readonly items: readonly LoggedItem[];
+  /** 0–10 */
+  readonly effort: number;
+  readonly symptoms: readonly Pick<Symptom, 'intensity' | 'moment' | 'kind' | 'place' | 'side' | 'at'>[];
+}
+
+export interface Cleanness {
+  readonly clean: boolean;
+  /** One sentence, whichever way it went. */
+  readonly reason: string;
+}
+
+/** Effort from here on means "hold", not "clean" (common practice, no source). */
+const HARD_EFFORT = 8;
+
+/**
+ * Whether a session counts as clean: every blade, stability, skill and strength drill done in all
+ * its sets at the top of its dose, no fault left unmended, effort below 8, symptoms at most 2.
+ *
+ * @example cleanness({ items: [], effort: 5, symptoms: [] }) // { clean: false, reason: 'No drill that counts …' }
+ */
+export function cleanness(session: LoggedSession): Cleanness {
+  const counting = session.items.filter((item) => LOADING_PHASES.includes(drillOf(item.drillId).phase));
+  if (counting.length === 0) return unclean('No blade, stability, skill or strength drill was done.');
+  for (const item of counting) {
+    const { name } = drillOf(item.drillId);
+    const wanted = item.plannedSets * (item.perSide ? 2 : 1);
+    if (item.sets.length < wanted) return unclean(`${name}: ${item.sets.length} of ${wanted} sets done.`);
+    if (item.sets.some((s) => s.amount < item.max)) return unclean(`${name}: not every set reached the top of its dose (${item.max}).`);
+    if (item.sets.some((s) => s.faults.some((f) => !f.mended))) return unclean(`${name}: a fault stayed that the cue did not mend.`);
+  }
+  if (session.effort >= HARD_EFFORT) return unclean(`Effort ${session.effort}/10: ${HARD_EFFORT} or more means hold.`);
+  const felt = session.symptoms.find((s) => s.moment !== 'next morning' && s.intensity > QUIET_UP_TO);
+  if (felt) return unclean(`${symptomInWords(felt)}: more than ${QUIET_UP_TO}/10.`);
+  return { clean: true, reason: 'All sets clean at the top of the dose, effort and symptoms quiet.' };
+}
+
+function unclean(reason: string): Cleanness {
+  return { clean: false, reason };
+}
+
+/** A session as the gate sees it. */
+export interface SessionFact {
+  readonly id: string;
+  readonly performedAt: Instant;
+  readonly clean: boolean;
+  readonly drillIds: readonly string[];
+  readonly symptoms: readonly Symptom[];
+}
+
+const HOURS_APART = 48;
+
+/**
+ * The clean sessions that count, oldest first: each at least 48 hours after the one counted before.
+ *
+ * @example spacedCleanSessions([monday, tuesday, wednesday]) // [monday, wednesday]
+ */
+export function spacedCleanSessions(sessions: readonly SessionFact[]): readonly SessionFact[] {
+  const counted: SessionFact[] = [];
+  for (const session of [...sessions].filter((s) => s.clean).sort((a, b) => a.performedAt.localeCompare(b.performedAt))) {
+    const last = counted.at(-1);
+    if (!last || hoursBetween(last.performedAt, session.performedAt) >= HOURS_APART) counted.push(session);
+  }
+  return counted;
+}
+
+function hoursBetween(earlier: Instant, later: Instant): number {
+  return (new Date(later).getTime() - new Date(earlier).getTime()) / 3_600_000;
+}

@@ -1,0 +1,100 @@
+import { type BodySide, sideLabel } from '../anatomy/index.ts';
+import { Refusal } from '../errors.ts';
+import type { Demand } from '../ladders/index.ts';
+import { type Capacity, measureOf } from '../measuring/index.ts';
+import { type Amount, daysBetween, formatAmount, formatBand } from '../quantities/index.ts';
+
+export type HeadroomState = 'spare' | 'on the mark' | 'short' | 'unknown';
+
+/** Capacity minus demand, signed so that positive is good. */
+export interface Headroom {
+  readonly demand: Demand;
+  readonly side: BodySide;
+  readonly capacity?: Capacity;
+  /** In the demand's unit; absent when the check was never taken. */
+  readonly amount?: Amount;
+  /** The amount counted in error bands (in steps where there is no band). */
+  readonly bands?: number;
+  readonly state: HeadroomState;
+  /** Whole days since the check; absent when it was never taken. */
+  readonly ageDays?: number;
+  readonly stale: boolean;
+  /** The verdict in a few words, for the end of a row. */
+  readonly words: string;
+}
+
+/**
+ * Headroom of one capacity over one demand.
+ *
+ * h = ±(capacity − demand), z = h / band. Spare z ≥ 1, short z ≤ −1, on the mark between;
+ * unknown when the check was never taken or is older than its freshness limit.
+ *
+ * @param capacity what was shown, on the demand's side; undefined when never checked
+ * @param demand what the rung asks of that side
+ * @param now the moment of judging
+ * @throws Refusal `measure-mismatch`
+ * @example headroom({ value: 160, band: 3, … }, { value: 165, direction: 'at least', … }, now)
+ * // { amount: -5, bands: -1.67, state: 'short', words: '5° short' }
+ */
+export function headroom(capacity: Capacity | undefined, demand: Demand, now: Date): Headroom {
+  const base = { demand, side: demand.side };
+  if (!capacity) return { ...base, state: 'unknown', stale: false, words: 'never checked' };
+  if (capacity.measureId !== demand.measureId || capacity.side !== demand.side)
+    throw new Refusal(
+      'measure-mismatch',
+      `${capacity.measureId} (${capacity.side}) cannot be held against a demand on ${demand.measureId} (${demand.side}).`,
+    );
+  const sign = demand.direction === 'at least' ? 1 : -1;
+  const amount = (sign * (capacity.value - demand.value)) as Amount;
+  const bands = countInBands(amount, capacity.band, measureOf(demand.measureId).limits.step);
+  const ageDays = Math.max(0, Math.floor(daysBetween(capacity.takenAt, now)));
+  const stale = isStale(capacity, now);
+  const state = stale ? 'unknown' : stateOf(bands);
+  return { ...base, capacity, amount, bands, state, ageDays, stale, words: words(state, amount, demand, ageDays) };
+}
+
+/** Whether a capacity is older than its check's freshness limit. */
+export function isStale(capacity: Pick<Capacity, 'measureId' | 'takenAt'>, now: Date): boolean {
+  return daysBetween(capacity.takenAt, now) > measureOf(capacity.measureId).freshDays;
+}
+
+function countInBands(amount: number, band: number, step: number): number {
+  return amount / (band > 0 ? band : step);
+}
+
+function stateOf(bands: number): HeadroomState {
+  if (bands >= 1) return 'spare';
+  return bands <= -1 ? 'short' : 'on the mark';
+}
+
+function words(state: HeadroomState, amount: number, demand: Demand, ageDays: number): string {
+  switch (state) {
+    case 'spare':
+      return `${distance(amount, demand)} spare`;
+    case 'short':
+      return `${distance(-amount, demand)} short`;
+    case 'on the mark':
+      return 'inside the error band';
+    case 'unknown':
+      return `last checked ${ageDays} days ago`;
+  }
+}
+
+function distance(amount: number, { unit }: Demand): string {
+  return unit === 'percentBodyWeight' ? `${Math.round(amount)} points` : formatBand(amount, unit);
+}
+
+/**
+ * The capacity behind a headroom as a sentence, for gates and records.
+ *
+ * @example capacityInWords(h) // 'Left shoulder flexion 160° ± 3°'
+ */
+export function capacityInWords({ capacity, demand, side }: Headroom): string {
+  const { phrase } = measureOf(demand.measureId);
+  const name = side === 'whole' ? capitalise(phrase) : `${sideLabel(side)} ${phrase}`;
+  return capacity ? `${name} ${formatAmount(capacity.value, demand.unit)} ± ${formatBand(capacity.band, demand.unit)}` : name;
+}
+
+function capitalise(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

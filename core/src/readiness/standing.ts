@@ -1,0 +1,122 @@
+import type { Ladder } from '../ladders/index.ts';
+import { measureOf } from '../measuring/index.ts';
+import { addDays, daysBetween, type Instant } from '../quantities/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
+
+/** A figure a clearance rested on when it was signed. */
+export interface ClearanceFigure {
+  readonly measureId: string;
+  readonly side: BodySide;
+  readonly takenAt: Instant;
+}
+
+export interface ClearanceFact {
+  readonly id: string;
+  readonly ladderId: string;
+  readonly rungId: string;
+  readonly signedAt: Instant;
+  readonly signedBy: string;
+  readonly figures: readonly ClearanceFigure[];
+  readonly withdrawnAt?: Instant | undefined;
+  readonly withdrawnReason?: string | undefined;
+}
+
+export interface Lapse {
+  readonly at: Instant;
+  readonly reason: string;
+}
+
+/** When one check of one side was taken. */
+export interface CheckTimes {
+  readonly latest: Instant;
+  /** Those after which the next check came later than the freshness limit. */
+  readonly lateAfter: readonly Instant[];
+}
+
+/** By `checkKey`. */
+export type CheckDates = ReadonlyMap<string, CheckTimes>;
+
+export function checkKey(measureId: string, side: BodySide): string {
+  return `${measureId}/${side}`;
+}
+
+/**
+ * When a clearance lapsed: the first moment at which one of its figures had gone stale without a
+ * fresh check of the same kind in time. A later check does not bring it back; the coach signs again.
+ *
+ * @param clearance as signed
+ * @param checks when each check was taken
+ * @example lapseOf(signedInMay, new Map(), november) // { at: …, reason: 'Free packed hang was not checked within 14 days.' }
+ */
+export function lapseOf(clearance: ClearanceFact, checks: CheckDates, now: Date): Lapse | undefined {
+  const lapses = clearance.figures.flatMap((figure): Lapse[] => {
+    const measure = measureOf(figure.measureId);
+    const times = checks.get(checkKey(figure.measureId, figure.side));
+    const missed = times?.lateAfter.filter((at) => at >= figure.takenAt).sort()[0];
+    const last = missed ?? (times && times.latest > figure.takenAt ? times.latest : figure.takenAt);
+    if (!missed && daysBetween(last, now) <= measure.freshDays) return [];
+    return [{ at: addDays(last, measure.freshDays), reason: `${measure.name} was not checked within ${measure.freshDays} days.` }];
+  });
+  return lapses.sort((a, b) => a.at.localeCompare(b.at))[0];
+}
+
+/**
+ * The dates after which the next check came later than its freshness limit.
+ *
+ * @param dates oldest first, at least one
+ * @param freshDays the check's freshness limit
+ * @example lateAfter([may1, may10, june30], 14) // [may10]
+ */
+export function lateAfter(dates: readonly Instant[], freshDays: number): readonly Instant[] {
+  return dates.filter((at, i) => {
+    const next = dates[i + 1];
+    return next !== undefined && daysBetween(at, next) > freshDays;
+  });
+}
+
+export interface RungStanding {
+  readonly rungId: string;
+  readonly state: 'signed' | 'lapsed' | 'withdrawn' | 'open road';
+  readonly clearance?: ClearanceFact;
+  readonly lapse?: Lapse;
+}
+
+export interface Standing {
+  /** Lowest rung first. */
+  readonly rungs: readonly RungStanding[];
+  /** Index of the rung the trainee stands on; −1 below the ladder. */
+  readonly here: number;
+  /** Index of the rung whose gate is next; undefined at the top of the ladder. */
+  readonly next: number | undefined;
+  /** Clean sessions count from here: the last withdrawal on this ladder. */
+  readonly cleanSince: Instant | undefined;
+}
+
+/**
+ * Where a trainee stands on a ladder. The highest rung whose clearance was not withdrawn is "here";
+ * when that clearance has lapsed its own gate is the next one, and must be signed again first.
+ */
+export function standingOn(ladder: Ladder, clearances: readonly ClearanceFact[], checks: CheckDates, now: Date): Standing {
+  const own = clearances.filter((c) => c.ladderId === ladder.id);
+  const rungs = ladder.rungs.map((rung): RungStanding => {
+    const clearance = own.filter((c) => c.rungId === rung.id).sort((a, b) => b.signedAt.localeCompare(a.signedAt))[0];
+    if (!clearance) return { rungId: rung.id, state: 'open road' };
+    if (clearance.withdrawnAt) return { rungId: rung.id, state: 'withdrawn', clearance };
+    return { rungId: rung.id, state: 'signed', clearance };
+  });
+  const here = rungs.findLastIndex((r) => r.state === 'signed');
+  const standing = rungs[here];
+  const lapse = standing?.clearance && lapseOf(standing.clearance, checks, now);
+  if (standing && lapse) rungs[here] = { ...standing, state: 'lapsed', lapse };
+  const next = lapse ? here : here + 1;
+  return {
+    rungs,
+    here,
+    next: next < ladder.rungs.length ? next : undefined,
+    cleanSince: own
+      .map((c) => c.withdrawnAt)
+      .filter((at) => at !== undefined)
+      .sort()
+      .at(-1),
+  };
+}

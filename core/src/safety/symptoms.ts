@@ -1,0 +1,51 @@
+import type { BodySide } from '../anatomy/index.ts';
+import type { Instant } from '../quantities/index.ts';
+
+export const SYMPTOM_KINDS = ['none', 'ache', 'stretch', 'sharp', 'pinch', 'numbness or tingling', 'locked up'] as const;
+export type SymptomKind = (typeof SYMPTOM_KINDS)[number];
+
+export const SYMPTOM_MOMENTS = ['before', 'during', 'after', 'next morning'] as const;
+export type SymptomMoment = (typeof SYMPTOM_MOMENTS)[number];
+
+export const BODY_PLACES = ['shoulder', 'shoulder blade', 'elbow', 'forearm', 'wrist', 'hand', 'neck', 'upper back', 'lower back'] as const;
+export type BodyPlace = (typeof BODY_PLACES)[number];
+
+/** What a trainee reported: 0 is nothing, 10 the worst imaginable. */
+export interface Symptom {
+  readonly intensity: number;
+  readonly place: BodyPlace;
+  readonly side: BodySide;
+  readonly kind: SymptomKind;
+  readonly moment: SymptomMoment;
+  readonly at: Instant;
+}
+
+/** Go on up to this; hold up to one below `STOP_FROM` (project default, stricter than published rules). */
+export const QUIET_UP_TO = 2;
+export const STOP_FROM = 5;
+
+/** Kinds that stop the session whatever their intensity (common practice, no source). */
+const STOPPING_KINDS: readonly SymptomKind[] = ['sharp', 'pinch', 'numbness or tingling', 'locked up'];
+
+/**
+ * Why a symptom is a stop sign, or nothing when it is none: five or more out of ten, or any sharp,
+ * pinching, numb, tingling or locking sensation.
+ *
+ * @example stopSign({ intensity: 2, kind: 'sharp', place: 'shoulder', side: 'left', … }) // 'Sharp 2/10, left shoulder: stop and step back.'
+ */
+export function stopSign(symptom: Symptom): string | undefined {
+  if (symptom.intensity === 0) return undefined;
+  if (symptom.intensity < STOP_FROM && !STOPPING_KINDS.includes(symptom.kind)) return undefined;
+  return `${capitalise(symptomInWords(symptom))}: stop and step back.`;
+}
+
+/** `ache 3/10, left wrist, next morning`. */
+export function symptomInWords({ intensity, kind, place, side, moment }: Symptom): string {
+  if (intensity === 0) return `nothing felt, ${moment}`;
+  const where = side === 'whole' ? place : `${side} ${place}`;
+  return `${kind === 'none' ? 'discomfort' : kind} ${intensity}/10, ${where}, ${moment}`;
+}
+
+function capitalise(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

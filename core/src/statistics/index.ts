@@ -1,0 +1,2 @@
+export { normalCdf, normalQuantile } from './normal.ts';
+export { studentTCdf, studentTQuantile } from './studentT.ts';

@@ -1,0 +1,7 @@
+/** The part of the reference statistics library that the tests use. */
+declare module 'jstat' {
+  export const jStat: {
+    readonly studentt: { inv(p: number, dof: number): number };
+    readonly normal: { inv(p: number, mean: number, sd: number): number; cdf(x: number, mean: number, sd: number): number };
+  };
+}

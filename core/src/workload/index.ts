@@ -1,0 +1,1 @@
+export { loggedHandLoad, sessionLoad, type DoneItem, type HandLoadTotals } from './handLoad.ts';

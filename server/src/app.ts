@@ -1,0 +1,62 @@
+import helmet from '@fastify/helmet';
+import { Refusal } from '@myokinet/core/errors';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { caseloadRoutes } from './caseload/routes.ts';
+import { checkRoutes } from './checks/routes.ts';
+import { clearanceRoutes } from './clearances/routes.ts';
+import { problemOf, refusalFrom } from './errors.ts';
+import { servePages } from './pages.ts';
+import { planRoutes } from './plans/routes.ts';
+import { readinessRoutes } from './readiness/routes.ts';
+import type { Services } from './services.ts';
+import { sessionRoutes } from './sessions/routes.ts';
+import { traineeRoutes } from './trainees/routes.ts';
+
+const BODY_LIMIT = 512 * 1024;
+
+/** Names under which this machine may be asked; anything else is a page elsewhere reaching in. */
+const OWN_HOSTS = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+export interface AppOptions {
+  readonly pages?: string | undefined;
+  readonly log?: boolean;
+}
+
+export async function buildApp(services: Services, { pages, log = false }: AppOptions = {}): Promise<FastifyInstance> {
+  const app = Fastify({ logger: log, bodyLimit: BODY_LIMIT, forceCloseConnections: true });
+
+  await app.register(helmet, {
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+        workerSrc: ["'self'"],
+        styleSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        upgradeInsecureRequests: null,
+      },
+    },
+    hsts: false,
+  });
+
+  app.addHook('onRequest', async ({ headers }) => {
+    if (!OWN_HOSTS.test(headers.host ?? '')) throw new Refusal('route-missing');
+  });
+
+  app.setErrorHandler((error, request, reply) => {
+    const refusal = refusalFrom(error, BODY_LIMIT);
+    if (refusal.code === 'unexpected') request.log.error(error);
+    const problem = problemOf(refusal);
+    return reply.code(problem.status).type('application/problem+json').send(problem);
+  });
+
+  app.get('/api/health', () => ({ ok: true }));
+  for (const routes of [caseloadRoutes, traineeRoutes, checkRoutes, readinessRoutes, planRoutes, sessionRoutes, clearanceRoutes])
+    routes(app, services);
+  if (pages) await servePages(app, pages);
+  else
+    app.setNotFoundHandler(() => {
+      throw new Refusal('route-missing');
+    });
+  return app;
+}

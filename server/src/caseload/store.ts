@@ -1,0 +1,115 @@
+import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
+import { ladderOf } from '@myokinet/core/ladders';
+import { measureOf } from '@myokinet/core/measuring';
+import { type CalendarDay, calendarDay, daysBetween, shortDay } from '@myokinet/core/quantities';
+import { sessionLoad } from '@myokinet/core/workload';
+import type { Context } from '../context.ts';
+import { groupRows } from '../database/groupRows.ts';
+import type { Judged, ReadinessStore } from '../readiness/store.ts';
+
+const PLANNED_DAYS = `
+  SELECT p.trainee_id AS traineeId, d.value AS day
+  FROM plan p, json_each(p.session_days) d
+  WHERE p.studio_id = @studioId AND d.value >= @today
+  ORDER BY d.value`;
+
+const WEEKS_SHOWN = 4;
+const DAYS_PER_WEEK = 7;
+/** Mornings are asked about for this long; later the memory says little (project default). */
+const MORNING_DAYS = 7;
+
+export function caseloadStore({ db, who, now }: Context, readiness: ReadinessStore) {
+  const plannedDays = db.prepare<{ studioId: string; today: string }, { traineeId: string; day: CalendarDay }>(PLANNED_DAYS);
+  const upcoming = () => groupRows(plannedDays.all({ studioId: who.studioId, today: calendarDay(now()) }), (d) => d.traineeId);
+
+  return {
+    rows(): readonly CaseloadRow[] {
+      const days = upcoming();
+      return readiness.all().map((judged) => row(judged, days.get(judged.trainee.id)?.[0]?.day, now()));
+    },
+
+    today(): readonly TodayItem[] {
+      const days = upcoming();
+      const today = calendarDay(now());
+      return readiness.all().flatMap((judged) => todayItems(judged, days.get(judged.trainee.id)?.[0]?.day === today, now()));
+    },
+  };
+}
+
+function row(
+  { trainee, verdict, sessions, openStopSigns, lastCheckAt }: Judged,
+  nextSessionOn: CalendarDay | undefined,
+  now: Date,
+): CaseloadRow {
+  const { standing, rung, gate, headrooms } = verdict;
+  const limiter = gate?.limiter;
+  const lastSessionAt = sessions
+    .map((s) => s.performedAt)
+    .sort()
+    .at(-1);
+  const weekLoads = Array.from({ length: WEEKS_SHOWN }, (_, i) => {
+    const age = WEEKS_SHOWN - i;
+    return sessions
+      .filter((s) => Math.floor(daysBetween(s.performedAt, now) / DAYS_PER_WEEK) === age - 1)
+      .reduce((sum, s) => sum + sessionLoad(s.effort, s.minutes), 0);
+  });
+  return {
+    id: trainee.id,
+    name: trainee.name,
+    ladderId: trainee.ladderId,
+    here: standing.here,
+    lapsed: standing.rungs[standing.here]?.state === 'lapsed',
+    ...(rung ? { nextRungId: rung.id } : {}),
+    ...(limiter
+      ? { limiter: { measureId: limiter.demand.measureId, side: limiter.side, state: limiter.state, words: limiter.words } }
+      : {}),
+    gateOpen: gate?.open ?? false,
+    unmet: gate?.unmet.length ?? 0,
+    locked: gate?.lines.some((l) => l.kind === 'lock') ?? false,
+    openStopSigns: openStopSigns.length,
+    unknown: headrooms.filter((h) => h.state === 'unknown').length,
+    ...(lastCheckAt ? { lastCheckAt } : {}),
+    ...(lastSessionAt ? { lastSessionAt } : {}),
+    ...(nextSessionOn ? { nextSessionOn } : {}),
+    weekLoads,
+  };
+}
+
+function todayItems({ trainee, verdict, sessions, symptoms, openStopSigns }: Judged, trainsToday: boolean, now: Date): TodayItem[] {
+  const { id: traineeId, name } = trainee;
+  const { rung, gate, headrooms, standing } = verdict;
+  const items: TodayItem[] = openStopSigns.map((reason) => ({ kind: 'stop sign', traineeId, name, sentence: reason }));
+  if (gate?.open && rung) items.push({ kind: 'sign', traineeId, name, sentence: `“${rung.name}”: every line of the gate is met.` });
+
+  const answered = new Set(symptoms.filter((s) => s.moment === 'next morning').map((s) => s.sessionId));
+  for (const session of sessions) {
+    const days = daysBetween(session.performedAt, now);
+    const morningCame = calendarDay(session.performedAt) < calendarDay(now);
+    if (morningCame && days <= MORNING_DAYS && !answered.has(session.id))
+      items.push({
+        kind: 'morning',
+        traineeId,
+        name,
+        sessionId: session.id,
+        sentence: `How was the morning after ${shortDay(session.performedAt, now)}?`,
+      });
+  }
+
+  const doneToday = sessions.some((s) => calendarDay(s.performedAt) === calendarDay(now));
+  if (trainsToday && !doneToday)
+    items.push({ kind: 'session', traineeId, name, sentence: `Trains today on “${ladderOf(trainee.ladderId).name}”.` });
+
+  const due = [...new Set(headrooms.filter((h) => h.state === 'unknown').map((h) => h.demand.measureId))];
+  const lapse = standing.rungs[standing.here]?.lapse;
+  if (lapse) items.push({ kind: 're-check', traineeId, name, sentence: `Clearance lapsed: ${lapse.reason}` });
+  else if (due.length > 0)
+    items.push({
+      kind: 're-check',
+      traineeId,
+      name,
+      sentence: `${due.length === 1 ? 'Check' : `${due.length} checks`} due: ${due.map((id) => measureOf(id).name).join(', ')}.`,
+    });
+  return items;
+}
+
+export type CaseloadStore = ReturnType<typeof caseloadStore>;

@@ -1,0 +1,19 @@
+import { CheckDto, TrialCorrectionDto, validated } from '@myokinet/core/contracts';
+import type { FastifyInstance } from 'fastify';
+import type { Services } from '../services.ts';
+
+type OfTrainee = { Params: { id: string } };
+
+export function checkRoutes(app: FastifyInstance, { checks, now }: Services): void {
+  app.get<OfTrainee>('/api/trainees/:id/checks', ({ params }) => checks.history(params.id));
+
+  app.post<OfTrainee>('/api/trainees/:id/checks', (request, reply) => {
+    reply.code(201);
+    return checks.record(request.params.id, validated(CheckDto, request.body, now()));
+  });
+
+  app.post<OfTrainee>('/api/trainees/:id/trial-corrections', (request, reply) => {
+    reply.code(201);
+    return checks.correct(request.params.id, validated(TrialCorrectionDto, request.body, now()));
+  });
+}

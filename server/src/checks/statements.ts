@@ -1,0 +1,72 @@
+export const INSERT_CHECK = `
+  INSERT INTO check_occasion (id, studio_id, trainee_id, coach_id, taken_at, note)
+  VALUES (@id, @studioId, @traineeId, @coachId, @takenAt, @note)`;
+
+export const INSERT_TRIAL = `
+  INSERT INTO trial (id, check_id, coach_id, position, measure_id, side, value, replaces, reason)
+  VALUES (@id, @checkId, @coachId, @position, @measureId, @side, @value, @replaces, @reason)`;
+
+/** Trials of one occasion that no correction has replaced. */
+export const STANDING_TRIALS = `
+  SELECT measure_id AS measureId, side, value
+  FROM trial t
+  WHERE check_id = @checkId AND NOT EXISTS (SELECT 1 FROM trial c WHERE c.replaces = t.id)
+  ORDER BY position`;
+
+export const TRIAL_BY_ID = `
+  SELECT t.id, t.check_id AS checkId, t.position, t.measure_id AS measureId, t.side,
+         EXISTS (SELECT 1 FROM trial c WHERE c.replaces = t.id) AS replaced
+  FROM trial t
+  JOIN check_occasion o ON o.id = t.check_id
+  WHERE t.id = @id AND o.trainee_id = @traineeId`;
+
+export const UPSERT_CAPACITY = `
+  INSERT INTO capacity (
+    check_id, trainee_id, measure_id, side, taken_at, value, band, standard_error, trials, error_basis, followed_late, is_current
+  ) VALUES (
+    @checkId, @traineeId, @measureId, @side, @takenAt, @value, @band, @standardError, @trials, @errorBasis, 0, 0
+  )
+  ON CONFLICT (check_id, measure_id, side) DO UPDATE SET
+    value = excluded.value, band = excluded.band, standard_error = excluded.standard_error,
+    trials = excluded.trials, error_basis = excluded.error_basis`;
+
+export const DATES_OF_KEY = `
+  SELECT check_id AS checkId, taken_at AS takenAt
+  FROM capacity
+  WHERE trainee_id = @traineeId AND measure_id = @measureId AND side = @side
+  ORDER BY taken_at, check_id`;
+
+export const FLAG_CAPACITY = `
+  UPDATE capacity SET followed_late = @followedLate, is_current = @isCurrent
+  WHERE check_id = @checkId AND measure_id = @measureId AND side = @side
+    AND (followed_late <> @followedLate OR is_current <> @isCurrent)`;
+
+export const CAPACITY_COLUMNS = `
+  measure_id AS measureId, side, value, band, standard_error AS standardError, trials,
+  taken_at AS takenAt, error_basis AS errorBasis`;
+
+export const CAPACITIES_OF_TRAINEE = `
+  SELECT check_id AS checkId, ${CAPACITY_COLUMNS}
+  FROM capacity
+  WHERE trainee_id = @traineeId AND (@checkId IS NULL OR check_id = @checkId)
+  ORDER BY taken_at DESC, check_id DESC`;
+
+export const CHECKS_OF_TRAINEE = `
+  SELECT o.id, o.taken_at AS takenAt, o.note, c.name AS coach
+  FROM check_occasion o
+  JOIN coach c ON c.id = o.coach_id
+  WHERE o.trainee_id = @traineeId AND (@checkId IS NULL OR o.id = @checkId)
+  ORDER BY o.taken_at DESC, o.id DESC
+  LIMIT @limit`;
+
+export const TRIALS_OF_TRAINEE = `
+  SELECT t.check_id AS checkId, t.id, t.measure_id AS measureId, t.side, t.value, t.replaces, t.reason,
+         (SELECT c.id FROM trial c WHERE c.replaces = t.id) AS replacedBy
+  FROM trial t
+  WHERE t.check_id IN (
+    SELECT id FROM check_occasion
+    WHERE trainee_id = @traineeId AND (@checkId IS NULL OR id = @checkId)
+    ORDER BY taken_at DESC, id DESC
+    LIMIT @limit
+  )
+  ORDER BY t.position, t.id`;

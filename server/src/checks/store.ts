@@ -1,0 +1,144 @@
+import type { CheckDto, CheckReply, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { type Capacity, capacityFromTrials, measureOf, type Trial } from '@myokinet/core/measuring';
+import type { Instant } from '@myokinet/core/quantities';
+import { checkKey, lateAfter } from '@myokinet/core/readiness';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import { groupRows } from '../database/groupRows.ts';
+import type { TraineeStore } from '../trainees/store.ts';
+import * as sql from './statements.ts';
+
+type StandingTrial = Trial & { measureId: string };
+type CheckRow = Pick<CheckReply, 'id' | 'takenAt' | 'note' | 'coach'>;
+type TrialRow = {
+  checkId: string;
+  id: string;
+  measureId: string;
+  side: TrialReply['side'];
+  value: number;
+  replaces: string | null;
+  reason: string | null;
+  replacedBy: string | null;
+};
+
+interface Page {
+  readonly traineeId: string;
+  readonly limit: number;
+  /** Only this occasion, whatever its age. */
+  readonly checkId: string | null;
+}
+
+/** Occasions sent to a page at once; older ones stay in the database. */
+const PAGE = 60;
+
+export function checkStore(context: Context, trainees: TraineeStore) {
+  const { db, who } = context;
+  const insertCheck = db.prepare(sql.INSERT_CHECK);
+  const insertTrial = db.prepare(sql.INSERT_TRIAL);
+  const standingTrials = db.prepare<{ checkId: string }, StandingTrial>(sql.STANDING_TRIALS);
+  const trialById = db.prepare<
+    { id: string; traineeId: string },
+    { checkId: string; position: number; measureId: string; side: string; replaced: number }
+  >(sql.TRIAL_BY_ID);
+  const takenAtOf = db.prepare<{ checkId: string }, { takenAt: Instant }>(
+    'SELECT taken_at AS takenAt FROM check_occasion WHERE id = @checkId',
+  );
+  const upsertCapacity = db.prepare(sql.UPSERT_CAPACITY);
+  const datesOfKey = db.prepare<{ traineeId: string; measureId: string; side: string }, { checkId: string; takenAt: Instant }>(
+    sql.DATES_OF_KEY,
+  );
+  const flagCapacity = db.prepare(sql.FLAG_CAPACITY);
+  const capacitiesOf = db.prepare<Omit<Page, 'limit'>, Capacity & { checkId: string }>(sql.CAPACITIES_OF_TRAINEE);
+  const checksOf = db.prepare<Page, CheckRow>(sql.CHECKS_OF_TRAINEE);
+  const trialsOf = db.prepare<Page, TrialRow>(sql.TRIALS_OF_TRAINEE);
+
+  /** Works the capacities of one occasion out again from its standing trials. */
+  function recompute(traineeId: string, checkId: string, takenAt: Instant): void {
+    const groups = groupRows(standingTrials.all({ checkId }), (t) => checkKey(t.measureId, t.side));
+    for (const trials of groups.values()) {
+      const [first] = trials;
+      if (!first) continue;
+      upsertCapacity.run({ checkId, traineeId, ...capacityFromTrials(measureOf(first.measureId), trials, { takenAt }) });
+      reflag(traineeId, first.measureId, first.side);
+    }
+  }
+
+  /** Marks the newest capacity of a kind, and those whose successor came too late. */
+  function reflag(traineeId: string, measureId: string, side: string): void {
+    const dates = datesOfKey.all({ traineeId, measureId, side });
+    const late = new Set(
+      lateAfter(
+        dates.map((d) => d.takenAt),
+        measureOf(measureId).freshDays,
+      ),
+    );
+    const flags = dates.map(({ checkId, takenAt }, i) => ({
+      checkId,
+      measureId,
+      side,
+      followedLate: late.has(takenAt) ? 1 : 0,
+      isCurrent: i === dates.length - 1 ? 1 : 0,
+    }));
+    // The old mark goes before the new one comes: only one may be current.
+    for (const flag of flags.sort((a, b) => a.isCurrent - b.isCurrent)) flagCapacity.run(flag);
+  }
+
+  function history(traineeId: string, checkId: string | null = null): readonly CheckReply[] {
+    trainees.find(traineeId);
+    const page = { traineeId, limit: PAGE, checkId };
+    const trials = groupRows(trialsOf.all(page), (t) => t.checkId);
+    const capacities = groupRows(capacitiesOf.all(page), (c) => c.checkId);
+    return checksOf.all(page).map((check) => ({
+      ...check,
+      trials: (trials.get(check.id) ?? []).map(trialReply),
+      capacities: (capacities.get(check.id) ?? []).map(({ checkId: _, ...capacity }) => capacity),
+    }));
+  }
+
+  return {
+    history: (traineeId: string) => history(traineeId),
+
+    /** Every capacity of a trainee, newest first. */
+    capacities: (traineeId: string): readonly Capacity[] =>
+      capacitiesOf.all({ traineeId, checkId: null }).map(({ checkId: _, ...capacity }) => capacity),
+
+    record(traineeId: string, dto: CheckDto): CheckReply {
+      trainees.find(traineeId);
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        insertCheck.run({ ...dto, trials: null, traineeId, studioId: who.studioId, coachId: who.coachId });
+        dto.trials.forEach((trial, position) =>
+          insertTrial.run({ ...trial, checkId: dto.id, coachId: who.coachId, position, replaces: null, reason: null }),
+        );
+        recompute(traineeId, dto.id, dto.takenAt as Instant);
+      });
+      return one(traineeId, dto.id);
+    },
+
+    correct(traineeId: string, dto: TrialCorrectionDto): CheckReply {
+      trainees.find(traineeId);
+      const old = trialById.get({ id: dto.replaces, traineeId });
+      if (!old || old.measureId !== dto.measureId) throw new Refusal('trial-missing');
+      const { checkId, position, side } = old;
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        if (old.replaced) throw new Refusal('edited-elsewhere', 'This trial was corrected before; correct the newer one.');
+        insertTrial.run({ ...dto, checkId, coachId: who.coachId, position, side });
+        const occasion = takenAtOf.get({ checkId });
+        if (occasion) recompute(traineeId, checkId, occasion.takenAt);
+      });
+      return one(traineeId, checkId);
+    },
+  };
+
+  function one(traineeId: string, checkId: string): CheckReply {
+    const [check] = history(traineeId, checkId);
+    if (!check) throw new Refusal('trial-missing');
+    return check;
+  }
+}
+
+function trialReply({ checkId: _, replaces, reason, replacedBy, ...trial }: TrialRow): TrialReply {
+  return { ...trial, ...(replaces ? { replaces } : {}), ...(reason ? { reason } : {}), ...(replacedBy ? { replacedBy } : {}) };
+}
+
+export type CheckStore = ReturnType<typeof checkStore>;

@@ -1,0 +1,114 @@
+import { v7 as uuidv7 } from 'uuid';
+import type { ClearanceDto, ClearanceReply, WithdrawalDto } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { LADDERS } from '@myokinet/core/ladders';
+import { type Instant, instant } from '@myokinet/core/quantities';
+import { type ClearanceFact, type Headroom, standingOn, type Verdict } from '@myokinet/core/readiness';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import { CLEARANCES_OF_TRAINEE, INSERT_CLEARANCE, INSERT_WITHDRAWAL } from './statements.ts';
+
+export interface ClearanceRow {
+  readonly id: string;
+  readonly traineeId: string;
+  readonly ladderId: string;
+  readonly rungId: string;
+  readonly initials: string;
+  readonly signedAt: Instant;
+  readonly figures: string;
+  readonly withdrawnAt: Instant | null;
+  readonly withdrawnReason: string | null;
+}
+
+/** A clearance as core judges it; the figures are read only for a clearance that may still stand. */
+export function clearanceFact(row: ClearanceRow): ClearanceFact {
+  const figures = row.withdrawnAt ? [] : (JSON.parse(row.figures) as readonly Headroom[]);
+  return {
+    id: row.id,
+    ladderId: row.ladderId,
+    rungId: row.rungId,
+    signedAt: row.signedAt,
+    signedBy: row.initials,
+    figures: figures.flatMap((f) =>
+      f.capacity ? [{ measureId: f.capacity.measureId, side: f.capacity.side, takenAt: f.capacity.takenAt }] : [],
+    ),
+    ...(row.withdrawnAt ? { withdrawnAt: row.withdrawnAt } : {}),
+    ...(row.withdrawnReason ? { withdrawnReason: row.withdrawnReason } : {}),
+  };
+}
+
+export function clearanceStore(context: Context) {
+  const { db, who, now } = context;
+  const ofTrainee = db.prepare<{ traineeId: string }, ClearanceRow>(CLEARANCES_OF_TRAINEE);
+  const insertClearance = db.prepare(INSERT_CLEARANCE);
+  const insertWithdrawal = db.prepare(INSERT_WITHDRAWAL);
+
+  function list(traineeId: string): readonly ClearanceReply[] {
+    return ofTrainee.all({ traineeId }).map(({ traineeId: _, figures, withdrawnAt, withdrawnReason, ...row }) => ({
+      ...row,
+      figures: JSON.parse(figures) as readonly Headroom[],
+      ...(withdrawnAt ? { withdrawnAt } : {}),
+      ...(withdrawnReason ? { withdrawnReason } : {}),
+    }));
+  }
+
+  return {
+    list,
+
+    /** Signs a rung on the figures of the verdict that was judged just now. */
+    sign(traineeId: string, dto: ClearanceDto, judge: () => Verdict): ClearanceReply {
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        const { rung, gate, headrooms } = judge();
+        if (rung?.id !== dto.rungId) throw new Refusal('gate-closed', 'This is not the next gate on the trainee’s ladder.');
+        if (!gate?.open) throw new Refusal('gate-closed', `The gate is closed: ${gate?.unmet[0]?.sentence ?? 'nothing was judged'}`);
+        insertClearance.run({
+          ...dto,
+          traineeId,
+          studioId: who.studioId,
+          coachId: who.coachId,
+          signedAt: instant(now()),
+          figures: JSON.stringify(headrooms),
+        });
+      });
+      return found(list(traineeId).find((c) => c.id === dto.id));
+    },
+
+    withdraw(traineeId: string, dto: WithdrawalDto): ClearanceReply {
+      const clearance = found(list(traineeId).find((c) => c.id === dto.clearanceId));
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        if (clearance.withdrawnAt) throw new Refusal('clearance-not-standing', 'This clearance was withdrawn before.');
+        insertWithdrawal.run({ ...dto, coachId: who.coachId, symptomId: null, withdrawnAt: instant(now()) });
+      });
+      return found(list(traineeId).find((c) => c.id === dto.clearanceId));
+    },
+
+    /**
+     * Withdraws the clearance in hand on every ladder because of a stop sign: one rung back. Runs
+     * inside the transaction that records the symptom.
+     */
+    withdrawForStopSign(traineeId: string, symptom: { readonly id: string; readonly at: string }, reason: string): void {
+      const facts = ofTrainee.all({ traineeId }).map(clearanceFact);
+      for (const ladder of LADDERS) {
+        const { here, rungs } = standingOn(ladder, facts, new Map(), now());
+        const clearance = rungs[here]?.clearance;
+        // A late report about the time before the signature does not undo it: the gate stays closed anyway.
+        if (!clearance || clearance.signedAt > symptom.at) continue;
+        insertWithdrawal.run({
+          id: uuidv7(),
+          clearanceId: clearance.id,
+          coachId: who.coachId,
+          symptomId: symptom.id,
+          withdrawnAt: instant(now()),
+          reason,
+        });
+      }
+    },
+  };
+}
+
+function found(clearance: ClearanceReply | undefined): ClearanceReply {
+  if (!clearance) throw new Refusal('clearance-missing');
+  return clearance;
+}
+
+export type ClearanceStore = ReturnType<typeof clearanceStore>;

@@ -1,0 +1,36 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import type { Database } from 'better-sqlite3';
+
+const FOLDER = fileURLToPath(new URL('./migrations/', import.meta.url));
+const NAME = /^(\d{3})_[a-z_]+\.sql$/;
+
+export interface Migration {
+  readonly number: number;
+  readonly sql: string;
+}
+
+/** The numbered SQL files, in order; a gap or a repeated number is refused. */
+export function readMigrations(folder = FOLDER): readonly Migration[] {
+  const files = readdirSync(folder)
+    .filter((f) => f.endsWith('.sql'))
+    .sort();
+  return files.map((file, i) => {
+    const number = Number(NAME.exec(file)?.[1]);
+    if (number !== i + 1) throw new Error(`Migration ${file} should be number ${i + 1}.`);
+    return { number, sql: readFileSync(`${folder}/${file}`, 'utf8') };
+  });
+}
+
+/** Applies what is missing, each migration whole or not at all; `user_version` counts them. */
+export function migrate(db: Database, migrations = readMigrations()): void {
+  const done = db.pragma('user_version', { simple: true }) as number;
+  if (done > migrations.length)
+    throw new Error(`The database is at version ${done}; this program knows ${migrations.length}. Start a newer program.`);
+  for (const { number, sql } of migrations.slice(done)) {
+    db.transaction(() => {
+      db.exec(sql);
+      db.pragma(`user_version = ${number}`);
+    }).immediate();
+  }
+}

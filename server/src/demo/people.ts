@@ -1,0 +1,231 @@
+import type { TraineeDto } from '@myokinet/core/contracts';
+import { EQUIPMENT, type Equipment } from '@myokinet/core/drills';
+
+/** How an invented trainee's half year went. */
+export interface Story {
+  readonly profile: Pick<
+    TraineeDto,
+    | 'name'
+    | 'birthYear'
+    | 'sex'
+    | 'stature'
+    | 'mass'
+    | 'dominantHand'
+    | 'cautions'
+    | 'history'
+    | 'ladderId'
+    | 'trainingDays'
+    | 'sessionMinutes'
+    | 'equipment'
+  >;
+  /** Rung-equivalent level at the start and at the end; 2.5 is halfway between the third rung and the fourth. */
+  readonly from: number;
+  readonly to: number;
+  /** Left side behind the right, in error bands. */
+  readonly leftBehind?: number;
+  /** Checks (by id) this trainee is slower in, in error bands. */
+  readonly behindIn?: Readonly<Record<string, number>>;
+  /** Weeks before today of a sharp pain, and of its closing. */
+  readonly setBack?: { readonly weeksAgo: number; readonly closedWeeksAgo?: number };
+  /** No checks in the last so many weeks. */
+  readonly uncheckedWeeks?: number;
+  /** The coach has not signed in the last so many weeks. */
+  readonly unsignedWeeks?: number;
+  /** Joined so many weeks ago; 26 unless stated. */
+  readonly weeks?: number;
+}
+
+const SHIP: readonly Equipment[] = (Object.keys(EQUIPMENT) as Equipment[]).filter((e) => e !== 'row of bars');
+
+function profile(
+  own: Pick<Story['profile'], 'name' | 'birthYear' | 'sex' | 'stature' | 'mass'> & Partial<Story['profile']>,
+): Story['profile'] {
+  return {
+    dominantHand: 'right',
+    cautions: [],
+    history: '',
+    ladderId: 'hang-and-swing',
+    trainingDays: ['Monday', 'Wednesday', 'Friday'],
+    sessionMinutes: 45,
+    equipment: [...SHIP],
+    ...own,
+  };
+}
+
+/** The crew of a sail-training ship: they haul, push the capstan, climb aloft and hang on. All invented. */
+export const CREW: readonly Story[] = [
+  {
+    profile: profile({
+      name: 'Tamsin Halyard',
+      birthYear: 1994,
+      sex: 'female',
+      stature: 168,
+      mass: 63,
+      history: 'Bosun. Hauls daily, wants to swing across the shrouds.',
+    }),
+    from: 0.4,
+    to: 4.1,
+    leftBehind: 1.6,
+  },
+  {
+    profile: profile({
+      name: 'Jory Capstan',
+      birthYear: 1988,
+      sex: 'male',
+      stature: 182,
+      mass: 84,
+      ladderId: 'push-up',
+      trainingDays: ['Tuesday', 'Thursday', 'Saturday'],
+      history: 'Deckhand, port watch.',
+    }),
+    from: 0.2,
+    to: 4.2,
+    unsignedWeeks: 4,
+  },
+  {
+    profile: profile({
+      name: 'Maren Topsail',
+      birthYear: 1999,
+      sex: 'female',
+      stature: 174,
+      mass: 66,
+      cautions: ['shoulder-dislocated'],
+      history: 'Left shoulder once dislocated, 2021; cleared by a physiotherapist for training.',
+    }),
+    from: 0.5,
+    to: 2.9,
+    leftBehind: 1.2,
+    behindIn: { 'shoulder-external-rotation': 0.8 },
+  },
+  {
+    profile: profile({
+      name: 'Odo Ratline',
+      birthYear: 1979,
+      sex: 'male',
+      stature: 177,
+      mass: 91,
+      history: 'Second mate. Grip behind the rest.',
+      dominantHand: 'left',
+    }),
+    from: 0.6,
+    to: 3.8,
+    behindIn: { grip: 2.6 },
+  },
+  {
+    profile: profile({
+      name: 'Petra Windlass',
+      birthYear: 1991,
+      sex: 'female',
+      stature: 163,
+      mass: 58,
+      ladderId: 'push-up',
+      history: 'Cook. Old wrist sprain on the right, healed.',
+    }),
+    from: 1.2,
+    to: 4.6,
+    behindIn: { 'wrist-extension-loaded': 1.4 },
+    setBack: { weeksAgo: 7, closedWeeksAgo: 5 },
+  },
+  {
+    profile: profile({ name: 'Linus Gaff', birthYear: 1996, sex: 'male', stature: 179, mass: 74, history: 'Topman. Felt a pinch aloft.' }),
+    from: 1.0,
+    to: 4.0,
+    setBack: { weeksAgo: 0 },
+  },
+  {
+    profile: profile({
+      name: 'Wilma Cleat',
+      birthYear: 1985,
+      sex: 'female',
+      stature: 170,
+      mass: 71,
+      ladderId: 'push-up',
+      history: 'Navigator, often ashore.',
+    }),
+    from: 0.3,
+    to: 2.6,
+    uncheckedWeeks: 6,
+  },
+  {
+    profile: profile({
+      name: 'Kasper Keel',
+      birthYear: 1974,
+      sex: 'male',
+      stature: 185,
+      mass: 96,
+      cautions: ['raised-pressure', 'medical-hold'],
+      history: 'Master. Waiting for a doctor’s word.',
+    }),
+    from: 0.3,
+    to: 2.2,
+  },
+  {
+    profile: profile({
+      name: 'Noor Bowline',
+      birthYear: 2001,
+      sex: 'female',
+      stature: 166,
+      mass: 59,
+      trainingDays: ['Monday', 'Tuesday', 'Thursday', 'Saturday'],
+      history: 'Trainee crew, former gymnast.',
+    }),
+    from: 2.8,
+    to: 6.6,
+  },
+  {
+    profile: profile({
+      name: 'Ines Shroud',
+      birthYear: 1993,
+      sex: 'unstated',
+      stature: 172,
+      mass: 68,
+      ladderId: 'push-up',
+      sessionMinutes: 30,
+    }),
+    from: 1.5,
+    to: 5.5,
+  },
+  {
+    profile: profile({
+      name: 'Anselm Deck',
+      birthYear: 2011,
+      sex: 'male',
+      stature: 171,
+      mass: 60,
+      ladderId: 'push-up',
+      history: 'Ship’s cadet, fifteen.',
+    }),
+    from: 0.6,
+    to: 2.7,
+    weeks: 14,
+  },
+  {
+    profile: profile({
+      name: 'Freya Luff',
+      birthYear: 1990,
+      sex: 'female',
+      stature: 176,
+      mass: 70,
+      cautions: ['wrist-injury'],
+      history: 'Right wrist rebuilding after a fall.',
+      trainingDays: ['Tuesday', 'Friday'],
+    }),
+    from: 0.5,
+    to: 2.8,
+    weeks: 18,
+  },
+  {
+    profile: profile({
+      name: 'Bram Yard',
+      birthYear: 1983,
+      sex: 'male',
+      stature: 180,
+      mass: 79,
+      ladderId: 'push-up',
+      history: 'Joined last week.',
+    }),
+    from: 1.3,
+    to: 1.4,
+    weeks: 1,
+  },
+];

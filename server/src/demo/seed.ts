@@ -1,0 +1,259 @@
+import { addDays, addHours, addWeeks, format, parseISO, startOfWeek } from 'date-fns';
+import seedrandom from 'seedrandom';
+import { v7 as uuidv7 } from 'uuid';
+import type { Database } from 'better-sqlite3';
+import type { BodySide } from '@myokinet/core/anatomy';
+import type { CheckDto, PlanReply, SessionDto, SymptomDto } from '@myokinet/core/contracts';
+import { drillOf, LOADING_PHASES } from '@myokinet/core/drills';
+import { type Ladder, ladderOf } from '@myokinet/core/ladders';
+import { measureOf, measureSides } from '@myokinet/core/measuring';
+import { proposePlan, sessionMinutes } from '@myokinet/core/planning';
+import { type CalendarDay, instant } from '@myokinet/core/quantities';
+import { BUILT_IN_COACH } from '../context.ts';
+import { type Services, servicesFor } from '../services.ts';
+import { reading, trueCapacity } from './body.ts';
+import { CREW, type Story } from './people.ts';
+
+const SEED = 'myokinet-demo-1';
+const WEEKS = 26;
+const CHECK_HOUR = 16;
+const TRAINING_HOUR = 17;
+
+/**
+ * Fills a database with the demo crew's half year up to `today`, by the same stores the app uses,
+ * so that every figure, plan and clearance in it could have been made by hand.
+ */
+export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CREW): void {
+  const random = seedrandom(SEED);
+  let clock = today;
+  const services = servicesFor({ db, who: BUILT_IN_COACH, now: () => clock });
+  const world: World = {
+    services,
+    today,
+    random,
+    normal: () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()),
+    newId: () => uuidv7({ msecs: clock.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)) }),
+    at: (moment) => {
+      clock = moment;
+    },
+  };
+  db.transaction(() => {
+    for (const story of crew) live(story, world);
+  })();
+}
+
+interface World {
+  readonly services: Services;
+  readonly today: Date;
+  readonly random: () => number;
+  readonly normal: () => number;
+  readonly newId: () => string;
+  /** Moves the clock that the stores see. */
+  readonly at: (moment: Date) => void;
+}
+
+interface Life {
+  readonly story: Story;
+  readonly ladder: Ladder;
+  readonly traineeId: string;
+  /** This body's own strengths and weaknesses by check, in error bands. */
+  readonly traits: ReadonlyMap<string, number>;
+  readonly weeks: number;
+}
+
+function live(story: Story, world: World): void {
+  const weeks = story.weeks ?? WEEKS;
+  const ladder = ladderOf(story.profile.ladderId);
+  const monday = startOfWeek(world.today, { weekStartsOn: 1 });
+  world.at(addHours(addWeeks(monday, -weeks), 9));
+  const traineeId = world.newId();
+  // A caution such as the medical hold came up lately; the half year before it was trained.
+  const { cautions } = story.profile;
+  const earlier = cautions.filter((c) => c !== 'medical-hold');
+  const revision = world.newId();
+  world.services.trainees.save({ id: traineeId, revision, basedOn: null, ...story.profile, cautions: earlier });
+  const measures = [...new Set(ladder.rungs.flatMap((r) => r.demands.map((d) => d.measureId)))];
+  const life: Life = { story, ladder, traineeId, weeks, traits: new Map(measures.map((m) => [m, world.normal() * 0.35])) };
+
+  for (let ago = weeks; ago >= 0; ago--) liveWeek(life, ago, addWeeks(monday, -ago), world);
+
+  if (earlier.length < cautions.length) {
+    world.at(world.today);
+    world.services.trainees.save({ id: traineeId, revision: world.newId(), basedOn: revision, ...story.profile });
+  }
+}
+
+function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
+  const { story, traineeId } = life;
+  const { services } = world;
+  world.at(addHours(monday, 8));
+  if (ago === life.weeks) takeCheck(life, ago, addHours(monday, 8), world);
+  const plan = planWeek(life, monday, world);
+  for (const session of plan.sessions) {
+    const day = parseISO(session.day);
+    const start = addHours(day, TRAINING_HOUR);
+    if (start >= world.today) continue;
+    if (!(story.uncheckedWeeks && ago < story.uncheckedWeeks)) takeCheck(life, ago, addHours(day, CHECK_HOUR), world);
+    train(life, session, start, ago, world);
+    signIfOpen(life, ago, addHours(start, 2), world);
+  }
+  const { setBack } = story;
+  if (setBack?.closedWeeksAgo === ago) {
+    world.at(addHours(monday, 9));
+    for (const sign of services.sessions.stopSigns(traineeId).filter((s) => !s.closure))
+      services.sessions.closeStopSign(traineeId, {
+        id: world.newId(),
+        symptomId: sign.symptomId,
+        ground: 'Seen by a physiotherapist, pain-free for a week, allowed to load again.',
+      });
+  }
+}
+
+/** Level with a plateau in the middle, and a dip after a set-back. */
+function levelAt({ story, weeks }: Life, ago: number): number {
+  const done = weeks === 0 ? 1 : 1 - ago / weeks;
+  const progress = done < 0.45 ? done * 1.15 : done < 0.6 ? 0.5175 : 0.5175 + ((done - 0.6) / 0.4) * 0.4825;
+  const hurt = story.setBack && ago <= story.setBack.weeksAgo && story.setBack.closedWeeksAgo !== undefined ? 0.6 : 0;
+  return story.from + (story.to - story.from) * progress - hurt;
+}
+
+/** Takes what is unknown or due: everything the rung in hand and the next one ask that has aged past three quarters of its limit. */
+function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
+  const { traineeId, ladder, story } = life;
+  world.at(moment);
+  const { standing } = world.services.readiness.verdict(traineeId, ladder.id);
+  const rungs = ladder.rungs.filter((_, i) => i === standing.here || i === standing.next);
+  const latest = new Map(
+    world.services.checks
+      .capacities(traineeId)
+      .toReversed()
+      .map((c) => [c.measureId, c.takenAt]),
+  );
+  const due = [...new Set(rungs.flatMap((r) => r.demands.map((d) => d.measureId)))].filter((id) => {
+    const last = latest.get(id);
+    return !last || (moment.getTime() - Date.parse(last)) / 86_400_000 > measureOf(id).freshDays * 0.75;
+  });
+  if (due.length === 0) return;
+  const trials: CheckDto['trials'] = due.flatMap((measureId) => {
+    const measure = measureOf(measureId);
+    return measureSides(measure).flatMap((side) => {
+      const truth = trueCapacity(story, ladder, measureId, side as BodySide, levelAt(life, ago), life.traits.get(measureId) ?? 0);
+      return Array.from({ length: measure.trials }, () => ({
+        id: world.newId(),
+        measureId,
+        side,
+        value: reading(measure, truth, world.normal),
+      }));
+    });
+  });
+  world.services.checks.record(traineeId, { id: world.newId(), takenAt: instant(moment), note: '', trials });
+}
+
+function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): PlanReply {
+  const { services } = world;
+  const trainee = services.trainees.find(traineeId);
+  const { headrooms, standing, planner } = services.readiness.reply(traineeId);
+  const weekStart = format(monday, 'yyyy-MM-dd') as CalendarDay;
+  const { sessions, notes, leftOut } = proposePlan({
+    weekStart,
+    trainingDays: trainee.trainingDays,
+    sessionMinutes: trainee.sessionMinutes,
+    equipment: trainee.equipment,
+    cautions: trainee.cautionsInForce,
+    headrooms,
+    foothold: { ladderId: ladder.id, here: standing.here },
+    ...planner,
+    newId: world.newId,
+  });
+  return services.plans.save(traineeId, {
+    id: world.newId(),
+    weekStart,
+    revision: world.newId(),
+    basedOn: null,
+    sessions: sessions.map((s) => ({ ...s, items: [...s.items] })),
+    notes: [...notes],
+    leftOut: [...leftOut],
+  });
+}
+
+const ONE_IN_FIVE = 0.2;
+
+function train({ traineeId, story }: Life, planned: PlanReply['sessions'][number], start: Date, ago: number, world: World): void {
+  const { random, services } = world;
+  world.at(addHours(start, 1));
+  const hurtToday = story.setBack?.weeksAgo === ago && services.sessions.stopSigns(traineeId).length === 0;
+  const untidy = random() < ONE_IN_FIVE;
+  const sessionId = world.newId();
+  const items = planned.items.map((item): SessionDto['items'][number] => {
+    const { dose, phase, faults } = drillOf(item.drillId);
+    const sides: readonly BodySide[] = dose.perSide ? ['left', 'right'] : ['whole'];
+    return {
+      id: world.newId(),
+      drillId: item.drillId,
+      plannedSets: item.sets,
+      min: item.min,
+      max: item.max,
+      sets: Array.from({ length: item.sets }, (_, i) => i).flatMap((i) =>
+        sides.map((side) => {
+          const stumbles = untidy && LOADING_PHASES.includes(phase) && i === item.sets - 1 && random() < 0.5;
+          const seen = faults[0];
+          return {
+            id: world.newId(),
+            side,
+            amount: stumbles ? item.min : item.max,
+            faults: stumbles && seen ? [{ faultId: seen, mended: random() < 0.5 }] : [],
+          };
+        }),
+      ),
+    };
+  });
+  const symptoms: SymptomDto[] = hurtToday
+    ? [
+        {
+          id: world.newId(),
+          sessionId,
+          at: instant(addHours(start, 0.5)),
+          intensity: 6,
+          place: 'shoulder',
+          side: 'left',
+          kind: story.setBack.closedWeeksAgo === undefined ? 'pinch' : 'sharp',
+          moment: 'during',
+          note: 'In the last set.',
+        },
+      ]
+    : [];
+  services.sessions.log(traineeId, {
+    id: sessionId,
+    plannedSessionId: planned.id,
+    performedAt: instant(start),
+    effort: 4 + Math.floor(random() * 4),
+    minutes: Math.round(sessionMinutes(planned.items) + random() * 5),
+    note: '',
+    items,
+    symptoms,
+  });
+  const morning = addHours(addDays(start, 1), 8 - TRAINING_HOUR);
+  if (morning >= world.today) return;
+  world.at(morning);
+  const quiet = !hurtToday;
+  services.sessions.report(traineeId, {
+    id: world.newId(),
+    sessionId,
+    at: instant(morning),
+    intensity: quiet ? 0 : 3,
+    place: 'shoulder',
+    side: quiet ? 'whole' : 'left',
+    kind: quiet ? 'none' : 'ache',
+    moment: 'next morning',
+    note: '',
+  });
+}
+
+function signIfOpen({ story, traineeId, ladder }: Life, ago: number, moment: Date, world: World): void {
+  if ((story.unsignedWeeks && ago < story.unsignedWeeks) || moment >= world.today) return;
+  world.at(moment);
+  const judge = () => world.services.readiness.verdict(traineeId, ladder.id);
+  const { gate, rung } = judge();
+  if (gate?.open && rung)
+    world.services.clearances.sign(traineeId, { id: world.newId(), ladderId: ladder.id, rungId: rung.id, initials: 'BC' }, judge);
+}

@@ -1,0 +1,17 @@
+export const PLAN_OF_WEEK = `
+  SELECT p.id, r.id AS revision, r.based_on AS basedOn, r.saved_at AS savedAt, r.document
+  FROM plan p
+  JOIN plan_revision r ON r.id = p.current_revision
+  WHERE p.trainee_id = @traineeId AND p.week_start = @weekStart AND p.studio_id = @studioId`;
+
+export const INSERT_PLAN = `
+  INSERT INTO plan (id, studio_id, trainee_id, week_start, current_revision, session_days)
+  VALUES (@id, @studioId, @traineeId, @weekStart, @revision, @sessionDays)`;
+
+export const POINT_TO_REVISION = `
+  UPDATE plan SET current_revision = @revision, session_days = @sessionDays
+  WHERE id = @id`;
+
+export const INSERT_REVISION = `
+  INSERT INTO plan_revision (id, plan_id, coach_id, based_on, saved_at, document)
+  VALUES (@revision, @id, @coachId, @basedOn, @savedAt, @document)`;

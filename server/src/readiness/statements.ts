@@ -1,0 +1,64 @@
+import { CAPACITY_COLUMNS } from '../checks/statements.ts';
+import { CLEARANCE_COLUMNS } from '../clearances/statements.ts';
+
+/** The same facts for one trainee or for a whole studio; only the scope differs. */
+const SCOPES = {
+  trainee: 'trainee_id = @scope',
+  studio: 'trainee_id IN (SELECT id FROM trainee WHERE studio_id = @scope)',
+} as const;
+export type Scope = keyof typeof SCOPES;
+
+export const currentCapacities = (scope: Scope) => `
+  SELECT trainee_id AS traineeId, ${CAPACITY_COLUMNS}
+  FROM capacity
+  WHERE is_current = 1 AND ${SCOPES[scope]}`;
+
+export const lateChecks = (scope: Scope) => `
+  SELECT trainee_id AS traineeId, measure_id AS measureId, side, taken_at AS takenAt
+  FROM capacity
+  WHERE followed_late = 1 AND ${SCOPES[scope]}`;
+
+export const clearances = (scope: Scope) => `
+  SELECT ${CLEARANCE_COLUMNS}
+  FROM clearance c
+  LEFT JOIN withdrawal w ON w.clearance_id = c.id
+  WHERE c.${SCOPES[scope]}`;
+
+export const recentSessions = (scope: Scope) => `
+  SELECT id, trainee_id AS traineeId, performed_at AS performedAt, clean, effort, minutes, drill_ids AS drillIds
+  FROM session
+  WHERE performed_at >= @since AND ${SCOPES[scope]}`;
+
+export const recentSymptoms = (scope: Scope) => `
+  SELECT trainee_id AS traineeId, session_id AS sessionId, at, intensity, place, side, kind, moment
+  FROM symptom
+  WHERE at >= @since AND ${SCOPES[scope]}`;
+
+export const openStopSigns = (scope: Scope) => `
+  SELECT s.trainee_id AS traineeId, s.stop_reason AS reason
+  FROM symptom s
+  WHERE s.stop_reason IS NOT NULL AND s.${SCOPES[scope]}
+    AND NOT EXISTS (SELECT 1 FROM stop_sign_closure c WHERE c.symptom_id = s.id)`;
+
+export const TRAIL_OF_KEY = `
+  SELECT ${CAPACITY_COLUMNS}
+  FROM capacity
+  WHERE trainee_id = @traineeId AND measure_id = @measureId AND side = @side AND is_current = 0
+  ORDER BY taken_at DESC
+  LIMIT @limit`;
+
+export const KNOWN_DRILLS = `
+  SELECT DISTINCT i.drill_id AS drillId
+  FROM session s
+  JOIN session_item i ON i.session_id = s.id
+  WHERE s.trainee_id = @traineeId`;
+
+export const HAND_LOAD_SINCE = `
+  SELECT coalesce(sum(push_dose + pull_dose), 0) AS dose
+  FROM session
+  WHERE trainee_id = @traineeId AND performed_at >= @since`;
+
+export const LAST_LOADED = `
+  SELECT max(performed_at) AS performedAt
+  FROM session
+  WHERE trainee_id = @traineeId AND push_dose + pull_dose > 0`;

@@ -1,0 +1,150 @@
+import type { PlannerFacts, ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
+import { ladderOf } from '@myokinet/core/ladders';
+import type { Capacity } from '@myokinet/core/measuring';
+import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { type CheckTimes, checkKey, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
+import type { Symptom } from '@myokinet/core/safety';
+import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
+import type { Context } from '../context.ts';
+import { groupRows } from '../database/groupRows.ts';
+import type { SessionStore } from '../sessions/store.ts';
+import type { TraineeStore } from '../trainees/store.ts';
+import * as sql from './statements.ts';
+
+/** Sessions and symptoms older than this never decide a gate. */
+const FACT_DAYS = 28;
+const TRAIL_LENGTH = 3;
+const RAMP_DAYS = 7;
+
+type Of<Row> = Row & { readonly traineeId: string };
+type SessionRow = Of<{ id: string; performedAt: Instant; clean: number; effort: number; minutes: number; drillIds: string }>;
+type SymptomRow = Of<Symptom & { sessionId: string | null }>;
+
+/** A trainee's verdict together with the rows lists are made of. */
+export interface Judged {
+  readonly trainee: TraineeReply;
+  readonly verdict: Verdict;
+  readonly sessions: readonly SessionRow[];
+  readonly symptoms: readonly SymptomRow[];
+  readonly openStopSigns: readonly string[];
+  readonly lastCheckAt: Instant | undefined;
+}
+
+export function readinessStore({ db, who, now }: Context, trainees: TraineeStore, sessions: SessionStore) {
+  const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
+  const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
+  const handLoadSince = db.prepare<{ traineeId: string; since: string }, { dose: number }>(sql.HAND_LOAD_SINCE);
+  const lastLoaded = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.LAST_LOADED);
+
+  const gatherers = { trainee: prepareGatherer('trainee'), studio: prepareGatherer('studio') };
+
+  function prepareGatherer(scope: sql.Scope) {
+    const capacities = db.prepare<{ scope: string }, Of<Capacity>>(sql.currentCapacities(scope));
+    const late = db.prepare<{ scope: string }, Of<{ measureId: string; side: Capacity['side']; takenAt: Instant }>>(sql.lateChecks(scope));
+    const clearances = db.prepare<{ scope: string }, ClearanceRow>(sql.clearances(scope));
+    const recentSessions = db.prepare<{ scope: string; since: string }, SessionRow>(sql.recentSessions(scope));
+    const recentSymptoms = db.prepare<{ scope: string; since: string }, SymptomRow>(sql.recentSymptoms(scope));
+    const stopSigns = db.prepare<{ scope: string }, Of<{ reason: string }>>(sql.openStopSigns(scope));
+    const byTrainee = <Row extends { traineeId: string }>(rows: readonly Row[]) => groupRows(rows, (r) => r.traineeId);
+
+    return (id: string) => {
+      const since = addDays(now(), -FACT_DAYS);
+      return {
+        capacities: byTrainee(capacities.all({ scope: id })),
+        late: byTrainee(late.all({ scope: id })),
+        clearances: byTrainee(clearances.all({ scope: id })),
+        sessions: byTrainee(recentSessions.all({ scope: id, since })),
+        symptoms: byTrainee(recentSymptoms.all({ scope: id, since })),
+        stopSigns: byTrainee(stopSigns.all({ scope: id })),
+      };
+    };
+  }
+
+  function judge(trainee: TraineeReply, ladderId: string, rows: ReturnType<ReturnType<typeof prepareGatherer>>): Judged {
+    const capacities = rows.capacities.get(trainee.id) ?? [];
+    const recent = rows.sessions.get(trainee.id) ?? [];
+    const symptoms = rows.symptoms.get(trainee.id) ?? [];
+    const openStopSigns = (rows.stopSigns.get(trainee.id) ?? []).map((s) => s.reason);
+    const bySession = groupRows(symptoms, (s) => s.sessionId ?? '');
+    const verdict = judgeReadiness({
+      ladder: ladderOf(ladderId),
+      mass: trainee.mass,
+      cautions: trainee.cautionsInForce,
+      capacities,
+      checkDates: checkTimes(capacities, rows.late.get(trainee.id) ?? []),
+      clearances: (rows.clearances.get(trainee.id) ?? []).map(clearanceFact),
+      sessions: recent.map((s): SessionFact => ({
+        id: s.id,
+        performedAt: s.performedAt,
+        clean: s.clean === 1,
+        drillIds: JSON.parse(s.drillIds) as string[],
+        symptoms: bySession.get(s.id) ?? [],
+      })),
+      symptoms,
+      openStopSigns,
+      now: now(),
+    });
+    const lastCheckAt = capacities
+      .map((c) => c.takenAt)
+      .sort()
+      .at(-1);
+    return { trainee, verdict, sessions: recent, symptoms, openStopSigns, lastCheckAt };
+  }
+
+  const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id));
+
+  function plannerFacts(traineeId: string): PlannerFacts {
+    const last = lastLoaded.get({ traineeId })?.performedAt;
+    return {
+      knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
+      lastWeekDose: handLoadSince.get({ traineeId, since: addDays(now(), -RAMP_DAYS) })?.dose ?? 0,
+      ...(last ? { lastLoadedDay: calendarDay(last) } : {}),
+    };
+  }
+
+  return {
+    verdict: (traineeId: string, ladderId: string): Verdict => judgeOne(trainees.find(traineeId), ladderId).verdict,
+
+    /** Every trainee of the studio, judged on the ladder of their target. */
+    all(): readonly Judged[] {
+      const rows = gatherers.studio(who.studioId);
+      return trainees.all().map((trainee) => judge(trainee, trainee.ladderId, rows));
+    },
+
+    reply(traineeId: string): ReadinessReply {
+      const trainee = trainees.find(traineeId);
+      const { verdict } = judgeOne(trainee, trainee.ladderId);
+      const trails = Object.fromEntries(
+        verdict.headrooms.map(({ demand, side }) => [
+          checkKey(demand.measureId, side),
+          trailOfKey.all({ traineeId, measureId: demand.measureId, side, limit: TRAIL_LENGTH }),
+        ]),
+      );
+      const { rung, ...rest } = verdict;
+      return {
+        judgedAt: instant(now()),
+        ladderId: trainee.ladderId,
+        ...rest,
+        ...(rung ? { rungId: rung.id } : {}),
+        trails,
+        stopSigns: sessions.stopSigns(traineeId),
+        planner: plannerFacts(traineeId),
+      };
+    },
+  };
+}
+
+function checkTimes(
+  capacities: readonly Capacity[],
+  late: readonly { measureId: string; side: Capacity['side']; takenAt: Instant }[],
+): ReadonlyMap<string, CheckTimes> {
+  const lateByKey = groupRows(late, (l) => checkKey(l.measureId, l.side));
+  return new Map(
+    capacities.map((c) => {
+      const key = checkKey(c.measureId, c.side);
+      return [key, { latest: c.takenAt, lateAfter: (lateByKey.get(key) ?? []).map((l) => l.takenAt) }];
+    }),
+  );
+}
+
+export type ReadinessStore = ReturnType<typeof readinessStore>;

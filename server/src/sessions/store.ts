@@ -1,0 +1,143 @@
+import type {
+  FaultSeenDto,
+  RecordReply,
+  SessionDto,
+  SessionReply,
+  StopSignClosureDto,
+  StopSignReply,
+  SymptomDto,
+} from '@myokinet/core/contracts';
+import { drillOf } from '@myokinet/core/drills';
+import { Refusal } from '@myokinet/core/errors';
+import { type Instant, instant } from '@myokinet/core/quantities';
+import { cleanness } from '@myokinet/core/readiness';
+import { stopSign, type Symptom } from '@myokinet/core/safety';
+import { loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
+import type { ClearanceStore } from '../clearances/store.ts';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import { groupRows } from '../database/groupRows.ts';
+import type { TraineeStore } from '../trainees/store.ts';
+import * as sql from './statements.ts';
+
+type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & { clean: number; cleanReason: string; push: number; pull: number };
+type ItemRow = Omit<SessionDto['items'][number], 'sets'> & { sessionId: string };
+type SetRow = { id: string; itemId: string; side: SessionDto['items'][number]['sets'][number]['side']; amount: number; faults: string };
+type StopRow = { symptomId: string; reason: string; at: Instant; ground: string | null; closedAt: Instant | null };
+
+/** Newest entries sent to a page at once. */
+const PAGE = { sessions: 40, symptoms: 400 } as const;
+
+export function sessionStore(context: Context, trainees: TraineeStore, clearances: ClearanceStore) {
+  const { db, who, now } = context;
+  const insertSession = db.prepare(sql.INSERT_SESSION);
+  const insertItem = db.prepare(sql.INSERT_ITEM);
+  const insertSet = db.prepare(sql.INSERT_SET);
+  const insertSymptom = db.prepare(sql.INSERT_SYMPTOM);
+  const insertClosure = db.prepare(sql.INSERT_CLOSURE);
+  const sessionsOf = db.prepare<{ traineeId: string; limit: number }, SessionRow>(sql.SESSIONS_OF_TRAINEE);
+  const itemsOf = db.prepare<{ traineeId: string; limit: number }, ItemRow>(sql.ITEMS_OF_TRAINEE);
+  const setsOf = db.prepare<{ traineeId: string; limit: number }, SetRow>(sql.SETS_OF_TRAINEE);
+  const symptomsOf = db.prepare<{ traineeId: string; limit: number }, SymptomDto>(sql.SYMPTOMS_OF_TRAINEE);
+  const stopSignsOf = db.prepare<{ traineeId: string }, StopRow>(sql.STOP_SIGNS_OF_TRAINEE);
+  const ownerOf = db.prepare<{ sessionId: string }, { traineeId: string }>(sql.SESSION_OWNER);
+
+  function stopSigns(traineeId: string): readonly StopSignReply[] {
+    return stopSignsOf
+      .all({ traineeId })
+      .map(({ ground, closedAt, ...sign }) => ({ ...sign, ...(ground && closedAt ? { closure: { ground, closedAt } } : {}) }));
+  }
+
+  /** Writes a symptom; a stop sign withdraws the clearance in hand in the same transaction. */
+  function writeSymptom(traineeId: string, dto: SymptomDto, sessionId: string | null): void {
+    const reason = stopSign(dto as Symptom & SymptomDto);
+    insertSymptom.run({ ...dto, sessionId, traineeId, studioId: who.studioId, coachId: who.coachId, stopReason: reason ?? null });
+    if (reason) clearances.withdrawForStopSign(traineeId, dto, reason);
+  }
+
+  function record(traineeId: string): RecordReply {
+    trainees.find(traineeId);
+    const limit = PAGE.sessions;
+    const items = groupRows(itemsOf.all({ traineeId, limit }), (i) => i.sessionId);
+    const sets = groupRows(setsOf.all({ traineeId, limit }), (s) => s.itemId);
+    const symptoms = symptomsOf.all({ traineeId, limit: PAGE.symptoms });
+    const sessions = sessionsOf.all({ traineeId, limit }).map(({ push, pull, clean, ...row }): SessionReply => ({
+      ...row,
+      clean: clean === 1,
+      load: sessionLoad(row.effort, row.minutes),
+      handLoad: { push, pull },
+      items: (items.get(row.id) ?? []).map(({ sessionId: _, ...item }) => ({
+        ...item,
+        sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, ...set }) => ({
+          ...set,
+          faults: JSON.parse(faults) as FaultSeenDto[],
+        })),
+      })),
+      symptoms: symptoms.filter((s) => s.sessionId === row.id),
+    }));
+    return {
+      sessions,
+      symptoms: symptoms.filter((s) => s.sessionId === null),
+      stopSigns: stopSigns(traineeId),
+      clearances: clearances.list(traineeId),
+    };
+  }
+
+  return {
+    record,
+    stopSigns,
+
+    log(traineeId: string, dto: SessionDto): SessionReply {
+      trainees.find(traineeId);
+      const { clean, reason } = cleanness({
+        effort: dto.effort,
+        symptoms: dto.symptoms as (SymptomDto & Symptom)[],
+        items: dto.items.map((item) => ({ ...item, perSide: drillOf(item.drillId).dose.perSide })),
+      });
+      const handLoad = loggedHandLoad(dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount) })));
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        insertSession.run({
+          id: dto.id,
+          plannedSessionId: dto.plannedSessionId ?? null,
+          performedAt: dto.performedAt,
+          effort: dto.effort,
+          minutes: dto.minutes,
+          note: dto.note,
+          traineeId,
+          studioId: who.studioId,
+          coachId: who.coachId,
+          clean: clean ? 1 : 0,
+          cleanReason: reason,
+          ...handLoad,
+          drillIds: JSON.stringify([...new Set(dto.items.filter((i) => i.sets.length > 0).map((i) => i.drillId))]),
+        });
+        dto.items.forEach(({ sets, ...item }, position) => {
+          insertItem.run({ ...item, sessionId: dto.id, position });
+          sets.forEach((set, at) => insertSet.run({ ...set, itemId: item.id, position: at, faults: JSON.stringify(set.faults) }));
+        });
+        for (const symptom of dto.symptoms) writeSymptom(traineeId, symptom, dto.id);
+      });
+      return { ...dto, clean, cleanReason: reason, load: sessionLoad(dto.effort, dto.minutes), handLoad };
+    },
+
+    report(traineeId: string, dto: SymptomDto): SymptomDto {
+      trainees.find(traineeId);
+      if (dto.sessionId && ownerOf.get({ sessionId: dto.sessionId })?.traineeId !== traineeId) throw new Refusal('session-missing');
+      acceptOnce(context, dto.id, { traineeId, dto }, () => writeSymptom(traineeId, dto, dto.sessionId ?? null));
+      return dto;
+    },
+
+    closeStopSign(traineeId: string, dto: StopSignClosureDto): readonly StopSignReply[] {
+      trainees.find(traineeId);
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        const sign = stopSigns(traineeId).find((s) => s.symptomId === dto.symptomId);
+        if (!sign) throw new Refusal('symptom-missing');
+        if (sign.closure) throw new Refusal('stop-sign-not-open', 'This stop sign was closed before.');
+        insertClosure.run({ ...dto, coachId: who.coachId, closedAt: instant(now()) });
+      });
+      return stopSigns(traineeId);
+    },
+  };
+}
+
+export type SessionStore = ReturnType<typeof sessionStore>;

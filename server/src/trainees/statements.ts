@@ -1,0 +1,34 @@
+export const TRAINEE_COLUMNS = `
+  t.id, r.id AS revision, r.based_on AS basedOn, r.saved_at AS savedAt, r.name, r.birth_year AS birthYear, r.sex,
+  r.stature_cm AS stature, r.mass_kg AS mass, r.dominant_hand AS dominantHand, r.cautions, r.history,
+  r.ladder_id AS ladderId, r.training_days AS trainingDays, r.session_minutes AS sessionMinutes, r.equipment`;
+
+export const ALL_TRAINEES = `
+  SELECT ${TRAINEE_COLUMNS}
+  FROM trainee t
+  JOIN trainee_revision r ON r.id = t.current_revision
+  WHERE t.studio_id = @studioId
+  ORDER BY r.name COLLATE NOCASE, t.id`;
+
+export const ONE_TRAINEE = `
+  SELECT ${TRAINEE_COLUMNS}
+  FROM trainee t
+  JOIN trainee_revision r ON r.id = t.current_revision
+  WHERE t.id = @traineeId AND t.studio_id = @studioId`;
+
+export const INSERT_TRAINEE = `
+  INSERT INTO trainee (id, studio_id, current_revision)
+  VALUES (@id, @studioId, @revision)`;
+
+export const POINT_TO_REVISION = `
+  UPDATE trainee SET current_revision = @revision
+  WHERE id = @id AND studio_id = @studioId`;
+
+export const INSERT_REVISION = `
+  INSERT INTO trainee_revision (
+    id, trainee_id, coach_id, based_on, saved_at, name, birth_year, sex, stature_cm, mass_kg, dominant_hand,
+    cautions, history, ladder_id, training_days, session_minutes, equipment
+  ) VALUES (
+    @revision, @id, @coachId, @basedOn, @savedAt, @name, @birthYear, @sex, @stature, @mass, @dominantHand,
+    @cautions, @history, @ladderId, @trainingDays, @sessionMinutes, @equipment
+  )`;

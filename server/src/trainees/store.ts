@@ -1,0 +1,70 @@
+import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { type Instant, instant } from '@myokinet/core/quantities';
+import { cautionsInForce } from '@myokinet/core/safety';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import { ALL_TRAINEES, INSERT_REVISION, INSERT_TRAINEE, ONE_TRAINEE, POINT_TO_REVISION } from './statements.ts';
+
+type Json = 'cautions' | 'trainingDays' | 'equipment';
+type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Instant };
+
+export function traineeStore(context: Context) {
+  const { db, who, now } = context;
+  const all = db.prepare<{ studioId: string }, TraineeRow>(ALL_TRAINEES);
+  const one = db.prepare<{ traineeId: string; studioId: string }, TraineeRow>(ONE_TRAINEE);
+  const insertTrainee = db.prepare(INSERT_TRAINEE);
+  const pointToRevision = db.prepare(POINT_TO_REVISION);
+  const insertRevision = db.prepare(INSERT_REVISION);
+
+  const reply = (row: TraineeRow): TraineeReply => {
+    const cautions = JSON.parse(row.cautions) as TraineeDto['cautions'];
+    return {
+      ...row,
+      cautions,
+      trainingDays: JSON.parse(row.trainingDays) as TraineeDto['trainingDays'],
+      equipment: JSON.parse(row.equipment) as TraineeDto['equipment'],
+      cautionsInForce: cautionsInForce(cautions, row.birthYear, now()),
+    };
+  };
+
+  const find = (traineeId: string): TraineeReply => {
+    const row = one.get({ traineeId, studioId: who.studioId });
+    if (!row) throw new Refusal('trainee-missing');
+    return reply(row);
+  };
+
+  return {
+    find,
+
+    all: (): readonly TraineeReply[] => all.all({ studioId: who.studioId }).map(reply),
+
+    /** Creates a trainee or adds a revision to one; refuses when somebody saved in between. */
+    save(dto: TraineeDto): TraineeReply {
+      acceptOnce(context, dto.revision, dto, () => {
+        const current = one.get({ traineeId: dto.id, studioId: who.studioId });
+        if ((current?.revision ?? null) !== (dto.basedOn ?? null)) {
+          throw current
+            ? new Refusal('edited-elsewhere', 'Somebody else saved this profile first. Your version is kept on this screen.')
+            : new Refusal('trainee-missing');
+        }
+        const row = {
+          ...dto,
+          basedOn: dto.basedOn ?? null,
+          coachId: who.coachId,
+          studioId: who.studioId,
+          savedAt: instant(now()),
+          cautions: JSON.stringify(dto.cautions),
+          trainingDays: JSON.stringify(dto.trainingDays),
+          equipment: JSON.stringify(dto.equipment),
+        };
+        if (!current) insertTrainee.run(row);
+        insertRevision.run(row);
+        if (current) pointToRevision.run(row);
+      });
+      return find(dto.id);
+    },
+  };
+}
+
+export type TraineeStore = ReturnType<typeof traineeStore>;
