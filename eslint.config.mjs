@@ -1,0 +1,33 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' }],
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      eqeqeq: 'error',
+    },
+  },
+  { files: ['scripts/**/*.mjs', '*.cjs', '*.mjs'], languageOptions: { globals: globals.node } },
+  {
+    // The editor's echo of the layer rule; dependency-cruiser holds the whole tree to it.
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: ['node:*', '@myokinet/*', 'react*', 'fastify*', 'better-sqlite3'] }],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'crypto', 'fetch'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The clock is an argument.' },
+        { object: 'Math', property: 'random', message: 'Randomness is an argument.' },
+      ],
+    },
+  },
+  { files: ['web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended, languageOptions: { globals: globals.browser } },
+);

@@ -1,0 +1,78 @@
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { extname, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { binOf, must, ROOT } from './run.mjs';
+
+const STAMP = join(ROOT, 'dist', '.build-stamp');
+const SOURCES = ['core/src', 'server/src', 'web/src', 'web/public', 'web/index.html', 'web/vite.config.ts', 'package-lock.json', 'scripts/build.mjs'];
+
+export const SERVER = join(ROOT, 'dist', 'server', 'main.js');
+export const SEEDER = join(ROOT, 'dist', 'server', 'demo.js');
+export const PAGES = join(ROOT, 'web', 'dist');
+
+/** Builds server and pages when a source changed since the last build. */
+export async function build() {
+  const wanted = fingerprint();
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted && existsSync(PAGES)) return;
+  process.stdout.write('Building…\n');
+  await Promise.all([buildServer(), must(process.execPath, [binOf('vite'), 'build', 'web', '--logLevel', 'warn'])]);
+  compress(PAGES);
+  writeFileSync(STAMP, wanted);
+}
+
+async function buildServer() {
+  const { build: bundle } = await import('esbuild');
+  const out = join(ROOT, 'dist', 'server');
+  rmSync(out, { recursive: true, force: true });
+  mkdirSync(out, { recursive: true });
+  await bundle({
+    entryPoints: { main: join(ROOT, 'server/src/main.ts'), demo: join(ROOT, 'server/src/demo/main.ts') },
+    outdir: out,
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    sourcemap: true,
+    packages: 'external',
+    alias: coreDoors(),
+    tsconfig: join(ROOT, 'tsconfig.base.json'),
+    logLevel: 'warning',
+  });
+  cpSync(join(ROOT, 'server/src/database/migrations'), join(out, 'migrations'), { recursive: true });
+}
+
+/** Packages stay outside the bundle; core's own doors come in from their source. */
+function coreDoors() {
+  const areas = readdirSync(join(ROOT, 'core/src'), { withFileTypes: true }).filter((entry) => entry.isDirectory());
+  return {
+    '@myokinet/core/errors': join(ROOT, 'core/src/errors.ts'),
+    ...Object.fromEntries(areas.map(({ name }) => [`@myokinet/core/${name}`, join(ROOT, 'core/src', name, 'index.ts')])),
+  };
+}
+
+const SMALLEST_WORTH_COMPRESSING = 1024;
+const COMPRESSED = new Set(['.js', '.css', '.html', '.svg', '.json', '.wasm']);
+
+function compress(folder) {
+  for (const file of filesIn(folder)) {
+    const bytes = readFileSync(file);
+    if (!COMPRESSED.has(extname(file)) || bytes.length < SMALLEST_WORTH_COMPRESSING) continue;
+    writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
+    writeFileSync(`${file}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
+  }
+}
+
+function fingerprint() {
+  const hash = createHash('sha256');
+  for (const source of SOURCES) for (const file of filesIn(join(ROOT, source))) if (!/\.test\.tsx?$/.test(file)) hash.update(file).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+function filesIn(path) {
+  if (!statSync(path).isDirectory()) return [path];
+  return readdirSync(path, { withFileTypes: true }).flatMap((entry) => filesIn(join(path, entry.name)));
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1]).href) await build();

@@ -1,0 +1,15 @@
+import { type ReactNode, useEffect, useRef } from 'react';
+
+/** A modal sheet on the platform's own dialog: focus stays inside, Esc closes. */
+export function Overlay({ label, close, children }: { readonly label: string; readonly close: () => void; readonly children: ReactNode }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const element = dialog.current;
+    if (element && !element.open) element.showModal();
+  }, []);
+  return (
+    <dialog ref={dialog} className="modal modal-top sm:pt-24" aria-label={label} onClose={close} onClick={(event) => event.target === dialog.current && close()}>
+      <div className="modal-box mx-auto w-full max-w-xl rounded border border-base-300 p-0">{children}</div>
+    </dialog>
+  );
+}

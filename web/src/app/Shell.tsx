@@ -1,0 +1,55 @@
+import { Moon, Search, Sun } from 'lucide-react';
+import { useState } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { CommandBox } from './CommandBox.tsx';
+import { SaveState } from './SaveState.tsx';
+import { ShortcutList } from './ShortcutList.tsx';
+import { useShortcuts } from './useShortcuts.ts';
+import { useTheme } from './useTheme.ts';
+
+const PLACES = [
+  { to: '/', label: 'Today' },
+  { to: '/caseload', label: 'Caseload' },
+];
+
+export function Shell() {
+  const [theme, toggleTheme] = useTheme();
+  const [open, setOpen] = useState<'commands' | 'shortcuts' | undefined>();
+  useShortcuts(setOpen);
+  return (
+    <div className="flex min-h-screen flex-col">
+      <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">
+        Skip to the page
+      </a>
+      <header className="no-print flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-base-content px-4 py-1.5 sm:px-6">
+        <span className="font-display text-xl font-bold" aria-label="Myokinet">
+          Myo<span className="mx-px inline-block h-5 w-1 translate-y-0.5 bg-primary" aria-hidden />
+          kinet
+        </span>
+        <nav aria-label="Main" className="flex gap-5">
+          {PLACES.map(({ to, label }) => (
+            <NavLink key={to} to={to} end className={({ isActive }) => `py-1.5 ${isActive ? 'font-semibold shadow-[inset_0_-3px_0_var(--color-primary)]' : ''}`}>
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ms-auto flex items-center gap-3">
+          <button type="button" className="btn btn-sm font-normal" onClick={() => setOpen('commands')}>
+            <Search size={16} aria-hidden /> <span className="hidden sm:inline">Find a trainee or action</span>
+            <span className="sm:hidden">Find</span>
+            <kbd className="kbd kbd-sm hidden sm:inline">/</kbd>
+          </button>
+          <SaveState />
+          <button type="button" className="btn btn-sm btn-ghost btn-square" onClick={toggleTheme} aria-label={theme === 'bench' ? 'Switch to the dark theme' : 'Switch to the light theme'}>
+            {theme === 'bench' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
+          </button>
+        </div>
+      </header>
+      <main id="main" className="flex flex-1 flex-col">
+        <Outlet />
+      </main>
+      {open === 'commands' && <CommandBox close={() => setOpen(undefined)} />}
+      {open === 'shortcuts' && <ShortcutList close={() => setOpen(undefined)} />}
+    </div>
+  );
+}

@@ -1,0 +1,16 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+
+/** Server state. Features add their endpoints; tags say what a write makes stale. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  // `Trainee` is everything known about one trainee; `Lists` what spans the caseload.
+  tagTypes: ['Trainee', 'Lists'],
+  refetchOnReconnect: true,
+  endpoints: () => ({}),
+});
+
+/** Tags of whatever a write about one trainee touches. */
+export function touches(traineeId: string) {
+  return [{ type: 'Trainee' as const, id: traineeId }, 'Lists' as const];
+}

@@ -1,0 +1,20 @@
+import type { ProblemReply } from '@myokinet/core/contracts';
+
+/** What a failed request means to a coach: one sentence, and the fields at fault. */
+export interface Problem {
+  readonly sentence: string;
+  readonly code: string;
+  readonly fields: readonly { readonly field: string; readonly message: string }[];
+}
+
+/** Reads whatever RTK Query rejected with. */
+export function problemFrom(error: unknown): Problem | undefined {
+  if (!error) return undefined;
+  const { status, data } = error as { status?: number | string; data?: Partial<ProblemReply> };
+  if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR')
+    return { code: 'offline', fields: [], sentence: 'The server does not answer. What you typed is kept here; try again when it is back.' };
+  if (data?.code === 'id-reused')
+    return { code: data.code, fields: [], sentence: 'An earlier version of this was saved already. Look it up in the record and correct it there.' };
+  if (data?.code) return { code: data.code, sentence: data.detail ?? data.title ?? 'The server refused this.', fields: data.fields ?? [] };
+  return { code: 'unexpected', fields: [], sentence: 'Something went wrong that the program did not foresee. What you typed is kept here.' };
+}

@@ -1,0 +1,19 @@
+import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { api } from './api.ts';
+import { draftsReducer, keepDrafts, loadDrafts } from './drafts.ts';
+
+const reducer = combineReducers({ [api.reducerPath]: api.reducer, drafts: draftsReducer });
+
+export type RootState = ReturnType<typeof reducer>;
+
+export function createStore(storage: Storage = window.localStorage) {
+  const store = configureStore({
+    reducer,
+    middleware: (defaults) => defaults().concat(api.middleware),
+    preloadedState: { drafts: loadDrafts(storage) },
+  });
+  store.subscribe(() => keepDrafts(storage, store.getState().drafts));
+  return store;
+}
+
+export type AppDispatch = ReturnType<typeof createStore>['dispatch'];

@@ -1,0 +1,26 @@
+import { useEffect } from 'react';
+
+/** Keys that work wherever nothing is being typed. */
+export const SHORTCUTS = [
+  { keys: '/ or Ctrl+K', what: 'Find a trainee or action' },
+  { keys: '?', what: 'Show this list' },
+  { keys: 'Enter', what: 'In a check: on to the next trial' },
+  { keys: '↑ ↓', what: 'In a number: nudge by the instrument’s step' },
+  { keys: 'Ctrl+Z, Ctrl+Shift+Z', what: 'In a plan: undo, redo' },
+  { keys: 'Esc', what: 'Close what is open' },
+] as const;
+
+export function useShortcuts(open: (what: 'commands' | 'shortcuts') => void): void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
+      const wantsCommands = (event.key === 'k' && (event.ctrlKey || event.metaKey)) || (event.key === '/' && !typing);
+      if (wantsCommands) open('commands');
+      else if (event.key === '?' && !typing) open('shortcuts');
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [open]);
+}

@@ -1,0 +1,11 @@
+import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
+import { api } from '../app/api.ts';
+
+const endpoints = api.injectEndpoints({
+  endpoints: (build) => ({
+    caseload: build.query<readonly CaseloadRow[], void>({ query: () => 'caseload', providesTags: ['Lists'] }),
+    today: build.query<readonly TodayItem[], void>({ query: () => 'today', providesTags: ['Lists'] }),
+  }),
+});
+
+export const { useCaseloadQuery, useTodayQuery } = endpoints;

@@ -1,0 +1,33 @@
+import type { CaseloadRow } from '@myokinet/core/contracts';
+import { ladderOf, rungOf } from '@myokinet/core/ladders';
+import { measureOf } from '@myokinet/core/measuring';
+import { dayInWords } from '@myokinet/core/quantities';
+import { parseISO } from 'date-fns';
+
+/** `3 of 9, Packs and side rocks`. */
+export function rungWords({ ladderId, here, lapsed }: CaseloadRow): string {
+  const { rungs } = ladderOf(ladderId);
+  const rung = rungs[here];
+  if (!rung) return 'below the first rung';
+  return `${here + 1} of ${rungs.length}, ${rung.name}${lapsed ? ' (clearance lapsed)' : ''}`;
+}
+
+/** `Left shoulder flexion: 7° short`. */
+export function limiterWords({ limiter }: CaseloadRow): string {
+  if (!limiter) return '';
+  const { name } = measureOf(limiter.measureId);
+  const side = limiter.side === 'whole' ? '' : `, ${limiter.side}`;
+  return `${name}${side}: ${limiter.words}`;
+}
+
+/** `open: ready to sign`, or what keeps it closed. */
+export function gateWords({ gateOpen, unmet, locked, openStopSigns, nextRungId, ladderId }: CaseloadRow): string {
+  if (!nextRungId) return 'top of the ladder';
+  if (gateOpen) return `open: sign “${rungOf(ladderId, nextRungId).name}”`;
+  const why = locked ? ', locked' : openStopSigns > 0 ? ', stop sign' : '';
+  return `${unmet} unmet${why}`;
+}
+
+export function nextWords({ nextSessionOn }: CaseloadRow, now: Date): string {
+  return nextSessionOn ? dayInWords(parseISO(nextSessionOn), now) : 'not planned';
+}

@@ -1,0 +1,129 @@
+import type { CheckReply } from '@myokinet/core/contracts';
+import { type Capacity, MEASURES, measureOf } from '@myokinet/core/measuring';
+import { addDays, dayInWords, daysBetween, formatAmount, formatBand, shortDay } from '@myokinet/core/quantities';
+import { checkKey } from '@myokinet/core/readiness';
+import { referencePercentile, referencesFor } from '@myokinet/core/reference';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Empty } from '../pieces/Empty.tsx';
+import { ProblemNote } from '../pieces/ProblemNote.tsx';
+import { Waiting } from '../pieces/Waiting.tsx';
+import { useChecksQuery } from '../trainee/endpoints.ts';
+import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
+import { OccasionTrials } from './OccasionTrials.tsx';
+import { personOf } from './person.ts';
+
+export function ChecksPage() {
+  const trainee = useCurrentTrainee();
+  const { data, error, isLoading, refetch } = useChecksQuery(trainee.id);
+  if (isLoading) return <Waiting />;
+  const now = new Date();
+  return (
+    <div className="px-4 py-3 sm:px-6">
+      <div className="mb-3 flex items-center justify-between gap-4">
+        <h2>Capacities</h2>
+        <Link className="btn btn-primary btn-sm" to="new">
+          Take a check
+        </Link>
+      </div>
+      <ProblemNote error={error} retry={() => void refetch()} />
+      {data?.length === 0 ? (
+        <Empty title="Nothing checked yet">
+          <p>Three trials a side, and the first figures appear with their error band.</p>
+          <Link className="btn btn-primary mt-3" to="new">
+            Take the first check
+          </Link>
+        </Empty>
+      ) : (
+        data && (
+          <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+            <CapacityTable checks={data} person={personOf(trainee, now)} now={now} />
+            <section aria-label="Occasions">
+              <h2 className="mb-1">Occasions</h2>
+              {data.map((check) => (
+                <Occasion key={check.id} check={check} traineeId={trainee.id} now={now} />
+              ))}
+            </section>
+          </div>
+        )
+      )}
+    </div>
+  );
+}
+
+/** The newest capacity of each check and side, with age and, where one applies, a published comparison. */
+function CapacityTable({ checks, person, now }: { readonly checks: readonly CheckReply[]; readonly person: ReturnType<typeof personOf>; readonly now: Date }) {
+  const latest = new Map<string, Capacity>();
+  for (const c of checks.flatMap((check) => check.capacities)) if (!latest.has(checkKey(c.measureId, c.side))) latest.set(checkKey(c.measureId, c.side), c);
+  const rows = MEASURES.flatMap((m) => (['left', 'right', 'whole'] as const).flatMap((side) => latest.get(checkKey(m.id, side)) ?? []));
+  return (
+    <div className="overflow-x-auto">
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th scope="col">Check</th>
+            <th scope="col">Side</th>
+            <th scope="col">Capacity</th>
+            <th scope="col">Published comparison</th>
+            <th scope="col">Checked, next due</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((c, i) => {
+            const { name, unit, freshDays } = measureOf(c.measureId);
+            const due = addDays(c.takenAt, freshDays);
+            const stale = daysBetween(due, now) > 0;
+            return (
+              <tr key={checkKey(c.measureId, c.side)}>
+                <th scope="row" className="!border-b !border-base-300 text-start !font-normal">
+                  {rows[i - 1]?.measureId === c.measureId ? '' : <span className="font-semibold">{name}</span>}
+                </th>
+                <td>{c.side === 'whole' ? '' : c.side}</td>
+                <td className="whitespace-nowrap" title={c.errorBasis}>
+                  {formatAmount(c.value, unit)} ± {formatBand(c.band, unit)}
+                </td>
+                <td className="text-sm">{comparison(c, person)}</td>
+                <td className={`text-sm ${stale ? 'state-short' : ''}`}>
+                  {shortDay(c.takenAt, now)}; {stale ? `was due ${dayInWords(due, now)}` : `due ${dayInWords(due, now)}`}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** A percentile where a table with a spread describes this person; else its mean; else nothing. */
+function comparison(c: Capacity, person: ReturnType<typeof personOf>): string {
+  const [reference] = referencesFor(c.measureId, person, c.side);
+  if (!reference) return 'no table fits';
+  if (reference.sd === undefined) return `${reference.name}: mean ${formatAmount(reference.mean, reference.unit)}`;
+  const { percentile, comparedWith } = referencePercentile(reference, c.value);
+  return `${ordinal(percentile)} percentile (${comparedWith}; from memory)`;
+}
+
+function ordinal(percentile: number): string {
+  if (percentile < 1) return 'below the 1st';
+  if (percentile > 99) return 'above the 99th';
+  const n = Math.round(percentile);
+  const suffix = n % 100 >= 11 && n % 100 <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
+  return `${n}${suffix}`;
+}
+
+function Occasion({ check, traineeId, now }: { readonly check: CheckReply; readonly traineeId: string; readonly now: Date }) {
+  const [open, setOpen] = useState(false);
+  const names = [...new Set(check.trials.map((t) => measureOf(t.measureId).name))];
+  return (
+    <div className="border-b border-base-300 py-1.5">
+      <button type="button" className="w-full cursor-pointer text-start" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <span className="font-semibold">{dayInWords(check.takenAt, now)}</span>{' '}
+        <span className="aside text-sm">
+          {names.length} {names.length === 1 ? 'check' : 'checks'}, {check.trials.length} trials, by {check.coach}
+        </span>
+      </button>
+      {open && <OccasionTrials check={check} traineeId={traineeId} />}
+    </div>
+  );
+}

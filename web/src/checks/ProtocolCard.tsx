@@ -1,0 +1,48 @@
+import type { TraineeReply } from '@myokinet/core/contracts';
+import { type Measure, WORKING_POSITIONS } from '@myokinet/core/measuring';
+import { originInWords, referencesFor } from '@myokinet/core/reference';
+import { formatAmount } from '@myokinet/core/quantities';
+import type { PoseName } from '@myokinet/core/statics';
+import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
+import { buildOf } from '../trainee/buildOf.ts';
+import { personOf } from './person.ts';
+
+const POSE: Readonly<Record<(typeof WORKING_POSITIONS)[number], PoseName>> = {
+  standing: 'standing',
+  seated: 'seated',
+  supine: 'supine',
+  'hands and knees': 'hands and knees',
+  plank: 'plank',
+  hanging: 'feet-supported hang, half',
+};
+
+/** How the check in focus is taken, in three lines. */
+export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; readonly trainee: TraineeReply }) {
+  const references = referencesFor(measure.id, personOf(trainee, new Date()), 'right');
+  return (
+    <aside className="sheet top-4 hidden self-start p-4 lg:sticky lg:block" aria-label="Protocol">
+      <div className="flex items-center gap-3">
+        <SetUpFigure pose={POSE[measure.position]} build={buildOf(trainee)} size={72} />
+        <div>
+          <h2>{measure.name}</h2>
+          <p className="aside text-sm">{measure.instrument}</p>
+        </div>
+      </div>
+      <ol className="mt-3 list-decimal space-y-1.5 ps-5">
+        {measure.protocol.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ol>
+      <p className="aside mt-3 text-sm">
+        {measure.combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.'} Stays fresh for {measure.freshDays} days. Reads {formatAmount(measure.limits.min, measure.unit)} to{' '}
+        {formatAmount(measure.limits.max, measure.unit)}. Protocol and error: {originInWords(measure.origin)}.
+      </p>
+      {references.length > 0 && (
+        <p className="aside mt-2 text-sm">
+          For comparison: {references.map((r) => `${r.name} ${formatAmount(r.mean, r.unit)}${r.sd ? ` (SD ${formatAmount(r.sd, r.unit)})` : ''}`).join('; ')}.
+        </p>
+      )}
+      <p className="aside mt-2 text-sm">Sharp pain, a pinch, numbness or tingling: stop, note it, step back.</p>
+    </aside>
+  );
+}

@@ -1,0 +1,53 @@
+import { type Capacity, changeBetween, measureOf } from '@myokinet/core/measuring';
+import { formatAmount, formatBand, shortDay } from '@myokinet/core/quantities';
+import { checkKey } from '@myokinet/core/readiness';
+import { originInWords } from '@myokinet/core/reference';
+import { X } from 'lucide-react';
+import { figureWords, type HeadroomRow } from './headroomRows.ts';
+
+/** What stands behind one row: trials, history, freshness, and where the demand comes from. */
+export function RowDetails({ row, trails, now, close }: { readonly row: HeadroomRow; readonly trails: Readonly<Record<string, readonly Capacity[]>>; readonly now: Date; readonly close: () => void }) {
+  const measure = measureOf(row.measureId);
+  const demand = row.sides[0]?.demand;
+  return (
+    <section className="sheet mt-2 p-3" aria-label={`${row.name}: details`}>
+      <div className="flex items-start justify-between">
+        <h3>{row.name}</h3>
+        <button type="button" className="btn btn-ghost btn-xs btn-square" aria-label="Close details" onClick={close}>
+          <X size={16} aria-hidden />
+        </button>
+      </div>
+      {demand && (
+        <p className="aside text-sm">
+          Asked: {row.asked} ({originInWords(demand.origin)}). Fresh for {measure.freshDays} days.
+        </p>
+      )}
+      <ul className="mt-1.5 grid gap-x-6 gap-y-1 sm:grid-cols-2">
+        {row.sides.map((h) => {
+          const [before] = trails[checkKey(row.measureId, h.side)] ?? [];
+          return (
+            <li key={h.side}>
+              <span className="font-semibold">{h.side === 'whole' ? 'Now' : h.side === 'left' ? 'Left' : 'Right'}:</span> {figureWords(h)}
+              {h.capacity && (
+                <span className="aside">
+                  {' '}
+                  on {shortDay(h.capacity.takenAt, now)}, {h.capacity.errorBasis}
+                </span>
+              )}
+              {h.capacity && before && <span className="aside block text-sm">{sinceWords(before, h.capacity, now)}</span>}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function sinceWords(before: Capacity, latest: Capacity, now: Date): string {
+  const { difference, detectable, real } = changeBetween(before, latest);
+  const { unit } = measureOf(latest.measureId);
+  const size = formatAmount(Math.abs(difference), unit);
+  const direction = difference >= 0 ? 'more' : 'less';
+  const judgement = real ? 'a real change' : `inside the error band (${formatBand(detectable, unit)} would be real)`;
+  return `${size} ${direction} than on ${shortDay(before.takenAt, now)}: ${judgement}.`;
+}

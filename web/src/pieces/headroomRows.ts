@@ -1,0 +1,81 @@
+import { demandInWords } from '@myokinet/core/ladders';
+import { type Capacity, measureOf } from '@myokinet/core/measuring';
+import { formatAmount, formatBand } from '@myokinet/core/quantities';
+import { byUrgency, checkKey, type Headroom, type HeadroomState } from '@myokinet/core/readiness';
+
+/** One demand as a row of the chart: its sides, the worse one deciding the words. */
+export interface HeadroomRow {
+  readonly measureId: string;
+  readonly name: string;
+  readonly asked: string;
+  readonly sides: readonly Headroom[];
+  readonly state: HeadroomState;
+  readonly verdict: string;
+  readonly limiter: boolean;
+}
+
+/** Rows of the chart, shortest headroom on top. */
+export function headroomRows(headrooms: readonly Headroom[], limiter: Headroom | undefined): readonly HeadroomRow[] {
+  const sorted = [...headrooms].sort(byUrgency);
+  return [...new Set(sorted.map((h) => h.demand.measureId))].map((measureId) => {
+    const sides = (['left', 'right', 'whole'] as const).flatMap((side) => sorted.filter((h) => h.demand.measureId === measureId && h.side === side));
+    const worst = [...sides].sort(byUrgency)[0];
+    if (!worst) throw new Error(`No headroom for ${measureId}`);
+    const { demand } = worst;
+    return {
+      measureId,
+      name: measureOf(measureId).name,
+      asked: demandInWords(demand) + (demand.basis ? ` (${demand.basis})` : ''),
+      sides,
+      state: worst.state,
+      verdict: verdictWords(worst, sides),
+      limiter: limiter?.demand.measureId === measureId && limiter.state !== 'spare',
+    };
+  });
+}
+
+function verdictWords(worst: Headroom, sides: readonly Headroom[]): string {
+  const alike = sides.every((s) => s.state === worst.state);
+  if (worst.state === 'spare' || worst.side === 'whole') return worst.words;
+  if (alike && worst.state !== 'short') return worst.words;
+  return `${worst.words} on the ${worst.side}`;
+}
+
+/** Error bands shown either side of the mark; further out is clipped with an arrow. */
+export const BANDS_SHOWN = 4;
+
+export interface Mark {
+  readonly key: string;
+  readonly side: Headroom['side'];
+  readonly state: HeadroomState;
+  /** Position in error bands, clipped. */
+  readonly at: number;
+  readonly clipped: boolean;
+  /** Ends of the whisker in error bands, clipped. */
+  readonly whisker: readonly [number, number];
+  /** Earlier checks in today's error bands, newest first. */
+  readonly trail: readonly number[];
+}
+
+/** Where one side of a row is drawn; nothing for an unknown one. */
+export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Capacity[]>>): Mark | undefined {
+  if (h.bands === undefined || !h.capacity || h.state === 'unknown') return undefined;
+  const { demand, capacity } = h;
+  const sign = demand.direction === 'at least' ? 1 : -1;
+  const width = capacity.band > 0 ? capacity.band : measureOf(demand.measureId).limits.step;
+  const clip = (z: number) => Math.max(-BANDS_SHOWN, Math.min(BANDS_SHOWN, z));
+  return {
+    key: checkKey(demand.measureId, h.side),
+    side: h.side,
+    state: h.state,
+    at: clip(h.bands),
+    clipped: Math.abs(h.bands) > BANDS_SHOWN,
+    whisker: [clip(h.bands - 1), clip(h.bands + 1)],
+    trail: (trails[checkKey(demand.measureId, h.side)] ?? []).map((c) => clip((sign * (c.value - demand.value)) / width)),
+  };
+}
+
+/** `160° ± 3°`, or that it was never taken. */
+export function figureWords({ capacity, demand }: Headroom): string {
+  return capacity ? `${formatAmount(capacity.value, demand.unit)} ± ${formatBand(capacity.band, demand.unit)}` : 'never checked';
+}

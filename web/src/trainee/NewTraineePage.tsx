@@ -1,0 +1,25 @@
+import type { TraineeDto } from '@myokinet/core/contracts';
+import { useNavigate } from 'react-router';
+import { useDraft } from '../app/drafts.ts';
+import { blankTrainee } from './blankTrainee.ts';
+import { useAddTraineeMutation } from './endpoints.ts';
+import { TraineeForm } from './TraineeForm.tsx';
+
+export function NewTraineePage() {
+  const navigate = useNavigate();
+  const draft = useDraft('trainee:new', blankTrainee);
+  const [add, { isLoading, error }] = useAddTraineeMutation();
+  const save = async (dto: TraineeDto) => {
+    const result = await add(dto);
+    if (!result.data) return;
+    draft.discard();
+    await navigate(`/trainees/${result.data.id}/checks/new`);
+  };
+  return (
+    <div className="px-4 py-5 sm:px-6">
+      <title>Add a trainee · Myokinet</title>
+      <h1 className="mb-5">Add a trainee</h1>
+      <TraineeForm values={draft.value} onChange={draft.change} save={(dto) => void save(dto)} saveLabel="Save and take a first check" saving={isLoading} error={error} />
+    </div>
+  );
+}

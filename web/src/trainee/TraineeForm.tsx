@@ -1,0 +1,127 @@
+import { inspect, LIMITS, TraineeDto } from '@myokinet/core/contracts';
+import { EQUIPMENT, type Equipment } from '@myokinet/core/drills';
+import { LADDERS } from '@myokinet/core/ladders';
+import { WEEKDAYS } from '@myokinet/core/planning';
+import { CAUTIONS, CHOSEN_CAUTION_IDS } from '@myokinet/core/safety';
+import { useEffect } from 'react';
+import { type FieldErrors, type Resolver, useForm } from 'react-hook-form';
+import { Field, Ticks } from '../pieces/fields.tsx';
+import { ProblemNote } from '../pieces/ProblemNote.tsx';
+import type { TraineeValues } from './blankTrainee.ts';
+
+export interface TraineeFormProps {
+  readonly values: TraineeValues;
+  readonly onChange: (values: TraineeValues) => void;
+  readonly save: (dto: TraineeDto) => void;
+  readonly saveLabel: string;
+  readonly saving: boolean;
+  readonly error: unknown;
+}
+
+/** The contract class judges the form, as it will judge the request. */
+const resolver: Resolver<TraineeValues> = (values) => {
+  const { problems } = inspect(TraineeDto, values, new Date());
+  const errors = Object.fromEntries(problems.map(({ field, limit, message }) => [field.split('/')[1] ?? 'name', { type: limit, message }]));
+  return problems.length === 0 ? { values, errors: {} } : { values: {}, errors: errors as FieldErrors<TraineeValues> };
+};
+
+export function TraineeForm({ values, onChange, save, saveLabel, saving, error }: TraineeFormProps) {
+  const {
+    register,
+    handleSubmit,
+    subscribe,
+    formState: { errors },
+  } = useForm<TraineeValues>({ defaultValues: values, resolver, mode: 'onTouched' });
+  useEffect(() => subscribe({ formState: { values: true }, callback: ({ values: typed }) => onChange(typed) }), [subscribe, onChange]);
+  const number = { setValueAs: (v: unknown) => (v === '' || v === null ? null : Number(v)) };
+  const { stature, mass, minutes } = LIMITS;
+  return (
+    <form onSubmit={(event) => void handleSubmit((valid) => save(valid as TraineeDto))(event)} noValidate className="grid max-w-5xl gap-x-10 gap-y-6 md:grid-cols-2">
+      <fieldset className="grid content-start gap-4 sm:grid-cols-2">
+        <legend className="mb-2 font-display text-lg font-semibold">Who</legend>
+        <Field label="Name" error={errors.name} wide>
+          {(props) => <input className="input w-full" autoComplete="off" {...props} {...register('name')} />}
+        </Field>
+        <Field label="Birth year" error={errors.birthYear}>
+          {(props) => <input className="input w-full" type="number" inputMode="numeric" {...props} {...register('birthYear', number)} />}
+        </Field>
+        <Field label="Sex, for body proportions" error={errors.sex}>
+          {(props) => (
+            <select className="select w-full" {...props} {...register('sex')}>
+              <option value="unstated">not stated (a blend)</option>
+              <option value="female">female</option>
+              <option value="male">male</option>
+            </select>
+          )}
+        </Field>
+        <Field label="Stature" unit="cm" error={errors.stature}>
+          {(props) => <input className="input w-full" type="number" inputMode="decimal" min={stature.min} max={stature.max} {...props} {...register('stature', number)} />}
+        </Field>
+        <Field label="Mass" unit="kg" error={errors.mass}>
+          {(props) => <input className="input w-full" type="number" inputMode="decimal" step="0.1" min={mass.min} max={mass.max} {...props} {...register('mass', number)} />}
+        </Field>
+        <Field label="Dominant hand" error={errors.dominantHand}>
+          {(props) => (
+            <select className="select w-full" {...props} {...register('dominantHand')}>
+              <option value="right">right</option>
+              <option value="left">left</option>
+              <option value="both">both alike</option>
+            </select>
+          )}
+        </Field>
+      </fieldset>
+
+      <fieldset className="grid content-start gap-4 sm:grid-cols-2">
+        <legend className="mb-2 font-display text-lg font-semibold">Target and time</legend>
+        <Field label="Target" error={errors.ladderId} wide>
+          {(props) => (
+            <select className="select w-full" {...props} {...register('ladderId')}>
+              {LADDERS.map(({ id, name, aim }) => (
+                <option key={id} value={id}>
+                  {name}: {aim}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Session length" unit="min" error={errors.sessionMinutes}>
+          {(props) => <input className="input w-full" type="number" inputMode="numeric" min={minutes.min} max={minutes.max} {...props} {...register('sessionMinutes', number)} />}
+        </Field>
+        <Ticks legend="Training days" error={errors.trainingDays} options={WEEKDAYS.map((d) => ({ value: d, label: d.slice(0, 3), full: d }))} register={() => register('trainingDays')} />
+        <Ticks
+          legend="Equipment at hand"
+          error={errors.equipment}
+          options={(Object.entries(EQUIPMENT) as [Equipment, string][]).map(([value, label]) => ({ value, label }))}
+          register={() => register('equipment')}
+        />
+      </fieldset>
+
+      <fieldset className="md:col-span-2">
+        <legend className="mb-2 font-display text-lg font-semibold">Past injuries and cautions</legend>
+        <p className="aside mb-2">Medical questions go to a doctor or physiotherapist first; the app and the coach defer to them.</p>
+        <div className="grid gap-x-8 gap-y-2 sm:grid-cols-2">
+          {CHOSEN_CAUTION_IDS.map((id) => (
+            <label key={id} className="flex cursor-pointer items-start gap-3">
+              <input type="checkbox" className="checkbox checkbox-sm mt-0.5" value={id} {...register('cautions')} />
+              <span>
+                <span className="font-semibold">{CAUTIONS[id].name}.</span> <span className="aside">{CAUTIONS[id].consequence}</span>
+              </span>
+            </label>
+          ))}
+        </div>
+        <div className="mt-4">
+          <Field label="Injuries and notes, in your own words" error={errors.history}>
+            {(props) => <textarea className="textarea w-full" rows={3} {...props} {...register('history')} />}
+          </Field>
+        </div>
+      </fieldset>
+
+      <div className="md:col-span-2">
+        <ProblemNote error={error} />
+        <button type="submit" className="btn btn-primary" disabled={saving}>
+          {saveLabel}
+        </button>
+      </div>
+    </form>
+  );
+}

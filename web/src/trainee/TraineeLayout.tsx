@@ -1,0 +1,61 @@
+import { ladderOf } from '@myokinet/core/ladders';
+import { formatAmount } from '@myokinet/core/quantities';
+import { CAUTIONS } from '@myokinet/core/safety';
+import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { ProblemNote } from '../pieces/ProblemNote.tsx';
+import { Waiting } from '../pieces/Waiting.tsx';
+import { useTraineeQuery } from './endpoints.ts';
+
+const TABS = [
+  { to: '', label: 'Readiness' },
+  { to: 'checks', label: 'Checks' },
+  { to: 'plan', label: 'Plan' },
+  { to: 'record', label: 'Record' },
+  { to: 'profile', label: 'Profile' },
+];
+
+export function TraineeLayout() {
+  const { traineeId = '' } = useParams();
+  const { data: trainee, error, isLoading, refetch } = useTraineeQuery(traineeId);
+  if (isLoading) return <Waiting />;
+  if (!trainee)
+    return (
+      <div className="p-6">
+        <h1>No such trainee</h1>
+        <ProblemNote error={error} retry={() => void refetch()} />
+        <Link className="link" to="/caseload">
+          Back to the caseload
+        </Link>
+      </div>
+    );
+  return (
+    <div className="flex flex-1 flex-col">
+      <title>{`${trainee.name} · Myokinet`}</title>
+      <header className="border-b border-base-300 px-4 pt-2.5 sm:px-6">
+        <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+          <h1>{trainee.name}</h1>
+          <p className="aside">
+            {ladderOf(trainee.ladderId).name} · {formatAmount(trainee.mass, 'kg')} · {(trainee.stature / 100).toFixed(2)} m · {trainee.dominantHand === 'both' ? 'both hands alike' : `${trainee.dominantHand}-handed`}
+          </p>
+          {trainee.cautionsInForce.length > 0 && (
+            <ul className="ms-auto flex flex-wrap gap-2" aria-label="Cautions">
+              {trainee.cautionsInForce.map((id) => (
+                <li key={id} className="border-s-4 border-error bg-error/10 px-2.5 py-1 text-sm">
+                  <span className="font-semibold">{CAUTIONS[id].name}:</span> {CAUTIONS[id].consequence}
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+        <nav aria-label="Trainee" className="mt-1.5 flex gap-5 overflow-x-auto">
+          {TABS.map(({ to, label }) => (
+            <NavLink key={label} to={to} end={to === ''} className={({ isActive }) => `py-1.5 ${isActive ? 'border-b-3 border-base-content font-semibold' : ''}`}>
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+      </header>
+      <Outlet context={trainee} />
+    </div>
+  );
+}

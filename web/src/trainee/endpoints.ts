@@ -1,0 +1,86 @@
+import type {
+  CheckDto,
+  CheckReply,
+  ClearanceDto,
+  ClearanceReply,
+  PlanDto,
+  PlanReply,
+  ReadinessReply,
+  RecordReply,
+  SessionDto,
+  SessionReply,
+  StopSignClosureDto,
+  StopSignReply,
+  SymptomDto,
+  TraineeDto,
+  TraineeReply,
+  TrialCorrectionDto,
+  WithdrawalDto,
+} from '@myokinet/core/contracts';
+import { api, touches } from '../app/api.ts';
+
+/** A write about one trainee. */
+interface About<Dto> {
+  readonly traineeId: string;
+  readonly body: Dto;
+}
+
+const endpoints = api.injectEndpoints({
+  endpoints: (build) => {
+    const about = <Reply>(path: string) => build.query<Reply, string>({ query: (id) => `trainees/${id}${path}`, providesTags: (_r, _e, id) => [{ type: 'Trainee', id }] });
+    const post = <Reply, Dto>(path: string) =>
+      build.mutation<Reply, About<Dto>>({
+        query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/${path}`, method: 'POST', body }),
+        invalidatesTags: (_r, _e, { traineeId }) => touches(traineeId),
+      });
+    return {
+      trainee: about<TraineeReply>(''),
+      readiness: about<ReadinessReply>('/readiness'),
+      checks: about<readonly CheckReply[]>('/checks'),
+      record: about<RecordReply>('/record'),
+      plan: build.query<PlanReply | null, { traineeId: string; weekStart: string }>({
+        queryFn: async ({ traineeId, weekStart }, _api, _options, baseQuery) => {
+          const result = await baseQuery(`trainees/${traineeId}/plans/${weekStart}`);
+          // No plan for a week is an answer, not a failure.
+          if (result.error?.status === 404 && (result.error.data as { code?: string }).code === 'plan-missing') return { data: null };
+          return result.error ? { error: result.error } : { data: result.data as PlanReply };
+        },
+        providesTags: (_r, _e, { traineeId }) => [{ type: 'Trainee', id: traineeId }],
+      }),
+      addTrainee: build.mutation<TraineeReply, TraineeDto>({ query: (body) => ({ url: 'trainees', method: 'POST', body }), invalidatesTags: ['Lists'] }),
+      editTrainee: build.mutation<TraineeReply, TraineeDto>({
+        query: (body) => ({ url: `trainees/${body.id}`, method: 'PUT', body }),
+        invalidatesTags: (_r, _e, { id }) => touches(id),
+      }),
+      savePlan: build.mutation<PlanReply, About<PlanDto>>({
+        query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/plans/${body.weekStart}`, method: 'PUT', body }),
+        invalidatesTags: (_r, _e, { traineeId }) => touches(traineeId),
+      }),
+      recordCheck: post<CheckReply, CheckDto>('checks'),
+      correctTrial: post<CheckReply, TrialCorrectionDto>('trial-corrections'),
+      logSession: post<SessionReply, SessionDto>('sessions'),
+      reportSymptom: post<SymptomDto, SymptomDto>('symptoms'),
+      closeStopSign: post<readonly StopSignReply[], StopSignClosureDto>('stop-sign-closures'),
+      signClearance: post<ClearanceReply, ClearanceDto>('clearances'),
+      withdrawClearance: post<ClearanceReply, WithdrawalDto>('withdrawals'),
+    };
+  },
+});
+
+export const {
+  useTraineeQuery,
+  useReadinessQuery,
+  useChecksQuery,
+  useRecordQuery,
+  usePlanQuery,
+  useAddTraineeMutation,
+  useEditTraineeMutation,
+  useSavePlanMutation,
+  useRecordCheckMutation,
+  useCorrectTrialMutation,
+  useLogSessionMutation,
+  useReportSymptomMutation,
+  useCloseStopSignMutation,
+  useSignClearanceMutation,
+  useWithdrawClearanceMutation,
+} = endpoints;

@@ -1,0 +1,5 @@
+import 'reflect-metadata';
+import { cleanup } from '@testing-library/react';
+import { afterEach } from 'vitest';
+
+afterEach(cleanup);
