@@ -5,11 +5,20 @@ import { pathToFileURL } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { binOf, must, ROOT } from './run.mjs';
 
-const STAMP = join(ROOT, 'dist', '.build-stamp');
-const SOURCES = ['core/src', 'server/src', 'web/src', 'web/public', 'web/index.html', 'web/vite.config.ts', 'package-lock.json', 'scripts/build.mjs'];
+const STAMP = join(ROOT, 'server', 'dist', '.build-stamp');
+const SOURCES = [
+  'core/src',
+  'server/src',
+  'web/src',
+  'web/public',
+  'web/index.html',
+  'web/vite.config.ts',
+  'package-lock.json',
+  'scripts/build.mjs',
+];
 
-export const SERVER = join(ROOT, 'dist', 'server', 'main.js');
-export const SEEDER = join(ROOT, 'dist', 'server', 'demo.js');
+export const SERVER = join(ROOT, 'server', 'dist', 'main.js');
+export const SEEDER = join(ROOT, 'server', 'dist', 'demo.js');
 export const PAGES = join(ROOT, 'web', 'dist');
 
 /** Builds server and pages when a source changed since the last build. */
@@ -24,7 +33,7 @@ export async function build() {
 
 async function buildServer() {
   const { build: bundle } = await import('esbuild');
-  const out = join(ROOT, 'dist', 'server');
+  const out = join(ROOT, 'server', 'dist');
   rmSync(out, { recursive: true, force: true });
   mkdirSync(out, { recursive: true });
   await bundle({
@@ -66,7 +75,8 @@ function compress(folder) {
 
 function fingerprint() {
   const hash = createHash('sha256');
-  for (const source of SOURCES) for (const file of filesIn(join(ROOT, source))) if (!/\.test\.tsx?$/.test(file)) hash.update(file).update(readFileSync(file));
+  for (const source of SOURCES)
+    for (const file of filesIn(join(ROOT, source))) if (!/\.test\.tsx?$/.test(file)) hash.update(file).update(readFileSync(file));
   return hash.digest('hex');
 }
 

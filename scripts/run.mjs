@@ -8,7 +8,11 @@ export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 /** Runs a program to its end; resolves with its exit code. */
 export function run(file, args, { env = {}, quiet = false } = {}) {
   return new Promise((resolve, reject) => {
-    const child = spawn(file, args, { cwd: ROOT, env: { ...process.env, ...env }, stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'] });
+    const child = spawn(file, args, {
+      cwd: ROOT,
+      env: { ...process.env, ...env },
+      stdio: quiet ? ['ignore', 'ignore', 'inherit'] : ['ignore', 'inherit', 'inherit'],
+    });
     child.once('error', reject);
     child.once('exit', (code, signal) => resolve(signal ? 1 : (code ?? 1)));
   });

@@ -51,7 +51,7 @@ export const BAND_CONFIDENCE = 0.95;
  * @throws Refusal `trials-missing`, `trials-mixed-sides`, `trial-out-of-limits`
  * @example
  * capacityFromTrials(measureOf('shoulder-flexion'), [158, 160, 162].map((value) => ({ side: 'left', value })), { takenAt })
- * // value 160, band 2.93 (s = √((4·2.8² + 2·2²)/6) = 2.61, t = 1.943)
+ * // value 160, band 2.87 (s = √((4·2.8² + 2·2²)/6) = 2.56, t = 1.943)
  */
 export function capacityFromTrials(measure: Measure, trials: readonly Trial[], options: CapacityOptions): Capacity {
   const first = trials[0];

@@ -14,6 +14,8 @@ export interface PlanInput {
   /** A Monday. */
   readonly weekStart: CalendarDay;
   readonly trainingDays: readonly Weekday[];
+  /** Days before this one are past and stay empty. */
+  readonly notBefore?: CalendarDay | undefined;
   readonly sessionMinutes: number;
   readonly equipment: readonly Equipment[];
   readonly cautions: readonly CautionId[];
@@ -69,7 +71,9 @@ export function proposePlan(input: PlanInput): PlanProposal {
   const refuse = (refusal: string): PlanProposal => ({ sessions: [], notes: [], leftOut: usefulLeftOut, refusal });
 
   if (input.trainingDays.length === 0) return refuse('No training day is chosen. Choose at least one.');
-  const days = [...input.trainingDays].map((d) => dayOfWeek(input.weekStart, d)).sort();
+  const week = input.trainingDays.map((d) => dayOfWeek(input.weekStart, d)).sort();
+  const days = week.filter((d) => !input.notBefore || d >= input.notBefore);
+  if (days.length === 0) return refuse('The training days of this week are over. Plan the next week, or add a session by hand.');
   const loaded = loadedDays(days, input.loadedDaysPerWeek ?? LOADED_DAYS_PER_WEEK, input.lastLoadedDay);
   const brief = (kind: SessionBrief['kind']): SessionBrief => ({
     kind,

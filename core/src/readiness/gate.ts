@@ -120,8 +120,6 @@ function sideLines(headrooms: readonly Headroom[]): GateLine[] {
     if (!left?.capacity || !right?.capacity || left.stale || right.stale) return [];
     const measure = measureOf(measureId);
     const { difference, allowed, alike } = sideDifference(left.capacity, right.capacity);
-    // "At most" checks are alike when both are small enough: a share of a small figure says nothing.
-    if (measure.better === 'less') return [];
     const sentence = `Sides of ${measure.phrase} differ by ${formatAmount(difference, measure.unit)}; up to ${formatAmount(allowed, measure.unit)} counts as alike.`;
     return [{ kind: 'sides', measureId, met: alike, sentence }];
   });

@@ -58,7 +58,10 @@ export const HAND_LOAD_SINCE = `
   FROM session
   WHERE trainee_id = @traineeId AND performed_at >= @since`;
 
-export const LAST_LOADED = `
-  SELECT max(performed_at) AS performedAt
+/** Newest first: the planner looks back until it meets loaded work. */
+export const LATEST_SESSIONS = `
+  SELECT performed_at AS performedAt, drill_ids AS drillIds
   FROM session
-  WHERE trainee_id = @traineeId AND push_dose + pull_dose > 0`;
+  WHERE trainee_id = @traineeId
+  ORDER BY performed_at DESC
+  LIMIT @limit`;

@@ -1,6 +1,7 @@
 import type { PlannerFacts, ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
 import { ladderOf } from '@myokinet/core/ladders';
 import type { Capacity } from '@myokinet/core/measuring';
+import { isLoadedSession } from '@myokinet/core/planning';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { type CheckTimes, checkKey, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
@@ -15,6 +16,8 @@ import * as sql from './statements.ts';
 const FACT_DAYS = 28;
 const TRAIL_LENGTH = 3;
 const RAMP_DAYS = 7;
+/** More than a week of daily practice, so that the last loaded day is among them when it matters. */
+const SESSIONS_LOOKED_BACK = 14;
 
 type Of<Row> = Row & { readonly traineeId: string };
 type SessionRow = Of<{ id: string; performedAt: Instant; clean: number; effort: number; minutes: number; drillIds: string }>;
@@ -34,7 +37,7 @@ export function readinessStore({ db, who, now }: Context, trainees: TraineeStore
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
   const handLoadSince = db.prepare<{ traineeId: string; since: string }, { dose: number }>(sql.HAND_LOAD_SINCE);
-  const lastLoaded = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.LAST_LOADED);
+  const latestSessions = db.prepare<{ traineeId: string; limit: number }, { performedAt: Instant; drillIds: string }>(sql.LATEST_SESSIONS);
 
   const gatherers = { trainee: prepareGatherer('trainee'), studio: prepareGatherer('studio') };
 
@@ -94,11 +97,11 @@ export function readinessStore({ db, who, now }: Context, trainees: TraineeStore
   const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id));
 
   function plannerFacts(traineeId: string): PlannerFacts {
-    const last = lastLoaded.get({ traineeId })?.performedAt;
+    const loaded = latestSessions.all({ traineeId, limit: SESSIONS_LOOKED_BACK }).find((s) => isLoadedSession(drillsOf(s)));
     return {
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
       lastWeekDose: handLoadSince.get({ traineeId, since: addDays(now(), -RAMP_DAYS) })?.dose ?? 0,
-      ...(last ? { lastLoadedDay: calendarDay(last) } : {}),
+      ...(loaded ? { lastLoadedDay: calendarDay(loaded.performedAt) } : {}),
     };
   }
 
@@ -148,3 +151,7 @@ function checkTimes(
 }
 
 export type ReadinessStore = ReturnType<typeof readinessStore>;
+
+function drillsOf({ drillIds }: { readonly drillIds: string }): readonly { readonly drillId: string }[] {
+  return (JSON.parse(drillIds) as string[]).map((drillId) => ({ drillId }));
+}

@@ -8,7 +8,13 @@ export function Overlay({ label, close, children }: { readonly label: string; re
     if (element && !element.open) element.showModal();
   }, []);
   return (
-    <dialog ref={dialog} className="modal modal-top sm:pt-24" aria-label={label} onClose={close} onClick={(event) => event.target === dialog.current && close()}>
+    <dialog
+      ref={dialog}
+      className="modal modal-top sm:pt-24"
+      aria-label={label}
+      onClose={close}
+      onClick={(event) => event.target === dialog.current && close()}
+    >
       <div className="modal-box mx-auto w-full max-w-xl rounded border border-base-300 p-0">{children}</div>
     </dialog>
   );

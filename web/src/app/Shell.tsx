@@ -23,12 +23,18 @@ export function Shell() {
       </a>
       <header className="no-print flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-base-content px-4 py-1.5 sm:px-6">
         <span className="font-display text-xl font-bold" aria-label="Myokinet">
-          Myo<span className="mx-px inline-block h-5 w-1 translate-y-0.5 bg-primary" aria-hidden />
+          Myo
+          <span className="mx-px inline-block h-5 w-1 translate-y-0.5 bg-primary" aria-hidden />
           kinet
         </span>
         <nav aria-label="Main" className="flex gap-5">
           {PLACES.map(({ to, label }) => (
-            <NavLink key={to} to={to} end className={({ isActive }) => `py-1.5 ${isActive ? 'font-semibold shadow-[inset_0_-3px_0_var(--color-primary)]' : ''}`}>
+            <NavLink
+              key={to}
+              to={to}
+              end
+              className={({ isActive }) => `py-1.5 ${isActive ? 'font-semibold shadow-[inset_0_-3px_0_var(--color-primary)]' : ''}`}
+            >
               {label}
             </NavLink>
           ))}
@@ -40,7 +46,12 @@ export function Shell() {
             <kbd className="kbd kbd-sm hidden sm:inline">/</kbd>
           </button>
           <SaveState />
-          <button type="button" className="btn btn-sm btn-ghost btn-square" onClick={toggleTheme} aria-label={theme === 'bench' ? 'Switch to the dark theme' : 'Switch to the light theme'}>
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost btn-square"
+            onClick={toggleTheme}
+            aria-label={theme === 'bench' ? 'Switch to the dark theme' : 'Switch to the light theme'}
+          >
             {theme === 'bench' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
           </button>
         </div>

@@ -14,7 +14,15 @@ export function problemFrom(error: unknown): Problem | undefined {
   if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR')
     return { code: 'offline', fields: [], sentence: 'The server does not answer. What you typed is kept here; try again when it is back.' };
   if (data?.code === 'id-reused')
-    return { code: data.code, fields: [], sentence: 'An earlier version of this was saved already. Look it up in the record and correct it there.' };
+    return {
+      code: data.code,
+      fields: [],
+      sentence: 'An earlier version of this was saved already. Look it up in the record and correct it there.',
+    };
   if (data?.code) return { code: data.code, sentence: data.detail ?? data.title ?? 'The server refused this.', fields: data.fields ?? [] };
-  return { code: 'unexpected', fields: [], sentence: 'Something went wrong that the program did not foresee. What you typed is kept here.' };
+  return {
+    code: 'unexpected',
+    fields: [],
+    sentence: 'Something went wrong that the program did not foresee. What you typed is kept here.',
+  };
 }

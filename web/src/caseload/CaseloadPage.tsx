@@ -1,7 +1,15 @@
 import type { CaseloadRow } from '@myokinet/core/contracts';
 import { ladderOf } from '@myokinet/core/ladders';
 import { measureOf } from '@myokinet/core/measuring';
-import { createColumnHelper, flexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, type SortingState, useReactTable } from '@tanstack/react-table';
+import {
+  createColumnHelper,
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  type SortingState,
+  useReactTable,
+} from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -41,9 +49,21 @@ const COLUMNS = [
         '–'
       ),
   }),
-  column.accessor((r) => (r.gateOpen ? -1 : r.unmet), { id: 'gate', header: 'Gate', cell: ({ row }) => <span className={row.original.gateOpen ? 'font-semibold state-spare' : ''}>{gateWords(row.original)}</span> }),
-  column.accessor((r) => r.nextSessionOn ?? '9999', { id: 'next', header: 'Next session', cell: ({ row }) => nextWords(row.original, new Date()) }),
-  column.accessor((r) => r.weekLoads.at(-1) ?? 0, { id: 'load', header: 'Load, 4 weeks', cell: ({ row }) => <LoadTrend weekLoads={row.original.weekLoads} /> }),
+  column.accessor((r) => (r.gateOpen ? -1 : r.unmet), {
+    id: 'gate',
+    header: 'Gate',
+    cell: ({ row }) => <span className={row.original.gateOpen ? 'font-semibold state-spare' : ''}>{gateWords(row.original)}</span>,
+  }),
+  column.accessor((r) => r.nextSessionOn ?? '9999', {
+    id: 'next',
+    header: 'Next session',
+    cell: ({ row }) => nextWords(row.original, new Date()),
+  }),
+  column.accessor((r) => r.weekLoads.at(-1) ?? 0, {
+    id: 'load',
+    header: 'Load, 4 weeks',
+    cell: ({ row }) => <LoadTrend weekLoads={row.original.weekLoads} />,
+  }),
 ];
 
 export function CaseloadPage() {
@@ -95,8 +115,16 @@ export function CaseloadPage() {
                   {group.headers.map((header) => {
                     const sorted = header.column.getIsSorted();
                     return (
-                      <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}>
-                        <button type="button" className="inline-flex cursor-pointer items-center gap-1" onClick={header.column.getToggleSortingHandler()}>
+                      <th
+                        key={header.id}
+                        scope="col"
+                        aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                      >
+                        <button
+                          type="button"
+                          className="inline-flex cursor-pointer items-center gap-1"
+                          onClick={header.column.getToggleSortingHandler()}
+                        >
                           {flexRender(header.column.columnDef.header, header.getContext())}
                           {sorted === 'asc' && <ArrowUp size={14} aria-hidden />}
                           {sorted === 'desc' && <ArrowDown size={14} aria-hidden />}

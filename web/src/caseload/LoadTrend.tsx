@@ -11,7 +11,17 @@ export function LoadTrend({ weekLoads }: { readonly weekLoads: readonly number[]
       <svg width={weekLoads.length * (BAR + GAP)} height={HEIGHT} role="img" aria-label={`Load of the last four weeks: ${words}`}>
         {weekLoads.map((load, i) => {
           const height = Math.max(1, (load / most) * HEIGHT);
-          return <rect key={i} x={i * (BAR + GAP)} y={HEIGHT - height} width={BAR} height={height} fill="currentColor" opacity={i === weekLoads.length - 1 ? 0.9 : 0.4} />;
+          return (
+            <rect
+              key={i}
+              x={i * (BAR + GAP)}
+              y={HEIGHT - height}
+              width={BAR}
+              height={height}
+              fill="currentColor"
+              opacity={i === weekLoads.length - 1 ? 0.9 : 0.4}
+            />
+          );
         })}
       </svg>
       <span className="text-sm" aria-hidden>

@@ -52,9 +52,18 @@ export function ChecksPage() {
 }
 
 /** The newest capacity of each check and side, with age and, where one applies, a published comparison. */
-function CapacityTable({ checks, person, now }: { readonly checks: readonly CheckReply[]; readonly person: ReturnType<typeof personOf>; readonly now: Date }) {
+function CapacityTable({
+  checks,
+  person,
+  now,
+}: {
+  readonly checks: readonly CheckReply[];
+  readonly person: ReturnType<typeof personOf>;
+  readonly now: Date;
+}) {
   const latest = new Map<string, Capacity>();
-  for (const c of checks.flatMap((check) => check.capacities)) if (!latest.has(checkKey(c.measureId, c.side))) latest.set(checkKey(c.measureId, c.side), c);
+  for (const c of checks.flatMap((check) => check.capacities))
+    if (!latest.has(checkKey(c.measureId, c.side))) latest.set(checkKey(c.measureId, c.side), c);
   const rows = MEASURES.flatMap((m) => (['left', 'right', 'whole'] as const).flatMap((side) => latest.get(checkKey(m.id, side)) ?? []));
   return (
     <div className="overflow-x-auto">

@@ -49,7 +49,21 @@ export function MeasureRow({ measure, draft, now, focus, type }: MeasureRowProps
   );
 }
 
-function TrialCell({ measure, side, ordinal, draft, type, errorId }: { readonly measure: Measure; readonly side: BodySide; readonly ordinal: number; readonly draft: CheckDraft; readonly type: MeasureRowProps['type']; readonly errorId: string }) {
+function TrialCell({
+  measure,
+  side,
+  ordinal,
+  draft,
+  type,
+  errorId,
+}: {
+  readonly measure: Measure;
+  readonly side: BodySide;
+  readonly ordinal: number;
+  readonly draft: CheckDraft;
+  readonly type: MeasureRowProps['type'];
+  readonly errorId: string;
+}) {
   const key = cellKey(measure.id, side, ordinal);
   const text = draft.cells[key]?.text ?? '';
   const { problem, value } = readCell(measure, text);
@@ -63,7 +77,7 @@ function TrialCell({ measure, side, ordinal, draft, type, errorId }: { readonly 
   };
   return (
     <input
-      data-trial={key}
+      data-figure={key}
       className={`input input-sm w-14 px-1.5 text-center text-base ${problem ? 'input-error' : ''}`}
       inputMode="decimal"
       autoComplete="off"

@@ -28,7 +28,13 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
               {first.side === 'whole' ? '' : `, ${first.side}`}:{' '}
             </span>
             {trials.map((t) => (
-              <TrialFigure key={t.id} trial={t} label={`${name}, ${t.side}, ${formatAmount(t.value, unit)}`} text={formatAmount(t.value, unit)} correct={() => setCorrecting(t.id)} />
+              <TrialFigure
+                key={t.id}
+                trial={t}
+                label={`${name}, ${t.side}, ${formatAmount(t.value, unit)}`}
+                text={formatAmount(t.value, unit)}
+                correct={() => setCorrecting(t.id)}
+              />
             ))}
             {open && <CorrectionForm traineeId={traineeId} trial={open} close={() => setCorrecting(undefined)} />}
           </div>
@@ -38,7 +44,17 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
   );
 }
 
-function TrialFigure({ trial, label, text, correct }: { readonly trial: TrialReply; readonly label: string; readonly text: string; readonly correct: () => void }) {
+function TrialFigure({
+  trial,
+  label,
+  text,
+  correct,
+}: {
+  readonly trial: TrialReply;
+  readonly label: string;
+  readonly text: string;
+  readonly correct: () => void;
+}) {
   if (trial.replacedBy) return <s className="aside me-3">{text}</s>;
   return (
     <span className="me-3 inline-flex items-center" title={trial.reason ? `corrected: ${trial.reason}` : undefined}>
@@ -51,7 +67,15 @@ function TrialFigure({ trial, label, text, correct }: { readonly trial: TrialRep
   );
 }
 
-function CorrectionForm({ traineeId, trial, close }: { readonly traineeId: string; readonly trial: TrialReply; readonly close: () => void }) {
+function CorrectionForm({
+  traineeId,
+  trial,
+  close,
+}: {
+  readonly traineeId: string;
+  readonly trial: TrialReply;
+  readonly close: () => void;
+}) {
   const id = useId();
   const measure = measureOf(trial.measureId);
   const [correctionId] = useState(newId);
@@ -66,16 +90,33 @@ function CorrectionForm({ traineeId, trial, close }: { readonly traineeId: strin
       onSubmit={(event) => {
         event.preventDefault();
         if (!ready) return;
-        void correct({ traineeId, body: { id: correctionId, replaces: trial.id, measureId: trial.measureId, value, reason: reason.trim() } }).then((r) => r.data && close());
+        void correct({
+          traineeId,
+          body: { id: correctionId, replaces: trial.id, measureId: trial.measureId, value, reason: reason.trim() },
+        }).then((r) => r.data && close());
       }}
     >
       <label htmlFor={`${id}-v`}>
         Right figure
-        <input id={`${id}-v`} className="input input-sm block w-20" inputMode="decimal" autoFocus value={text} onChange={(e) => setText(e.target.value)} aria-invalid={problem !== undefined} />
+        <input
+          id={`${id}-v`}
+          className="input input-sm block w-20"
+          inputMode="decimal"
+          autoFocus
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          aria-invalid={problem !== undefined}
+        />
       </label>
       <label htmlFor={`${id}-r`}>
         Why
-        <input id={`${id}-r`} className="input input-sm block w-48" value={reason} onChange={(e) => setReason(e.target.value)} placeholder="mistyped" />
+        <input
+          id={`${id}-r`}
+          className="input input-sm block w-48"
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+          placeholder="mistyped"
+        />
       </label>
       <button type="submit" className="btn btn-sm btn-primary" disabled={!ready || isLoading}>
         Correct

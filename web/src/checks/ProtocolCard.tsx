@@ -34,12 +34,17 @@ export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; 
         ))}
       </ol>
       <p className="aside mt-3 text-sm">
-        {measure.combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.'} Stays fresh for {measure.freshDays} days. Reads {formatAmount(measure.limits.min, measure.unit)} to{' '}
-        {formatAmount(measure.limits.max, measure.unit)}. Protocol and error: {originInWords(measure.origin)}.
+        {measure.combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.'} Stays fresh for {measure.freshDays} days.
+        Reads {formatAmount(measure.limits.min, measure.unit)} to {formatAmount(measure.limits.max, measure.unit)}. Protocol and error:{' '}
+        {originInWords(measure.origin)}.
       </p>
       {references.length > 0 && (
         <p className="aside mt-2 text-sm">
-          For comparison: {references.map((r) => `${r.name} ${formatAmount(r.mean, r.unit)}${r.sd ? ` (SD ${formatAmount(r.sd, r.unit)})` : ''}`).join('; ')}.
+          For comparison:{' '}
+          {references
+            .map((r) => `${r.name} ${formatAmount(r.mean, r.unit)}${r.sd ? ` (SD ${formatAmount(r.sd, r.unit)})` : ''}`)
+            .join('; ')}
+          .
         </p>
       )}
       <p className="aside mt-2 text-sm">Sharp pain, a pinch, numbness or tingling: stop, note it, step back.</p>

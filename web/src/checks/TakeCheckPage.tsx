@@ -1,10 +1,11 @@
 import { ladderOf, measuresDemanded } from '@myokinet/core/ladders';
 import { isMeasure, type Measure, MEASURES, measureOf, WORKING_POSITIONS } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
-import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useDraft } from '../app/drafts.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { newId } from '../app/newId.ts';
+import { moveOnEnter } from '../pieces/moveOnEnter.ts';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { useReadinessQuery, useRecordCheckMutation } from '../trainee/endpoints.ts';
@@ -24,12 +25,14 @@ export function TakeCheckPage() {
   const draft = useDraft<CheckDraft>(`check:${trainee.id}`, blankCheck);
   const [record, { isLoading: saving, error }] = useRecordCheckMutation();
   const [focused, setFocused] = useState<string | undefined>();
-  const form = useRef<HTMLFormElement>(null);
   const now = useMemo(() => instant(new Date()), []);
 
   const scope = (search.get('scope') ?? (search.get('measures') ? undefined : 'gate')) as Scope | undefined;
   const chosen = search.get('measures')?.split(',').filter(isMeasure);
-  const measures = useMemo(() => measuresFor(scope, chosen, trainee.ladderId, readiness.data?.headrooms.map((h) => h.demand.measureId) ?? []), [scope, chosen, trainee.ladderId, readiness.data]);
+  const measures = useMemo(
+    () => measuresFor(scope, chosen, trainee.ladderId, readiness.data?.headrooms.map((h) => h.demand.measureId) ?? []),
+    [scope, chosen, trainee.ladderId, readiness.data],
+  );
   if (readiness.isLoading) return <Waiting />;
 
   const filled = Object.entries(draft.value.cells).filter(([, c]) => c.text.trim() !== '');
@@ -44,21 +47,11 @@ export function TakeCheckPage() {
     await navigate(`/trainees/${trainee.id}`);
   };
 
-  const onKeyDown = (event: KeyboardEvent<HTMLFormElement>) => {
-    if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement) || !event.target.dataset.trial) return;
-    event.preventDefault();
-    const cells = [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-trial]') ?? [])];
-    const next = cells[cells.indexOf(event.target) + (event.shiftKey ? -1 : 1)];
-    if (next) next.focus();
-    else form.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
-  };
-
   const shown = measures.find((m) => m.id === focused) ?? measures[0];
   return (
     <form
-      ref={form}
       noValidate
-      onKeyDown={onKeyDown}
+      onKeyDown={moveOnEnter}
       onSubmit={(event) => {
         event.preventDefault();
         if (filled.length > 0 && wrong === 0) void save();
@@ -70,7 +63,11 @@ export function TakeCheckPage() {
           <h2>Take a check</h2>
           <label className="flex items-center gap-2">
             <span className="aside">Checks for</span>
-            <select className="select select-sm w-44" value={scope ?? 'chosen'} onChange={(e) => setSearch(e.target.value === 'chosen' ? search : { scope: e.target.value }, { replace: true })}>
+            <select
+              className="select select-sm w-44"
+              value={scope ?? 'chosen'}
+              onChange={(e) => setSearch(e.target.value === 'chosen' ? search : { scope: e.target.value }, { replace: true })}
+            >
               {chosen && <option value="chosen">The chosen {chosen.length}</option>}
               {Object.entries(SCOPES).map(([value, label]) => (
                 <option key={value} value={value}>
@@ -80,7 +77,8 @@ export function TakeCheckPage() {
             </select>
           </label>
           <p className="aside text-sm">
-            <kbd className="kbd kbd-sm">Enter</kbd> next trial · <kbd className="kbd kbd-sm">↑</kbd> <kbd className="kbd kbd-sm">↓</kbd> nudge
+            <kbd className="kbd kbd-sm">Enter</kbd> next trial · <kbd className="kbd kbd-sm">↑</kbd> <kbd className="kbd kbd-sm">↓</kbd>{' '}
+            nudge
           </p>
         </div>
         {WORKING_POSITIONS.map((position) => {
@@ -96,7 +94,10 @@ export function TakeCheckPage() {
                   now={now}
                   focus={() => setFocused(measure.id)}
                   type={(key, text) =>
-                    draft.change({ ...draft.value, cells: { ...draft.value.cells, [key]: { trialId: draft.value.cells[key]?.trialId ?? newId(), text } } })
+                    draft.change({
+                      ...draft.value,
+                      cells: { ...draft.value.cells, [key]: { trialId: draft.value.cells[key]?.trialId ?? newId(), text } },
+                    })
                   }
                 />
               ))}
@@ -105,7 +106,13 @@ export function TakeCheckPage() {
         })}
         <label className="mt-4 block">
           <span className="font-semibold">Note</span>
-          <textarea className="textarea mt-1 w-full" rows={2} maxLength={2000} value={draft.value.note} onChange={(e) => draft.change({ ...draft.value, note: e.target.value })} />
+          <textarea
+            className="textarea mt-1 w-full"
+            rows={2}
+            maxLength={2000}
+            value={draft.value.note}
+            onChange={(e) => draft.change({ ...draft.value, note: e.target.value })}
+          />
         </label>
         <ProblemNote error={error} retry={() => void save()} />
         <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-base-300 bg-base-100 py-3">
@@ -113,7 +120,9 @@ export function TakeCheckPage() {
             {saving ? 'Saving…' : 'Save the check'}
           </button>
           <span className="aside" role="status">
-            {wrong > 0 ? `${wrong} ${wrong === 1 ? 'figure needs' : 'figures need'} another look.` : `${filled.length} ${filled.length === 1 ? 'trial' : 'trials'} typed, kept on this device until saved.`}
+            {wrong > 0
+              ? `${wrong} ${wrong === 1 ? 'figure needs' : 'figures need'} another look.`
+              : `${filled.length} ${filled.length === 1 ? 'trial' : 'trials'} typed, kept on this device until saved.`}
           </span>
           {draft.exists && (
             <button type="button" className="btn btn-ghost btn-sm ms-auto" onClick={draft.discard}>
@@ -127,7 +136,12 @@ export function TakeCheckPage() {
   );
 }
 
-function measuresFor(scope: Scope | undefined, chosen: readonly string[] | undefined, ladderId: string, gate: readonly string[]): readonly Measure[] {
+function measuresFor(
+  scope: Scope | undefined,
+  chosen: readonly string[] | undefined,
+  ladderId: string,
+  gate: readonly string[],
+): readonly Measure[] {
   if (scope === undefined) return MEASURES.filter((m) => chosen?.includes(m.id));
   if (scope === 'all') return MEASURES;
   const wanted = scope === 'ladder' ? measuresDemanded(ladderOf(ladderId).rungs) : gate;

@@ -44,7 +44,9 @@ export interface SideReading {
 /** The capacities that the typed figures already give, and what is wrong with the rest. */
 export function readMeasure(draft: CheckDraft, measure: Measure, now: Instant): readonly SideReading[] {
   return measureSides(measure).map((side) => {
-    const cells = Array.from({ length: measure.trials }, (_, i) => readCell(measure, draft.cells[cellKey(measure.id, side, i)]?.text ?? ''));
+    const cells = Array.from({ length: measure.trials }, (_, i) =>
+      readCell(measure, draft.cells[cellKey(measure.id, side, i)]?.text ?? ''),
+    );
     const trials = cells.flatMap(({ value }) => (value === undefined ? [] : [{ side, value }]));
     const problems = cells.flatMap(({ problem }) => (problem ? [problem] : []));
     return { side, problems, ...(trials.length > 0 ? { capacity: capacityFromTrials(measure, trials, { takenAt: now }) } : {}) };

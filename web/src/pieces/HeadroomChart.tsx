@@ -41,7 +41,11 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
         <div className="h-8" />
         <ul>
           {rows.map((row) => (
-            <li key={row.measureId} style={{ height: ROW }} className={`flex flex-col justify-center border-b border-base-300 ps-2 ${row.limiter ? 'border-s-4 border-s-error' : 'border-s-4 border-s-transparent'}`}>
+            <li
+              key={row.measureId}
+              style={{ height: ROW }}
+              className={`flex flex-col justify-center border-b border-base-300 ps-2 ${row.limiter ? 'border-s-4 border-s-error' : 'border-s-4 border-s-transparent'}`}
+            >
               <button
                 type="button"
                 className="cursor-pointer text-start leading-tight hover:underline"
@@ -58,7 +62,11 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
         <Plot rows={rows} trails={trails} />
         <ul aria-hidden>
           {rows.map((row) => (
-            <li key={row.measureId} style={{ height: ROW }} className={`flex items-center gap-2 border-b border-base-300 ps-3 leading-tight ${STATE_CLASS[row.state]}`}>
+            <li
+              key={row.measureId}
+              style={{ height: ROW }}
+              className={`flex items-center gap-2 border-b border-base-300 ps-3 leading-tight ${STATE_CLASS[row.state]}`}
+            >
               <StateMark state={row.state} />
               <span className={row.state === 'short' ? 'font-semibold' : row.state === 'unknown' ? 'italic' : ''}>{row.verdict}</span>
             </li>
@@ -109,7 +117,17 @@ function RowMarks({ row, trails }: { readonly row: HeadroomRow; readonly trails:
   const known = marks.flatMap(({ mark }) => (mark ? [mark] : []));
   return (
     <>
-      {marks.some(({ mark }) => !mark) && <circle cx={x(0)} cy={ROW / 2} r={RADIUS + 1} className="state-unknown fill-base-100" stroke="currentColor" strokeWidth={1.75} strokeDasharray="3 2.5" />}
+      {marks.some(({ mark }) => !mark) && (
+        <circle
+          cx={x(0)}
+          cy={ROW / 2}
+          r={RADIUS + 1}
+          className="state-unknown fill-base-100"
+          stroke="currentColor"
+          strokeWidth={1.75}
+          strokeDasharray="3 2.5"
+        />
+      )}
       {known.map((mark) => (
         <OneMark key={mark.key} mark={mark} y={row.sides.length === 1 ? ROW / 2 : ROW / 2 + (mark.side === 'left' ? -LINE : LINE)} />
       ))}

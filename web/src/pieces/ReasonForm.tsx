@@ -36,7 +36,15 @@ export function ReasonForm({ open, label, confirm, busy, error, submit }: Reason
       <label htmlFor={id} className="block text-sm font-semibold">
         {label}
       </label>
-      <textarea id={id} className="textarea mt-1 w-full" rows={2} maxLength={500} autoFocus value={reason} onChange={(e) => setReason(e.target.value)} />
+      <textarea
+        id={id}
+        className="textarea mt-1 w-full"
+        rows={2}
+        maxLength={500}
+        autoFocus
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+      />
       <div className="mt-1 flex gap-2">
         <button type="submit" className="btn btn-sm btn-primary" disabled={!valid || busy}>
           {confirm}

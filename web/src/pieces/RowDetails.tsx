@@ -6,7 +6,17 @@ import { X } from 'lucide-react';
 import { figureWords, type HeadroomRow } from './headroomRows.ts';
 
 /** What stands behind one row: trials, history, freshness, and where the demand comes from. */
-export function RowDetails({ row, trails, now, close }: { readonly row: HeadroomRow; readonly trails: Readonly<Record<string, readonly Capacity[]>>; readonly now: Date; readonly close: () => void }) {
+export function RowDetails({
+  row,
+  trails,
+  now,
+  close,
+}: {
+  readonly row: HeadroomRow;
+  readonly trails: Readonly<Record<string, readonly Capacity[]>>;
+  readonly now: Date;
+  readonly close: () => void;
+}) {
   const measure = measureOf(row.measureId);
   const demand = row.sides[0]?.demand;
   return (

@@ -25,13 +25,30 @@ export function SetUpFigure({ pose: name, build, size, label }: SetUpFigureProps
   const [low, high] = [Math.min(...points.map((p) => p.y)) - MARGIN, Math.max(...points.map((p) => p.y)) + MARGIN];
   const extent = Math.max(right - left, high - low);
   const view = `${(left + right - extent) / 2} ${-(low + high + extent) / 2} ${extent} ${extent}`;
-  const path = (landmarks: readonly Landmark[]) => landmarks.map((l, i) => `${i === 0 ? 'M' : 'L'}${joints[l].x} ${-joints[l].y}`).join(' ');
+  const path = (landmarks: readonly Landmark[]) =>
+    landmarks.map((l, i) => `${i === 0 ? 'M' : 'L'}${joints[l].x} ${-joints[l].y}`).join(' ');
   const stroke = extent / 26;
   const head = middle(joints.shoulder, joints.crown, 0.68);
   return (
-    <svg viewBox={view} width={size} height={size} fill="none" stroke="currentColor" strokeWidth={stroke} strokeLinecap="round" strokeLinejoin="round" {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
+    <svg
+      viewBox={view}
+      width={size}
+      height={size}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth={stroke}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+    >
       {pose.surfaces.map((surface) => (
-        <path key={surface} d={SURFACES[surface](joints, { left, right })} className="text-secondary" stroke="currentColor" strokeWidth={stroke * 0.8} />
+        <path
+          key={surface}
+          d={SURFACES[surface](joints, { left, right })}
+          className="text-secondary"
+          stroke="currentColor"
+          strokeWidth={stroke * 0.8}
+        />
       ))}
       <path d={path(FAR_ARM)} opacity={0.45} strokeWidth={stroke * 0.8} />
       <path d={path(BODY.slice(0, 5))} />
@@ -53,9 +70,11 @@ const SURFACES: Readonly<Record<Surface, (joints: Joints, frame: Frame) => strin
   floor: (j, { left, right }) => horizontal(left + 0.06, right - 0.06, Math.min(...Object.values(j).map((p) => p.y)) - 0.07),
   'floor under hands': () => '',
   wall: (j) => `M${j.knuckles.x + 0.07} ${-(j.wrist.y + 0.5)}V${-(j.ankle.y - 0.1)}`,
-  bench: (j) => `${horizontal(j.wrist.x - 0.16, j.wrist.x + 0.34, j.wrist.y - 0.06)} M${j.wrist.x + 0.26} ${-(j.wrist.y - 0.06)}V${-(j.toe.y - 0.07)}`,
+  bench: (j) =>
+    `${horizontal(j.wrist.x - 0.16, j.wrist.x + 0.34, j.wrist.y - 0.06)} M${j.wrist.x + 0.26} ${-(j.wrist.y - 0.06)}V${-(j.toe.y - 0.07)}`,
   bar: (j) => `M${j.knuckles.x - 0.02} ${-j.knuckles.y}m-.05 0a.05 .05 0 1 0 .1 0a.05 .05 0 1 0 -.1 0`,
-  step: (j) => `${horizontal(j.ankle.x - 0.14, j.ankle.x + 0.36, j.ankle.y - 0.07)} M${j.ankle.x - 0.14} ${-(j.ankle.y - 0.07)}v.16h.5v-.16`,
+  step: (j) =>
+    `${horizontal(j.ankle.x - 0.14, j.ankle.x + 0.36, j.ankle.y - 0.07)} M${j.ankle.x - 0.14} ${-(j.ankle.y - 0.07)}v.16h.5v-.16`,
   weight: (j) => `M${j.shoulder.x - 0.22} ${-(j.shoulder.y + 0.08)}l.18 -.06`,
 };
 

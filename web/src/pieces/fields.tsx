@@ -10,7 +10,19 @@ interface ControlProps {
 }
 
 /** A labelled control with its unit and, when something is wrong, the sentence right under it. */
-export function Field({ label, unit, error, wide, children }: { readonly label: string; readonly unit?: string; readonly error?: AnyError; readonly wide?: boolean; readonly children: (props: ControlProps) => ReactNode }) {
+export function Field({
+  label,
+  unit,
+  error,
+  wide,
+  children,
+}: {
+  readonly label: string;
+  readonly unit?: string;
+  readonly error?: AnyError;
+  readonly wide?: boolean;
+  readonly children: (props: ControlProps) => ReactNode;
+}) {
   const id = useId();
   return (
     <div className={wide ? 'sm:col-span-2' : ''}>
@@ -28,14 +40,30 @@ export function Field({ label, unit, error, wide, children }: { readonly label: 
 }
 
 /** Several of many, as ticks. */
-export function Ticks({ legend, options, error, register }: { readonly legend: string; readonly options: readonly { readonly value: string; readonly label: string; readonly full?: string }[]; readonly error?: AnyError; readonly register: () => UseFormRegisterReturn }) {
+export function Ticks({
+  legend,
+  options,
+  error,
+  register,
+}: {
+  readonly legend: string;
+  readonly options: readonly { readonly value: string; readonly label: string; readonly full?: string }[];
+  readonly error?: AnyError;
+  readonly register: () => UseFormRegisterReturn;
+}) {
   return (
     <fieldset className="sm:col-span-2">
       <legend className="mb-1 font-semibold">{legend}</legend>
       <div className="flex flex-wrap gap-x-4 gap-y-1.5">
         {options.map(({ value, label, full }) => (
           <label key={value} className="flex cursor-pointer items-center gap-1.5">
-            <input type="checkbox" className="checkbox checkbox-sm" value={value} {...register()} {...(full ? { 'aria-label': full } : {})} />
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              value={value}
+              {...register()}
+              {...(full ? { 'aria-label': full } : {})}
+            />
             {label}
           </label>
         ))}

@@ -18,7 +18,9 @@ export interface HeadroomRow {
 export function headroomRows(headrooms: readonly Headroom[], limiter: Headroom | undefined): readonly HeadroomRow[] {
   const sorted = [...headrooms].sort(byUrgency);
   return [...new Set(sorted.map((h) => h.demand.measureId))].map((measureId) => {
-    const sides = (['left', 'right', 'whole'] as const).flatMap((side) => sorted.filter((h) => h.demand.measureId === measureId && h.side === side));
+    const sides = (['left', 'right', 'whole'] as const).flatMap((side) =>
+      sorted.filter((h) => h.demand.measureId === measureId && h.side === side),
+    );
     const worst = [...sides].sort(byUrgency)[0];
     if (!worst) throw new Error(`No headroom for ${measureId}`);
     const { demand } = worst;

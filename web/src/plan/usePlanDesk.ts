@@ -1,6 +1,6 @@
 import type { PlanDto, PlanReply } from '@myokinet/core/contracts';
 import { useState } from 'react';
-import { useDraft } from '../app/drafts.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { newId } from '../app/newId.ts';
 import { problemFrom } from '../app/problem.ts';
 import { useSavePlanMutation } from '../trainee/endpoints.ts';

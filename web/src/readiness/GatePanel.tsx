@@ -77,7 +77,15 @@ function SignForm({ traineeId, ladderId, rung }: Omit<GatePanelProps, 'gate' | '
         Your initials
       </label>
       <div className="mt-1 flex gap-2">
-        <input id={id} className="input w-20 uppercase" maxLength={4} autoComplete="off" value={initials} onChange={(e) => setInitials(e.target.value)} aria-describedby={`${id}-hint`} />
+        <input
+          id={id}
+          className="input w-20 uppercase"
+          maxLength={4}
+          autoComplete="off"
+          value={initials}
+          onChange={(e) => setInitials(e.target.value)}
+          aria-describedby={`${id}-hint`}
+        />
         <button type="submit" className="btn btn-primary flex-1" disabled={!valid || isLoading}>
           Sign clearance
         </button>

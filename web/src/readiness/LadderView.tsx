@@ -21,7 +21,14 @@ export function LadderView({ ladder, standing, gate, build, now }: LadderViewPro
       <ol reversed className="mt-1.5">
         {rungs.map(({ rung, i }) => (
           <li key={rung.id}>
-            <RungRow rung={rung} standing={standing.rungs[i]} here={i === standing.here} reached={i <= standing.here} build={build} now={now} />
+            <RungRow
+              rung={rung}
+              standing={standing.rungs[i]}
+              here={i === standing.here}
+              reached={i <= standing.here}
+              build={build}
+              now={now}
+            />
             {i === standing.next && i !== standing.here && gate && <GateBar gate={gate} />}
           </li>
         ))}
@@ -32,7 +39,21 @@ export function LadderView({ ladder, standing, gate, build, now }: LadderViewPro
 
 const FIGURE = 40;
 
-function RungRow({ rung, standing, here, reached, build, now }: { readonly rung: Rung; readonly standing: RungStanding | undefined; readonly here: boolean; readonly reached: boolean; readonly build: Build; readonly now: Date }) {
+function RungRow({
+  rung,
+  standing,
+  here,
+  reached,
+  build,
+  now,
+}: {
+  readonly rung: Rung;
+  readonly standing: RungStanding | undefined;
+  readonly here: boolean;
+  readonly reached: boolean;
+  readonly build: Build;
+  readonly now: Date;
+}) {
   return (
     <div className={`flex min-h-12 items-stretch gap-2.5 ${here ? 'bg-primary/10' : ''}`} {...(here ? { 'aria-current': 'step' } : {})}>
       <div aria-hidden className={`relative w-7 flex-none border-x-[3px] ${reached ? 'border-base-content' : 'border-base-300'}`}>
@@ -43,7 +64,13 @@ function RungRow({ rung, standing, here, reached, build, now }: { readonly rung:
       </div>
       <div className="self-center py-1 leading-tight">
         <span className={here ? 'font-semibold' : reached ? '' : 'aside'}>{rung.name}</span>
-        <span className="block text-sm leading-tight">{here ? <span className="font-semibold text-primary">here{standing ? `, ${stateWords(standing, now)}` : ''}</span> : <span className="aside">{standing ? stateWords(standing, now) : ''}</span>}</span>
+        <span className="block text-sm leading-tight">
+          {here ? (
+            <span className="font-semibold text-primary">here{standing ? `, ${stateWords(standing, now)}` : ''}</span>
+          ) : (
+            <span className="aside">{standing ? stateWords(standing, now) : ''}</span>
+          )}
+        </span>
       </div>
     </div>
   );

@@ -51,7 +51,14 @@ export function ReadinessPage() {
       <div className="order-1 flex flex-col gap-3 lg:order-3">
         <StopSigns traineeId={trainee.id} signs={data.stopSigns} now={now} />
         {rung && data.gate ? (
-          <GatePanel key={rung.id} traineeId={trainee.id} ladderId={ladder.id} rung={rung} gate={data.gate} renewal={inHand?.state === 'lapsed'} />
+          <GatePanel
+            key={rung.id}
+            traineeId={trainee.id}
+            ladderId={ladder.id}
+            rung={rung}
+            gate={data.gate}
+            renewal={inHand?.state === 'lapsed'}
+          />
         ) : (
           <p className="sheet p-3.5">The top of this ladder is signed. Choose the next target in the profile.</p>
         )}

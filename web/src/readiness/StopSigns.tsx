@@ -6,7 +6,15 @@ import { newId } from '../app/newId.ts';
 import { useCloseStopSignMutation } from '../trainee/endpoints.ts';
 
 /** Open stop signs, each with the way to close it: on a stated ground, by the coach. */
-export function StopSigns({ traineeId, signs, now }: { readonly traineeId: string; readonly signs: readonly StopSignReply[]; readonly now: Date }) {
+export function StopSigns({
+  traineeId,
+  signs,
+  now,
+}: {
+  readonly traineeId: string;
+  readonly signs: readonly StopSignReply[];
+  readonly now: Date;
+}) {
   const [close, { isLoading, error }] = useCloseStopSignMutation();
   const open = signs.filter((s) => !s.closure);
   if (open.length === 0) return null;
@@ -18,7 +26,9 @@ export function StopSigns({ traineeId, signs, now }: { readonly traineeId: strin
             <OctagonX size={18} className="mt-0.5 flex-none text-error" aria-hidden />
             {sign.reason}
           </p>
-          <p className="aside mt-0.5 text-sm">{shortDay(sign.at, now)}. Every gate stays closed while it is open. If in doubt, a licensed professional decides.</p>
+          <p className="aside mt-0.5 text-sm">
+            {shortDay(sign.at, now)}. Every gate stays closed while it is open. If in doubt, a licensed professional decides.
+          </p>
           <ReasonForm
             open="Close this stop sign…"
             label="On what ground?"

@@ -17,7 +17,8 @@ export function WeekPlan({ traineeId, now }: { readonly traineeId: string; reado
       <h2>This week</h2>
       {next ? (
         <p className="leading-snug">
-          {dayInWords(parseISO(next.day), now)}: {next.items.length} drills, {Math.round(sessionMinutes(next.items))} min. Aims: {aims(next.items.map((i) => i.drillId))}.
+          {dayInWords(parseISO(next.day), now)}: {next.items.length} drills, {Math.round(sessionMinutes(next.items))} min. Aims:{' '}
+          {aims(next.items.map((i) => i.drillId))}.
         </p>
       ) : (
         <p className="leading-snug">{plan ? 'No more sessions this week.' : 'Nothing is planned yet.'}</p>
@@ -34,5 +35,8 @@ const AIMS_SHOWN = 3;
 /** The first drills that are more than warm-up and cool-down. */
 function aims(drillIds: readonly string[]): string {
   const names = drillIds.map(drillOf).filter((d) => !['warm-up', 'wrists and forearms', 'cool-down'].includes(d.phase));
-  return names.slice(0, AIMS_SHOWN).map((d) => d.name.charAt(0).toLowerCase() + d.name.slice(1)).join(' · ');
+  return names
+    .slice(0, AIMS_SHOWN)
+    .map((d) => d.name.charAt(0).toLowerCase() + d.name.slice(1))
+    .join(' · ');
 }

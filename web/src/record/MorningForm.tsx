@@ -7,7 +7,15 @@ import { useReportSymptomMutation } from '../trainee/endpoints.ts';
 import { quietSymptom, SymptomFields, type SymptomValues } from './SymptomFields.tsx';
 
 /** The morning after a session: one tap when all is quiet, a few fields when not. */
-export function MorningForm({ traineeId, sessionId, name }: { readonly traineeId: string; readonly sessionId: string; readonly name: string }) {
+export function MorningForm({
+  traineeId,
+  sessionId,
+  name,
+}: {
+  readonly traineeId: string;
+  readonly sessionId: string;
+  readonly name: string;
+}) {
   const [report, { isLoading, error }] = useReportSymptomMutation();
   const [felt, setFelt] = useState<SymptomValues | undefined>();
   const [id] = useState(newId);
@@ -24,7 +32,7 @@ export function MorningForm({ traineeId, sessionId, name }: { readonly traineeId
             send(felt);
           }}
         >
-          <SymptomFields values={felt} change={setFelt} fixedMoment />
+          <SymptomFields values={felt} change={setFelt} moments={['next morning']} />
           <button type="submit" className="btn btn-sm btn-primary" disabled={isLoading}>
             Record
           </button>
@@ -35,10 +43,21 @@ export function MorningForm({ traineeId, sessionId, name }: { readonly traineeId
         </form>
       ) : (
         <div className="flex gap-2">
-          <button type="button" className="btn btn-sm btn-outline" disabled={isLoading} aria-label={`Nothing felt: ${name}`} onClick={() => send({ ...quietSymptom('next morning') })}>
+          <button
+            type="button"
+            className="btn btn-sm btn-outline"
+            disabled={isLoading}
+            aria-label={`Nothing felt: ${name}`}
+            onClick={() => send({ ...quietSymptom('next morning') })}
+          >
             Nothing felt
           </button>
-          <button type="button" className="btn btn-sm btn-ghost" aria-label={`Something felt: ${name}`} onClick={() => setFelt({ ...quietSymptom('next morning'), intensity: 1, kind: 'ache' })}>
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost"
+            aria-label={`Something felt: ${name}`}
+            onClick={() => setFelt({ ...quietSymptom('next morning'), intensity: 1, kind: 'ache' })}
+          >
             Something…
           </button>
         </div>

@@ -1,5 +1,5 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '@myokinet/core/safety';
+import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, type SymptomKind, type SymptomMoment } from '@myokinet/core/safety';
 import { useId } from 'react';
 
 export interface SymptomValues {
@@ -18,19 +18,53 @@ const TEN = Array.from({ length: 11 }, (_, i) => i);
 const SIDE_WORDS: Readonly<Record<BodySide, string>> = { left: 'left', right: 'right', whole: 'both or middle' };
 
 /** How strong, where, what kind, when. */
-export function SymptomFields({ values, change, fixedMoment = false }: { readonly values: SymptomValues; readonly change: (values: SymptomValues) => void; readonly fixedMoment?: boolean }) {
+export function SymptomFields({
+  values,
+  change,
+  moments,
+}: {
+  readonly values: SymptomValues;
+  readonly change: (values: SymptomValues) => void;
+  /** The moments to choose from; a single one is not asked. */
+  readonly moments: readonly SymptomMoment[];
+}) {
   return (
     <>
-      <Choice label="0–10" options={TEN.map(String)} value={String(values.intensity)} choose={(v) => change({ ...values, intensity: Number(v) })} />
+      <Choice
+        label="0–10"
+        options={TEN.map(String)}
+        value={String(values.intensity)}
+        choose={(v) => change({ ...values, intensity: Number(v) })}
+      />
       <Choice label="Kind" options={SYMPTOM_KINDS} value={values.kind} choose={(kind) => change({ ...values, kind })} />
-      <Choice label="Side" options={['left', 'right', 'whole'] as const} words={SIDE_WORDS} value={values.side} choose={(side) => change({ ...values, side })} />
+      <Choice
+        label="Side"
+        options={['left', 'right', 'whole'] as const}
+        words={SIDE_WORDS}
+        value={values.side}
+        choose={(side) => change({ ...values, side })}
+      />
       <Choice label="Place" options={BODY_PLACES} value={values.place} choose={(place) => change({ ...values, place })} />
-      {!fixedMoment && <Choice label="When" options={SYMPTOM_MOMENTS} value={values.moment} choose={(moment) => change({ ...values, moment })} />}
+      {moments.length > 1 && (
+        <Choice label="When" options={moments} value={values.moment} choose={(moment) => change({ ...values, moment })} />
+      )}
     </>
   );
 }
 
-function Choice<T extends string>({ label, options, words, value, choose }: { readonly label: string; readonly options: readonly T[]; readonly words?: Readonly<Record<T, string>>; readonly value: T; readonly choose: (value: T) => void }) {
+function Choice<T extends string>({
+  label,
+  options,
+  words,
+  value,
+  choose,
+}: {
+  readonly label: string;
+  readonly options: readonly T[];
+  readonly words?: Readonly<Record<T, string>>;
+  readonly value: T;
+  readonly choose: (value: T) => void;
+}) {
   const id = useId();
   return (
     <div>

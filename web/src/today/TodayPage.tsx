@@ -43,7 +43,10 @@ export function TodayPage() {
             </h2>
             <ul>
               {items.map((item) => (
-                <li key={item.traineeId + item.sentence} className="grid items-center gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_1fr_auto]">
+                <li
+                  key={item.traineeId + item.sentence}
+                  className="grid items-center gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_1fr_auto]"
+                >
                   <Link className="font-semibold hover:underline" to={`/trainees/${item.traineeId}`}>
                     {item.name}
                   </Link>

@@ -1,6 +1,6 @@
 import type { TraineeDto } from '@myokinet/core/contracts';
 import { useNavigate } from 'react-router';
-import { useDraft } from '../app/drafts.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { blankTrainee } from './blankTrainee.ts';
 import { useAddTraineeMutation } from './endpoints.ts';
 import { TraineeForm } from './TraineeForm.tsx';
@@ -19,7 +19,14 @@ export function NewTraineePage() {
     <div className="px-4 py-5 sm:px-6">
       <title>Add a trainee · Myokinet</title>
       <h1 className="mb-5">Add a trainee</h1>
-      <TraineeForm values={draft.value} onChange={draft.change} save={(dto) => void save(dto)} saveLabel="Save and take a first check" saving={isLoading} error={error} />
+      <TraineeForm
+        values={draft.value}
+        onChange={draft.change}
+        save={(dto) => void save(dto)}
+        saveLabel="Save and take a first check"
+        saving={isLoading}
+        error={error}
+      />
     </div>
   );
 }

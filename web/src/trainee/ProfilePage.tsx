@@ -1,6 +1,6 @@
 import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
 import { useState } from 'react';
-import { useDraft } from '../app/drafts.ts';
+import { useDraft } from '../app/useDraft.ts';
 import { newId } from '../app/newId.ts';
 import { problemFrom } from '../app/problem.ts';
 import { ConflictNote } from '../pieces/ConflictNote.tsx';

@@ -36,7 +36,11 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
   const number = { setValueAs: (v: unknown) => (v === '' || v === null ? null : Number(v)) };
   const { stature, mass, minutes } = LIMITS;
   return (
-    <form onSubmit={(event) => void handleSubmit((valid) => save(valid as TraineeDto))(event)} noValidate className="grid max-w-5xl gap-x-10 gap-y-6 md:grid-cols-2">
+    <form
+      onSubmit={(event) => void handleSubmit((valid) => save(valid as TraineeDto))(event)}
+      noValidate
+      className="grid max-w-5xl gap-x-10 gap-y-6 md:grid-cols-2"
+    >
       <fieldset className="grid content-start gap-4 sm:grid-cols-2">
         <legend className="mb-2 font-display text-lg font-semibold">Who</legend>
         <Field label="Name" error={errors.name} wide>
@@ -55,10 +59,31 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
           )}
         </Field>
         <Field label="Stature" unit="cm" error={errors.stature}>
-          {(props) => <input className="input w-full" type="number" inputMode="decimal" min={stature.min} max={stature.max} {...props} {...register('stature', number)} />}
+          {(props) => (
+            <input
+              className="input w-full"
+              type="number"
+              inputMode="decimal"
+              min={stature.min}
+              max={stature.max}
+              {...props}
+              {...register('stature', number)}
+            />
+          )}
         </Field>
         <Field label="Mass" unit="kg" error={errors.mass}>
-          {(props) => <input className="input w-full" type="number" inputMode="decimal" step="0.1" min={mass.min} max={mass.max} {...props} {...register('mass', number)} />}
+          {(props) => (
+            <input
+              className="input w-full"
+              type="number"
+              inputMode="decimal"
+              step="0.1"
+              min={mass.min}
+              max={mass.max}
+              {...props}
+              {...register('mass', number)}
+            />
+          )}
         </Field>
         <Field label="Dominant hand" error={errors.dominantHand}>
           {(props) => (
@@ -85,9 +110,24 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
           )}
         </Field>
         <Field label="Session length" unit="min" error={errors.sessionMinutes}>
-          {(props) => <input className="input w-full" type="number" inputMode="numeric" min={minutes.min} max={minutes.max} {...props} {...register('sessionMinutes', number)} />}
+          {(props) => (
+            <input
+              className="input w-full"
+              type="number"
+              inputMode="numeric"
+              min={minutes.min}
+              max={minutes.max}
+              {...props}
+              {...register('sessionMinutes', number)}
+            />
+          )}
         </Field>
-        <Ticks legend="Training days" error={errors.trainingDays} options={WEEKDAYS.map((d) => ({ value: d, label: d.slice(0, 3), full: d }))} register={() => register('trainingDays')} />
+        <Ticks
+          legend="Training days"
+          error={errors.trainingDays}
+          options={WEEKDAYS.map((d) => ({ value: d, label: d.slice(0, 3), full: d }))}
+          register={() => register('trainingDays')}
+        />
         <Ticks
           legend="Equipment at hand"
           error={errors.equipment}

@@ -35,7 +35,8 @@ export function TraineeLayout() {
         <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
           <h1>{trainee.name}</h1>
           <p className="aside">
-            {ladderOf(trainee.ladderId).name} · {formatAmount(trainee.mass, 'kg')} · {(trainee.stature / 100).toFixed(2)} m · {trainee.dominantHand === 'both' ? 'both hands alike' : `${trainee.dominantHand}-handed`}
+            {ladderOf(trainee.ladderId).name} · {formatAmount(trainee.mass, 'kg')} · {(trainee.stature / 100).toFixed(2)} m ·{' '}
+            {trainee.dominantHand === 'both' ? 'both hands alike' : `${trainee.dominantHand}-handed`}
           </p>
           {trainee.cautionsInForce.length > 0 && (
             <ul className="ms-auto flex flex-wrap gap-2" aria-label="Cautions">
@@ -49,7 +50,12 @@ export function TraineeLayout() {
         </div>
         <nav aria-label="Trainee" className="mt-1.5 flex gap-5 overflow-x-auto">
           {TABS.map(({ to, label }) => (
-            <NavLink key={label} to={to} end={to === ''} className={({ isActive }) => `py-1.5 ${isActive ? 'border-b-3 border-base-content font-semibold' : ''}`}>
+            <NavLink
+              key={label}
+              to={to}
+              end={to === ''}
+              className={({ isActive }) => `py-1.5 ${isActive ? 'border-b-3 border-base-content font-semibold' : ''}`}
+            >
               {label}
             </NavLink>
           ))}

@@ -3,7 +3,8 @@ import { LADDERS } from '@myokinet/core/ladders';
 import { newId } from '../app/newId.ts';
 
 /** A form's values: a number field that is empty is not a number yet. */
-export type TraineeValues = Omit<TraineeDto, 'birthYear' | 'stature' | 'mass' | 'sessionMinutes'> & Record<'birthYear' | 'stature' | 'mass' | 'sessionMinutes', number | null>;
+export type TraineeValues = Omit<TraineeDto, 'birthYear' | 'stature' | 'mass' | 'sessionMinutes'> &
+  Record<'birthYear' | 'stature' | 'mass' | 'sessionMinutes', number | null>;
 
 export function blankTrainee(): TraineeValues {
   return {

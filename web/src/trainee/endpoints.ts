@@ -27,7 +27,8 @@ interface About<Dto> {
 
 const endpoints = api.injectEndpoints({
   endpoints: (build) => {
-    const about = <Reply>(path: string) => build.query<Reply, string>({ query: (id) => `trainees/${id}${path}`, providesTags: (_r, _e, id) => [{ type: 'Trainee', id }] });
+    const about = <Reply>(path: string) =>
+      build.query<Reply, string>({ query: (id) => `trainees/${id}${path}`, providesTags: (_r, _e, id) => [{ type: 'Trainee', id }] });
     const post = <Reply, Dto>(path: string) =>
       build.mutation<Reply, About<Dto>>({
         query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/${path}`, method: 'POST', body }),
@@ -47,7 +48,10 @@ const endpoints = api.injectEndpoints({
         },
         providesTags: (_r, _e, { traineeId }) => [{ type: 'Trainee', id: traineeId }],
       }),
-      addTrainee: build.mutation<TraineeReply, TraineeDto>({ query: (body) => ({ url: 'trainees', method: 'POST', body }), invalidatesTags: ['Lists'] }),
+      addTrainee: build.mutation<TraineeReply, TraineeDto>({
+        query: (body) => ({ url: 'trainees', method: 'POST', body }),
+        invalidatesTags: ['Lists'],
+      }),
       editTrainee: build.mutation<TraineeReply, TraineeDto>({
         query: (body) => ({ url: `trainees/${body.id}`, method: 'PUT', body }),
         invalidatesTags: (_r, _e, { id }) => touches(id),

@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import { instant } from '../quantities/index.ts';
+import { capacityFromTrials, changeBetween, measureOf, minimalDetectableChange, sideDifference } from './index.ts';
+
+const takenAt = instant('2026-11-20T10:00:00Z');
+const of = (id: string, side: 'left' | 'right', ...values: number[]) =>
+  capacityFromTrials(measureOf(id), values.map((value) => ({ side, value })), { takenAt });
+
+describe('change between two occasions', () => {
+  it('is MDC95 = 1.96·√2·SEM for equal errors (textbook formula)', () => {
+    const a = of('shoulder-flexion', 'left', 160);
+    expect(a.standardError).toBeCloseTo(2.8, 9);
+    expect(minimalDetectableChange(a, a)).toBeCloseTo(1.96 * Math.SQRT2 * 2.8, 3);
+    // of the order of the published 6–9° for one tester (Kolber & Hanney 2012, from memory)
+    expect(minimalDetectableChange(a, a)).toBeGreaterThan(6);
+    expect(minimalDetectableChange(a, a)).toBeLessThan(9);
+  });
+
+  it('calls four degrees noise and ten a change', () => {
+    const before = of('shoulder-flexion', 'left', 158, 160, 162);
+    expect(changeBetween(before, of('shoulder-flexion', 'left', 162, 164, 166))).toMatchObject({ difference: 4, real: false });
+    expect(changeBetween(before, of('shoulder-flexion', 'left', 168, 170, 172))).toMatchObject({ difference: 10, real: true });
+    expect(changeBetween(before, of('shoulder-flexion', 'left', 148, 150, 152))).toMatchObject({ difference: -10, real: true });
+  });
+
+  it('refuses to compare different checks', () => {
+    expect(() => changeBetween(of('grip', 'left', 30), of('wrist-flexion', 'left', 70))).toThrow(/cannot be compared/);
+  });
+});
+
+describe('left against right', () => {
+  it('allows a tenth of the larger side where that is more than what can be detected', () => {
+    expect(sideDifference(of('shoulder-flexion', 'left', 150, 150, 150), of('shoulder-flexion', 'right', 165, 165, 165))).toMatchObject({
+      difference: 15,
+      allowed: 16.5,
+      alike: true,
+    });
+    expect(sideDifference(of('shoulder-flexion', 'left', 148, 148, 148), of('shoulder-flexion', 'right', 165, 165, 165)).alike).toBe(false);
+  });
+
+  it('allows what can be detected where a tenth would be less', () => {
+    const swing = sideDifference(of('release-swing', 'left', 8), of('release-swing', 'right', 12));
+    expect(swing.allowed).toBeCloseTo(1.96 * Math.SQRT2 * 2, 2);
+    expect(swing.alike).toBe(true);
+  });
+
+  it('gives the weaker side as a share of the stronger, and no share of nothing', () => {
+    expect(sideDifference(of('grip', 'left', 30), of('grip', 'right', 40)).weakerPercent).toBe(75);
+    expect(sideDifference(of('grip', 'left', 0), of('grip', 'right', 0)).weakerPercent).toBe(100);
+  });
+});

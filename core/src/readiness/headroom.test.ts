@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { BodySide } from '../anatomy/index.ts';
+import type { Demand } from '../ladders/index.ts';
+import { type Capacity, measureOf } from '../measuring/index.ts';
+import { addDays, type Amount } from '../quantities/index.ts';
+import { COMMON_PRACTICE } from '../reference/index.ts';
+import { byUrgency, capacityInWords, headroom, limiterOf } from './index.ts';
+
+const now = new Date('2026-11-24T12:00:00Z');
+
+function demand(measureId: string, value: number, more: Partial<Demand> = {}): Demand {
+  const { unit } = measureOf(measureId);
+  return { measureId, side: 'left', value: value as Amount, unit, direction: 'at least', origin: COMMON_PRACTICE, allowOnTheMark: false, ...more };
+}
+
+function capacity(measureId: string, value: number, band: number, { side = 'left' as BodySide, daysAgo = 1 } = {}): Capacity {
+  return {
+    measureId,
+    side,
+    value: value as Amount,
+    band: band as Amount,
+    standardError: (band / 1.6) as Amount,
+    trials: 3,
+    takenAt: addDays(now, -daysAgo),
+    errorBasis: 'test',
+  };
+}
+
+const flexion = (value: number, asked = 165, band = 3) => headroom(capacity('shoulder-flexion', value, band), demand('shoulder-flexion', asked), now);
+
+describe('headroom', () => {
+  it.each<[number, string, string]>([
+    [160, 'short', '5° short'],
+    [162, 'short', '3° short'],
+    [163, 'on the mark', 'inside the error band'],
+    [167, 'on the mark', 'inside the error band'],
+    [168, 'spare', '3° spare'],
+    [180, 'spare', '15° spare'],
+  ])('of %d° ± 3° over 165° is %s', (value, state, words) => {
+    expect(flexion(value)).toMatchObject({ state, words, amount: value - 165, bands: (value - 165) / 3 });
+  });
+
+  it('turns its sign where less is better', () => {
+    const swing = (value: number) =>
+      headroom(capacity('release-swing', value, 2), demand('release-swing', 8, { direction: 'at most' }), now);
+    expect(swing(5)).toMatchObject({ state: 'spare', amount: 3, words: '3° spare' });
+    expect(swing(12)).toMatchObject({ state: 'short', amount: -4, words: '4° short' });
+  });
+
+  it('counts in steps of the instrument where there is no band', () => {
+    expect(headroom(capacity('scapular-push-ups', 12, 0), demand('scapular-push-ups', 10), now)).toMatchObject({ bands: 2, state: 'spare' });
+  });
+
+  it('is unknown when never checked, and says so', () => {
+    expect(headroom(undefined, demand('grip', 30), now)).toEqual({
+      demand: demand('grip', 30),
+      side: 'left',
+      state: 'unknown',
+      stale: false,
+      words: 'never checked',
+    });
+  });
+
+  it.each([
+    ['shoulder-flexion', 28],
+    ['plank-hold', 14],
+    ['hand-load-hang', 14],
+    ['grip', 56],
+  ])('%s is fresh for %d days and unknown from then on, however good it was', (id, days) => {
+    const judged = (daysAgo: number) => headroom(capacity(id, 1000, 1, { daysAgo }), demand(id, 10), now);
+    expect(judged(days)).toMatchObject({ state: 'spare', stale: false });
+    expect(judged(days + 0.01)).toMatchObject({ state: 'unknown', stale: true, words: `last checked ${days} days ago` });
+  });
+
+  it('refuses a capacity of another check or side', () => {
+    expect(() => headroom(capacity('grip', 40, 2), demand('wrist-flexion', 70), now)).toThrow(/cannot be held against/);
+    expect(() => headroom(capacity('grip', 40, 2, { side: 'right' }), demand('grip', 30), now)).toThrow(/grip \(right\)/);
+  });
+
+  it('says points for shares of body weight and keeps both figure and band in a sentence', () => {
+    const load = headroom(
+      capacity('hand-load-hang', 72, 3, { side: 'whole' }),
+      demand('hand-load-hang', 65, { side: 'whole' }),
+      now,
+    );
+    expect(load.words).toBe('7 points spare');
+    expect(capacityInWords(load)).toBe('Hand load tolerated in a hang 72% ± 3%');
+    expect(capacityInWords(flexion(160))).toBe('Left shoulder flexion 160° ± 3°');
+  });
+
+  it('keeps its state when figure, demand and band are measured in other units (seeded)', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 300, noNaN: true }), fc.double({ min: 1, max: 300, noNaN: true }), fc.double({ min: 0.5, max: 20, noNaN: true }), (v, d, b) => {
+        expect(flexion(2 * v, 2 * d, 2 * b).state).toBe(flexion(v, d, b).state);
+      }),
+      { seed: 7 },
+    );
+  });
+});
+
+describe('limiter', () => {
+  const spare = flexion(175);
+  const mark = flexion(165);
+  const short = flexion(160);
+  const shorter = headroom(capacity('plank-hold', 20, 2, { side: 'whole' }), demand('plank-hold', 30, { side: 'whole' }), now);
+  const unknown = headroom(undefined, demand('grip', 30), now);
+
+  it('is the demand with the fewest error bands, whatever its unit', () => {
+    expect(limiterOf([spare, short, mark, shorter])).toBe(shorter);
+    expect(limiterOf([spare, mark, short])).toBe(short);
+  });
+
+  it('is the unknown one when nothing is short: check this next', () => {
+    expect(limiterOf([spare, unknown, mark])).toBe(unknown);
+    expect(limiterOf([unknown, short])).toBe(short);
+  });
+
+  it('is missing only where nothing is demanded', () => {
+    expect(limiterOf([])).toBeUndefined();
+    expect(limiterOf([spare])).toBe(spare);
+  });
+
+  it('does not depend on the order it is given (seeded)', () => {
+    const all = [spare, mark, short, shorter, unknown];
+    fc.assert(
+      fc.property(fc.shuffledSubarray(all, { minLength: all.length }), (shuffled) => {
+        expect([...shuffled].sort(byUrgency)).toEqual([shorter, short, unknown, mark, spare]);
+      }),
+      { seed: 3 },
+    );
+  });
+});

@@ -1,0 +1,30 @@
+import { useCallback, useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { discarded, drafted } from './drafts.ts';
+import type { RootState } from './store.ts';
+
+export interface Draft<T> {
+  readonly value: T;
+  readonly change: (value: T) => void;
+  readonly discard: () => void;
+  /** False while nothing has been typed. */
+  readonly exists: boolean;
+}
+
+/**
+ * A form's draft: its value, a way to change it, and a way to let it go.
+ *
+ * @param key name of the form
+ * @param initial the value before anything is typed; it may hold new ids, so it is made once for each start
+ * @param version of what the form starts from: another version makes another start
+ */
+export function useDraft<T>(key: string, initial: () => T, version = ''): Draft<T> {
+  const dispatch = useDispatch();
+  const stored = useSelector((state: RootState) => state.drafts[key]) as T | undefined;
+  const start = `${key} ${version} ${stored === undefined}`;
+  const [untouched, setUntouched] = useState(() => ({ start, value: initial() }));
+  if (untouched.start !== start) setUntouched({ start, value: initial() });
+  const change = useCallback((value: T) => dispatch(drafted({ key, value })), [dispatch, key]);
+  const discard = useCallback(() => dispatch(discarded(key)), [dispatch, key]);
+  return { value: stored ?? untouched.value, change, discard, exists: stored !== undefined };
+}

@@ -1,0 +1,40 @@
+import type { PlanDto } from '@myokinet/core/contracts';
+import { drillOf } from '@myokinet/core/drills';
+import { plannedHandLoad } from '@myokinet/core/planning';
+import { useState } from 'react';
+import { usePlanRules } from './planRules.ts';
+
+/** What shaped the week: its hand load, the rules that bound, and what had to be left out. */
+export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
+  const { lastWeekDose } = usePlanRules();
+  const [showLeftOut, setShowLeftOut] = useState(false);
+  const { push, pull } = plannedHandLoad(plan.sessions.flatMap((s) => s.items));
+  return (
+    <section aria-label="What shaped this week" className="mt-2 max-w-5xl text-sm">
+      <p>
+        Hands this week: {Math.round(push)} pushing and {Math.round(pull)} pulling, in body-weight seconds (share of body weight × seconds
+        under tension, by the shares set for each drill);{' '}
+        {lastWeekDose > 0 ? `the last 7 days: ${Math.round(lastWeekDose)}` : 'nothing was logged in the last 7 days'}.
+      </p>
+      {plan.notes.map((note) => (
+        <p key={note}>{note}</p>
+      ))}
+      {plan.leftOut.length > 0 && (
+        <>
+          <button type="button" className="link no-print" aria-expanded={showLeftOut} onClick={() => setShowLeftOut(!showLeftOut)}>
+            {showLeftOut ? 'Hide' : 'Show'} the {plan.leftOut.length} useful drills that were left out
+          </button>
+          {showLeftOut && (
+            <ul className="mt-1 list-disc ps-5">
+              {plan.leftOut.map(({ drillId, why }) => (
+                <li key={drillId}>
+                  <span className="font-semibold">{drillOf(drillId).name}:</span> {why}
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,120 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { drillOf } from '@myokinet/core/drills';
+import { GripVertical, X } from 'lucide-react';
+import { useState } from 'react';
+import type { ItemDraft } from './planDraft.ts';
+
+export interface PlannedDrillProps {
+  readonly item: ItemDraft;
+  readonly locked: boolean;
+  readonly change: (change: Partial<ItemDraft>) => void;
+  readonly remove: () => void;
+}
+
+/** One drill of a session: dragged by its handle, its dose typed, its reason always said. */
+export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps) {
+  const drill = drillOf(item.drillId);
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id, disabled: locked });
+  const unit = { reps: 'reps', s: 's', breaths: 'breaths' }[drill.dose.unit];
+  const bounds = (key: 'min' | 'max', value: number): Partial<ItemDraft> =>
+    key === 'min' ? { min: value, max: Math.max(value, item.max) } : { max: value, min: Math.min(value, item.min) };
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition: transition ?? '' }}
+      className={`grid grid-cols-[auto_1fr_auto] items-start gap-x-1 border-t border-base-300 py-1.5 ${isDragging ? 'relative z-10 bg-base-200' : ''}`}
+    >
+      <button
+        type="button"
+        className="btn btn-ghost btn-xs btn-square no-print cursor-grab"
+        aria-label={`Move ${drill.name}`}
+        disabled={locked}
+        {...attributes}
+        {...listeners}
+      >
+        <GripVertical size={16} aria-hidden />
+      </button>
+      <div className="min-w-0">
+        <p className="leading-snug">
+          <span className="font-semibold">{drill.name}</span> <span className="aside text-sm">{drill.phase}</span>
+        </p>
+        <div className="flex flex-wrap items-center gap-1 text-sm">
+          <DoseField label={`Sets of ${drill.name}`} value={item.sets} most={10} locked={locked} set={(sets) => change({ sets })} /> ×
+          <DoseField
+            label={`Least ${unit} of ${drill.name}`}
+            value={item.min}
+            most={600}
+            locked={locked}
+            set={(v) => change(bounds('min', v))}
+          />
+          –
+          <DoseField
+            label={`Most ${unit} of ${drill.name}`}
+            value={item.max}
+            most={600}
+            locked={locked}
+            set={(v) => change(bounds('max', v))}
+          />
+          <span>
+            {unit}
+            {drill.dose.perSide ? ' a side' : ''}, rest
+          </span>
+          <DoseField
+            label={`Rest after ${drill.name}, seconds`}
+            value={item.restSeconds}
+            least={0}
+            most={600}
+            locked={locked}
+            set={(restSeconds) => change({ restSeconds })}
+          />
+          s
+        </div>
+        <p className="aside text-sm leading-snug">{item.why}</p>
+      </div>
+      <button
+        type="button"
+        className="btn btn-ghost btn-xs btn-square no-print"
+        aria-label={`Remove ${drill.name}`}
+        disabled={locked}
+        onClick={remove}
+      >
+        <X size={16} aria-hidden />
+      </button>
+    </li>
+  );
+}
+
+interface DoseFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly least?: number;
+  readonly most: number;
+  readonly locked: boolean;
+  readonly set: (value: number) => void;
+}
+
+/** A small whole number; what is no such number stays in the field, marked, and changes nothing. */
+function DoseField({ label, value, least = 1, most, locked, set }: DoseFieldProps) {
+  const [typed, setTyped] = useState<string | undefined>();
+  const text = typed ?? String(value);
+  const read = (t: string) => (/^\d+$/.test(t) && Number(t) >= least && Number(t) <= most ? Number(t) : undefined);
+  const wrong = read(text) === undefined;
+  return (
+    <input
+      className={`input input-xs w-10 px-1 text-center ${wrong ? 'input-error' : ''}`}
+      inputMode="numeric"
+      aria-label={label}
+      aria-invalid={wrong}
+      title={wrong ? `A whole number from ${least} to ${most}` : undefined}
+      disabled={locked}
+      value={text}
+      onChange={(e) => {
+        setTyped(e.target.value);
+        const next = read(e.target.value);
+        if (next !== undefined && next !== value) set(next);
+      }}
+      onBlur={() => setTyped(undefined)}
+    />
+  );
+}

@@ -1,0 +1,145 @@
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { drillOf } from '@myokinet/core/drills';
+import { isLoadedSession, type PlanFinding, sessionMinutes, WEEKDAYS } from '@myokinet/core/planning';
+import { calendarDay, dayInWords } from '@myokinet/core/quantities';
+import { format, parseISO } from 'date-fns';
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { DrillPicker } from './DrillPicker.tsx';
+import { PlannedDrill } from './PlannedDrill.tsx';
+import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem } from './planDraft.ts';
+import { usePlanRules } from './planRules.ts';
+
+export interface SessionCardProps {
+  readonly session: SessionDraft;
+  readonly weekStart: string;
+  readonly now: Date;
+  readonly logged: boolean;
+  /** Known to the server: only then can it be logged against. */
+  readonly saved: boolean;
+  readonly findings: readonly PlanFinding[];
+  readonly edit: (change: (session: SessionDraft) => SessionDraft) => void;
+  readonly remove: () => void;
+}
+
+/** One session as a stack of drills: time used, rules broken, and every drill open to change. */
+export function SessionCard({ session, weekStart, now, logged, saved, findings, edit, remove }: SessionCardProps) {
+  const { sessionMinutes: given } = usePlanRules();
+  const [picking, setPicking] = useState(false);
+  const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const label = dayInWords(parseISO(session.day), now);
+  const minutes = Math.round(sessionMinutes(session.items));
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) edit((s) => withItemMoved(s, String(active.id), String(over.id)));
+  };
+  return (
+    <section aria-label={`Session, ${label}`} className="sheet break-inside-avoid p-3">
+      <div className="flex flex-wrap items-center gap-2">
+        <h3 className="sr-only print:not-sr-only">{label}</h3>
+        <select
+          className="select select-sm no-print w-auto font-semibold"
+          aria-label={`Day of the session on ${label}`}
+          value={session.day}
+          disabled={logged}
+          onChange={(e) => edit((s) => ({ ...s, day: e.target.value }))}
+        >
+          {WEEKDAYS.map((_, i) => {
+            const day = new Date(parseISO(weekStart).getTime() + (i + 0.5) * 86_400_000);
+            return (
+              <option key={i} value={calendarDay(day)}>
+                {format(day, 'EEE d MMM')}
+              </option>
+            );
+          })}
+        </select>
+        <span className={`text-sm ${minutes > given ? 'state-short font-semibold' : ''}`}>
+          {minutes} of {given} min, {isLoadedSession(session.items) ? 'loaded' : 'unloaded'}
+        </span>
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square no-print ms-auto"
+          aria-label={`Remove the session on ${label}`}
+          onClick={remove}
+          disabled={logged}
+        >
+          <Trash2 size={16} aria-hidden />
+        </button>
+      </div>
+      {findings.length > 0 && (
+        <ul className="mt-2 space-y-1" aria-label="Rules to think about">
+          {findings.map((f) => (
+            <li key={f.sentence} className="border-s-4 border-warning ps-2 text-sm leading-snug">
+              {f.sentence}
+            </li>
+          ))}
+        </ul>
+      )}
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+        accessibility={{ announcements: announcementsFor(session) }}
+      >
+        <SortableContext items={session.items.map((i) => i.id)} strategy={verticalListSortingStrategy}>
+          <ol className="mt-2">
+            {session.items.map((item) => (
+              <PlannedDrill
+                key={item.id}
+                item={item}
+                locked={logged}
+                change={(change) => edit((s) => withItem(s, item.id, change))}
+                remove={() => edit((s) => withoutItem(s, item.id))}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <div className="no-print mt-2 flex flex-wrap items-center gap-2">
+        {!logged && (
+          <button type="button" className="btn btn-sm" onClick={() => setPicking(true)}>
+            <Plus size={16} aria-hidden /> Add a drill
+          </button>
+        )}
+        {logged ? (
+          <span className="state-spare text-sm font-semibold">logged</span>
+        ) : saved ? (
+          <Link className="btn btn-sm btn-outline" to={`../session?planned=${session.id}&week=${weekStart}`} relative="path">
+            Log this session
+          </Link>
+        ) : (
+          <span className="aside text-sm">Save the week to log this session.</span>
+        )}
+      </div>
+      {picking && (
+        <DrillPicker
+          taken={session.items.map((i) => i.drillId)}
+          pick={(drill) => {
+            edit((s) => withDrill(s, drill));
+            setPicking(false);
+          }}
+          close={() => setPicking(false)}
+        />
+      )}
+    </section>
+  );
+}
+
+/** What a screen reader hears while a drill is moved by keys. */
+function announcementsFor({ items }: SessionDraft) {
+  const name = (id: string | number) => {
+    const item = items.find((i) => i.id === id);
+    return item ? drillOf(item.drillId).name : 'the drill';
+  };
+  const place = (id: string | number) => items.findIndex((i) => i.id === id) + 1;
+  return {
+    onDragStart: ({ active }: { active: { id: string | number } }) =>
+      `Picked up ${name(active.id)}, place ${place(active.id)} of ${items.length}.`,
+    onDragOver: ({ active, over }: { active: { id: string | number }; over: { id: string | number } | null }) =>
+      over ? `${name(active.id)} is over place ${place(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }: { active: { id: string | number }; over: { id: string | number } | null }) =>
+      over ? `${name(active.id)} put down at place ${place(over.id)}.` : `${name(active.id)} put back.`,
+    onDragCancel: ({ active }: { active: { id: string | number } }) => `${name(active.id)} put back.`,
+  };
+}

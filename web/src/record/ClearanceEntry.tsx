@@ -1,0 +1,38 @@
+import type { ClearanceReply } from '@myokinet/core/contracts';
+import { rungOf } from '@myokinet/core/ladders';
+import { shortDay } from '@myokinet/core/quantities';
+import { capacityInWords } from '@myokinet/core/readiness';
+import { useState } from 'react';
+
+/** Who signed what, when, on which figures, and what took it back. */
+export function ClearanceEntry({ clearance: c, now }: { readonly clearance: ClearanceReply; readonly now: Date }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <li className="border-b border-base-300 py-1.5">
+      <p>
+        <span className="font-semibold">{rungOf(c.ladderId, c.rungId).name}</span>{' '}
+        <span className="aside text-sm">
+          signed {shortDay(c.signedAt, now)}, {c.initials}
+        </span>
+      </p>
+      {c.withdrawnAt && (
+        <p className="state-short text-sm">
+          Withdrawn {shortDay(c.withdrawnAt, now)}: {c.withdrawnReason}
+        </p>
+      )}
+      <button type="button" className="link aside text-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'Hide the figures' : `The ${c.figures.length} figures it rested on`}
+      </button>
+      {open && (
+        <ul className="text-sm">
+          {c.figures.map((h) => (
+            <li key={h.demand.measureId + h.side}>
+              {capacityInWords(h)}: {h.words}
+              {h.capacity ? `, checked ${shortDay(h.capacity.takenAt, now)}` : ''}.
+            </li>
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,83 @@
+import type { SessionReply } from '@myokinet/core/contracts';
+import { doseInWords, drillOf, FAULTS } from '@myokinet/core/drills';
+import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
+import { symptomInWords } from '@myokinet/core/safety';
+import { useState } from 'react';
+import { MorningForm } from './MorningForm.tsx';
+
+/** One logged session: the verdict at a glance, every set on request, and the morning after. */
+export function SessionEntry({
+  session,
+  traineeId,
+  now,
+}: {
+  readonly session: SessionReply;
+  readonly traineeId: string;
+  readonly now: Date;
+}) {
+  const [open, setOpen] = useState(false);
+  const performed = session.performedAt as Instant;
+  const when = dayInWords(performed, now);
+  const mornings = session.symptoms.filter((s) => s.moment === 'next morning');
+  const others = session.symptoms.filter((s) => s.moment !== 'next morning');
+  const morningCame = calendarDay(performed) < calendarDay(now);
+  return (
+    <li className="border-b border-base-300 py-2">
+      <button
+        type="button"
+        className="grid w-full cursor-pointer gap-x-4 text-start sm:grid-cols-[13rem_1fr]"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <span className="font-semibold">{when}</span>
+        <span>
+          <span className={session.clean ? 'state-spare font-semibold' : 'font-semibold'}>{session.clean ? 'Clean.' : 'Not clean.'}</span>{' '}
+          {session.clean ? '' : session.cleanReason}{' '}
+          <span className="aside text-sm">
+            Effort {session.effort}/10 × {session.minutes} min = load {session.load}
+          </span>
+        </span>
+      </button>
+      {[...others, ...mornings].map((s) => (
+        <p key={s.id} className="text-sm sm:ps-[14rem]">
+          {capital(symptomInWords({ ...s, at: s.at as Instant }))}.{s.note && ` “${s.note}”`}
+        </p>
+      ))}
+      {mornings.length === 0 && morningCame && (
+        <div className="mt-1 flex flex-wrap items-center gap-3 sm:ps-[14rem]">
+          <span className="text-sm">How was the morning after?</span>
+          <MorningForm traineeId={traineeId} sessionId={session.id} name={when} />
+        </div>
+      )}
+      {open && (
+        <div className="mt-1.5 text-sm sm:ps-[14rem]">
+          {session.note && <p className="mb-1 italic">{session.note}</p>}
+          <ul className="space-y-0.5">
+            {session.items.map((item) => (
+              <li key={item.id}>
+                <span className="font-semibold">{drillOf(item.drillId).name}</span>{' '}
+                <span className="aside">
+                  asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, drillOf(item.drillId).dose)}:
+                </span>{' '}
+                {item.sets.length === 0 ? 'not done' : item.sets.map(setWords).join(' · ')}
+              </li>
+            ))}
+          </ul>
+          <p className="aside mt-1">
+            Hands: {Math.round(session.handLoad.push)} pushing, {Math.round(session.handLoad.pull)} pulling, in body-weight seconds (share
+            of body weight × seconds under tension).
+          </p>
+        </div>
+      )}
+    </li>
+  );
+}
+
+function setWords({ side, amount, faults }: SessionReply['items'][number]['sets'][number]): string {
+  const seen = faults.map((f) => `${FAULTS[f.faultId].name}${f.mended ? ', mended' : ', stayed'}`);
+  return `${side === 'whole' ? '' : `${side} `}${amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

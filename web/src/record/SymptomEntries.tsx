@@ -1,0 +1,32 @@
+import type { RecordReply } from '@myokinet/core/contracts';
+import { type Instant, shortDay } from '@myokinet/core/quantities';
+import { symptomInWords } from '@myokinet/core/safety';
+
+/** Stop signs with how they were closed, and what was reported outside a session. */
+export function SymptomEntries({ record: { stopSigns, symptoms }, now }: { readonly record: RecordReply; readonly now: Date }) {
+  const stopped = new Set(stopSigns.map((s) => s.symptomId));
+  const others = symptoms.filter((s) => !stopped.has(s.id));
+  if (stopSigns.length + others.length === 0) return <p className="aside mt-1">Nothing reported.</p>;
+  return (
+    <ul className="mt-1">
+      {stopSigns.map((sign) => (
+        <li key={sign.symptomId} className="border-b border-base-300 py-1.5">
+          <p>
+            <span className="font-semibold">{shortDay(sign.at, now)}</span> {sign.reason}
+          </p>
+          <p className={`text-sm ${sign.closure ? 'aside' : 'state-short font-semibold'}`}>
+            {sign.closure
+              ? `Closed ${shortDay(sign.closure.closedAt, now)}: ${sign.closure.ground}`
+              : 'Open: every gate stays closed. Close it on the Readiness tab.'}
+          </p>
+        </li>
+      ))}
+      {others.map((s) => (
+        <li key={s.id} className="border-b border-base-300 py-1.5">
+          <span className="font-semibold">{shortDay(s.at as Instant, now)}</span> {symptomInWords({ ...s, at: s.at as Instant })}
+          {s.note && ` “${s.note}”`}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,131 @@
+import type { BodySide } from '@myokinet/core/anatomy';
+import type { PlanDto, SessionDto } from '@myokinet/core/contracts';
+import { drillOf, type FaultId } from '@myokinet/core/drills';
+import { sessionMinutes } from '@myokinet/core/planning';
+import { type Cleanness, cleanness } from '@myokinet/core/readiness';
+import { instant } from '@myokinet/core/quantities';
+import { stopSign } from '@myokinet/core/safety';
+import { format } from 'date-fns';
+import { newId } from '../app/newId.ts';
+import type { SymptomValues } from '../record/SymptomFields.tsx';
+
+/** A session while it is being logged: texts as typed, so that nothing typed is ever lost. */
+export interface SessionLog {
+  readonly id: string;
+  readonly plannedSessionId: string | null;
+  /** Local date and time as the browser's own field has it. */
+  readonly performedAt: string;
+  readonly effort: string;
+  readonly minutes: string;
+  readonly note: string;
+  readonly items: readonly ItemLog[];
+  readonly symptoms: readonly (SymptomValues & { readonly id: string })[];
+}
+
+export interface ItemLog {
+  readonly id: string;
+  readonly drillId: string;
+  readonly plannedSets: number;
+  readonly min: number;
+  readonly max: number;
+  readonly sets: readonly SetLog[];
+}
+
+export interface SetLog {
+  readonly id: string;
+  readonly side: BodySide;
+  readonly text: string;
+  readonly faults: readonly { readonly faultId: FaultId; readonly mended: boolean }[];
+}
+
+type PlannedSession = PlanDto['sessions'][number];
+
+const USUAL_HOUR = 'T17:00';
+
+/** A log ready to be filled: every planned set open, nothing taken for done. */
+export function logFor(planned: PlannedSession | undefined, now: Date): SessionLog {
+  const today = format(now, 'yyyy-MM-dd');
+  const past = planned !== undefined && planned.day < today;
+  return {
+    id: newId(),
+    plannedSessionId: planned?.id ?? null,
+    performedAt: past ? planned.day + USUAL_HOUR : format(now, "yyyy-MM-dd'T'HH:mm"),
+    effort: '',
+    minutes: planned ? String(Math.max(1, Math.round(sessionMinutes(planned.items)))) : '',
+    note: '',
+    items: planned?.items.map(({ drillId, sets, min, max }) => itemFor(drillId, { sets, min, max })) ?? [],
+    symptoms: [],
+  };
+}
+
+export function itemFor(drillId: string, dose: { readonly sets: number; readonly min: number; readonly max: number }): ItemLog {
+  const item = { id: newId(), drillId, plannedSets: dose.sets, min: dose.min, max: dose.max, sets: [] };
+  return Array.from({ length: dose.sets }).reduce<ItemLog>(withRound, item);
+}
+
+/** One more set, on each side where the drill has sides. */
+export function withRound(item: ItemLog): ItemLog {
+  const sides: readonly BodySide[] = drillOf(item.drillId).dose.perSide ? ['left', 'right'] : ['whole'];
+  return { ...item, sets: [...item.sets, ...sides.map((side) => ({ id: newId(), side, text: '', faults: [] }))] };
+}
+
+/** Every open set done at the top of its dose. */
+export function doneAsPlanned(item: ItemLog): ItemLog {
+  return { ...item, sets: item.sets.map((s) => (s.text.trim() === '' ? { ...s, text: String(item.max) } : s)) };
+}
+
+const MOST = 3600;
+
+/** What stands in a set's field: nothing yet, a whole number, or why it is none. */
+export function readSet(text: string): { readonly amount?: number; readonly problem?: string } {
+  const trimmed = text.trim();
+  if (trimmed === '') return {};
+  const amount = Number(trimmed);
+  if (!Number.isInteger(amount) || amount < 0 || amount > MOST) return { problem: `A set must be a whole number from 0 to ${MOST}.` };
+  return { amount };
+}
+
+/** The request a log stands for: sets without a figure were not done. */
+export function sessionFrom(log: SessionLog): SessionDto {
+  const performedAt = toInstant(log.performedAt);
+  return {
+    id: log.id,
+    plannedSessionId: log.plannedSessionId,
+    performedAt,
+    effort: toNumber(log.effort),
+    minutes: toNumber(log.minutes),
+    note: log.note,
+    items: log.items.map(({ sets, ...item }) => ({
+      ...item,
+      sets: sets.flatMap(({ id, side, text, faults }) => {
+        const { amount } = readSet(text);
+        return amount === undefined ? [] : [{ id, side, amount, faults: [...faults] }];
+      }),
+    })),
+    symptoms: log.symptoms.map((s) => ({ ...s, sessionId: log.id, at: performedAt, note: '' })),
+  };
+}
+
+/** An empty field is no number; the contract says so in its own words. */
+function toNumber(text: string): number {
+  return text.trim() === '' ? Number.NaN : Number(text);
+}
+
+function toInstant(local: string): string {
+  const date = new Date(local);
+  return Number.isNaN(date.getTime()) ? local : instant(date);
+}
+
+/** Whether the session would count as clean as it stands, and the stop signs in it. */
+export function judgeLog(session: SessionDto): { readonly clean: Cleanness; readonly stops: readonly string[] } {
+  const at = instant(new Date(0));
+  const symptoms = session.symptoms.map((s) => ({ ...s, at }));
+  return {
+    clean: cleanness({
+      effort: session.effort,
+      symptoms,
+      items: session.items.map((item) => ({ ...item, perSide: drillOf(item.drillId).dose.perSide })),
+    }),
+    stops: symptoms.flatMap((s) => stopSign(s) ?? []),
+  };
+}
