@@ -1,6 +1,7 @@
-import { sideLabel } from '../anatomy/index.ts';
+import { type Side, sideLabel } from '../anatomy/index.ts';
 import type { Drill } from '../drills/index.ts';
-import { measureOf } from '../measuring/index.ts';
+import { measureOf, sideDifference } from '../measuring/index.ts';
+import { formatAmount } from '../quantities/index.ts';
 import { byUrgency, type Headroom } from '../readiness/index.ts';
 
 /** How much a check needs training, and the words for why. */
@@ -9,6 +10,8 @@ export interface Need {
   readonly weight: number;
   readonly headroom: Headroom;
   readonly limiter: boolean;
+  /** Set where both sides suffice and yet differ beyond their limit. */
+  readonly unlike?: string;
 }
 
 /** Weights of the rule-based proposal (project defaults). */
@@ -23,8 +26,22 @@ export function needsFrom(headrooms: readonly Headroom[]): readonly Need[] {
   return [...worst.values()].map((h, i) => {
     const limiter = i === 0 && h.state !== 'spare';
     const depth = h.state === 'short' ? Math.min(MOST_BANDS, -(h.bands ?? 0)) / 2 : 0;
-    return { measureId: h.demand.measureId, headroom: h, limiter, weight: WEIGHT[h.state] + depth + (limiter ? LIMITER_BONUS : 0) };
+    const need = { measureId: h.demand.measureId, headroom: h, limiter, weight: WEIGHT[h.state] + depth + (limiter ? LIMITER_BONUS : 0) };
+    const unlike = sidesUnlike(h, headrooms);
+    return unlike ? { ...need, unlike, weight: Math.max(need.weight, WEIGHT['on the mark']) } : need;
   });
+}
+
+/** That the sides of a spare check differ beyond their limit, in words. */
+function sidesUnlike({ demand, state }: Headroom, headrooms: readonly Headroom[]): string | undefined {
+  const side = (name: Side) => headrooms.find((h) => h.demand.measureId === demand.measureId && h.side === name && !h.stale)?.capacity;
+  const [left, right] = [side('left'), side('right')];
+  if (state !== 'spare' || !left || !right) return undefined;
+  const { difference, alike } = sideDifference(left, right);
+  if (alike) return undefined;
+  const { phrase, unit, better } = measureOf(demand.measureId);
+  const weaker = left.value < right.value === (better === 'more') ? 'left' : 'right';
+  return `${weaker} ${phrase}, ${formatAmount(difference, unit)} behind the other side`;
 }
 
 /**
@@ -50,7 +67,8 @@ export function mainNeed(drill: Drill, needs: readonly Need[]): Need | undefined
  *
  * @example needInWords(need) // 'left shoulder flexion, 7° short (the limiter)'
  */
-export function needInWords({ headroom: h, limiter }: Need): string {
+export function needInWords({ headroom: h, limiter, unlike }: Need): string {
+  if (unlike) return unlike;
   const side = h.side === 'whole' ? '' : `${sideLabel(h.side).toLowerCase()} `;
   return `${side}${measureOf(h.demand.measureId).phrase}, ${h.words}${limiter ? ' (the limiter)' : ''}`;
 }

@@ -52,6 +52,21 @@ export function formatBand(value: number, unit: Unit): string {
   return `${formatNumber(value, enough)}${spaced ? ' ' : ''}${unit === 'reps' && value === 1 ? 'rep' : symbol}`;
 }
 
+/**
+ * Two amounts that must not look alike when they are not: one more decimal where rounding would hide
+ * the difference.
+ *
+ * @example formatApart(2, 1.69, 'reps') // ['2.0 reps', '1.7 reps']
+ * @example formatApart(15, 16.5, 'deg') // ['15°', '17°']
+ */
+export function formatApart(a: number, b: number, unit: Unit): readonly [string, string] {
+  const { symbol, spaced, decimals } = UNITS[unit];
+  const plain = [formatAmount(a, unit), formatAmount(b, unit)] as const;
+  if (a === b || plain[0] !== plain[1]) return plain;
+  const finer = (value: number) => `${formatNumber(value, decimals + 1)}${spaced ? ' ' : ''}${symbol}`;
+  return [finer(a), finer(b)];
+}
+
 function formatNumber(value: number, decimals: number): string {
   const rounded = value.toFixed(decimals);
   return Number(rounded) === 0 ? (0).toFixed(decimals) : rounded.replace('-', '−');

@@ -2,6 +2,7 @@ export { UNITS, type Unit } from './units.ts';
 export {
   amount,
   formatAmount,
+  formatApart,
   formatBand,
   type Amount,
   type Centimetres,

@@ -1,5 +1,5 @@
 import { drillOf, LOADING_PHASES } from '../drills/index.ts';
-import { QUIET_UP_TO, type Symptom, symptomInWords } from '../safety/index.ts';
+import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
 import type { Instant } from '../quantities/index.ts';
 
 /** One logged set: what was done, and which faults showed. */
@@ -35,7 +35,7 @@ const HARD_EFFORT = 8;
 
 /**
  * Whether a session counts as clean: every blade, stability, skill and strength drill done in all
- * its sets at the top of its dose, no fault left unmended, effort below 8, symptoms at most 2.
+ * its sets at the top of its dose, no fault left unmended, effort below 8, no stop sign, symptoms at most 2.
  *
  * @example cleanness({ items: [], effort: 5, symptoms: [] }) // { clean: false, reason: 'No drill that counts …' }
  */
@@ -50,6 +50,8 @@ export function cleanness(session: LoggedSession): Cleanness {
     if (item.sets.some((s) => s.faults.some((f) => !f.mended))) return unclean(`${name}: a fault stayed that the cue did not mend.`);
   }
   if (session.effort >= HARD_EFFORT) return unclean(`Effort ${session.effort}/10: ${HARD_EFFORT} or more means hold.`);
+  const stop = session.symptoms.map((s) => stopSign(s)).find((reason) => reason !== undefined);
+  if (stop) return unclean(stop);
   const felt = session.symptoms.find((s) => s.moment !== 'next morning' && s.intensity > QUIET_UP_TO);
   if (felt) return unclean(`${symptomInWords(felt)}: more than ${QUIET_UP_TO}/10.`);
   return { clean: true, reason: 'All sets clean at the top of the dose, effort and symptoms quiet.' };

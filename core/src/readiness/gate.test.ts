@@ -64,7 +64,7 @@ describe('each condition closes it by itself, with a sentence', () => {
 
   it('a stale check, however good', () => {
     const sentences = unmet({ headrooms: headroomsWith({}, 20) }).map((l) => l.sentence);
-    expect(sentences).toContain('Plank 30 s ± 3 s is 20 days old; 14 days is the limit. Check it again.');
+    expect(sentences).toContain('Plank hold was last checked 20 days ago; 14 days is the limit. Check it again.');
     expect(sentences.some((s) => s.includes('wrist extension'))).toBe(false);
   });
 

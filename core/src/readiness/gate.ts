@@ -1,4 +1,4 @@
-import { formatAmount, shortDay, daysBetween, type Instant } from '../quantities/index.ts';
+import { calendarDay, formatApart, shortDay, daysBetween, type Instant } from '../quantities/index.ts';
 import { demandInWords } from '../ladders/index.ts';
 import { measureOf, sideDifference } from '../measuring/index.ts';
 import { QUIET_UP_TO, type Symptom, symptomInWords } from '../safety/index.ts';
@@ -94,16 +94,23 @@ function demandLines(headrooms: readonly Headroom[], limiter: Headroom | undefin
       measureId,
       met: failing.length === 0,
       limiter: failing.some((h) => h === limiter),
-      sentence: shown.map(demandSentence).join(' '),
+      sentence: unknownSentence(failing) ?? shown.map(demandSentence).join(' '),
     };
   });
 }
 
+/** One sentence where no side is known: never checked, or too long ago, the older side counting. */
+function unknownSentence(sides: readonly Headroom[]): string | undefined {
+  const [first] = sides;
+  if (!first || sides.some((h) => h.state !== 'unknown')) return undefined;
+  const { name, freshDays } = measureOf(first.demand.measureId);
+  if (sides.some((h) => !h.capacity)) return `${name} has never been checked; ${demandInWords(first.demand)} asked.`;
+  const age = Math.max(...sides.map((h) => h.ageDays ?? 0));
+  return `${name} was last checked ${age} days ago; ${freshDays} days is the limit. Check it again.`;
+}
+
 function demandSentence(h: Headroom): string {
   const asked = `${demandInWords(h.demand)} asked`;
-  if (!h.capacity) return `${capacityInWords(h)} has never been checked; ${asked}.`;
-  if (h.stale)
-    return `${capacityInWords(h)} is ${h.ageDays} days old; ${measureOf(h.demand.measureId).freshDays} days is the limit. Check it again.`;
   if (h.state === 'on the mark') {
     const verdict = h.demand.allowOnTheMark
       ? 'on the mark, which you allow here'
@@ -120,7 +127,8 @@ function sideLines(headrooms: readonly Headroom[]): GateLine[] {
     if (!left?.capacity || !right?.capacity || left.stale || right.stale) return [];
     const measure = measureOf(measureId);
     const { difference, allowed, alike } = sideDifference(left.capacity, right.capacity);
-    const sentence = `Sides of ${measure.phrase} differ by ${formatAmount(difference, measure.unit)}; up to ${formatAmount(allowed, measure.unit)} counts as alike.`;
+    const [differ, alikeUpTo] = formatApart(difference, allowed, measure.unit);
+    const sentence = `Sides of ${measure.phrase} differ by ${differ}; up to ${alikeUpTo} counts as alike.`;
     return [{ kind: 'sides', measureId, met: alike, sentence }];
   });
 }
@@ -146,8 +154,13 @@ function morningLine({ sessions, now }: GateInput, { quietDays }: GateRules): Ga
   const recent = sessions.filter((s) => daysBetween(s.performedAt, now) <= quietDays);
   for (const session of recent) {
     const mornings = session.symptoms.filter((s) => s.moment === 'next morning');
-    if (mornings.length === 0)
-      return { kind: 'mornings', met: false, sentence: `The morning after ${shortDay(session.performedAt, now)} is not recorded yet.` };
+    if (mornings.length === 0) {
+      const today = calendarDay(session.performedAt) === calendarDay(now);
+      const sentence = today
+        ? 'Today’s session counts once its next morning is recorded.'
+        : `The morning after ${shortDay(session.performedAt, now)} is not recorded yet.`;
+      return { kind: 'mornings', met: false, sentence };
+    }
     const baseline = Math.max(0, ...session.symptoms.filter((s) => s.moment === 'before').map((s) => s.intensity));
     const worse = mornings.find((s) => s.intensity > baseline);
     if (worse)

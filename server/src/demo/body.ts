@@ -11,12 +11,15 @@ export function trueCapacity(story: Story, ladder: Ladder, measureId: string, si
   if (asked === undefined) return measure.better === 'more' ? 50 : 20;
   const band = typicalBand(measure, asked);
   const behind = (side === 'left' ? (story.leftBehind ?? 0) : 0) + (story.behindIn?.[measureId] ?? 0);
-  const margin = (MARGIN + personal - behind) * band;
+  const rungsPast = Math.max(0, level - demands.findLastIndex((d) => d !== undefined));
+  const margin = (MARGIN + personal - behind + rungsPast * GAIN_PER_RUNG) * band;
   return clamp(asked + (measure.better === 'more' ? margin : -margin), measure);
 }
 
 /** A gate opens about when the level passes its rung: capacities lie this many bands beyond the demand. */
 const MARGIN = 1.9;
+/** What is no longer asked for keeps growing, in error bands for each rung. */
+const GAIN_PER_RUNG = 0.7;
 
 /** The demand at a level between two rungs; rungs that do not ask borrow from the nearest below, else above. */
 function askedAt(demands: readonly (Demand | undefined)[], level: number): number | undefined {

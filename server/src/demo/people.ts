@@ -27,6 +27,10 @@ export interface Story {
   readonly behindIn?: Readonly<Record<string, number>>;
   /** Weeks before today of a sharp pain, and of its closing. */
   readonly setBack?: { readonly weeksAgo: number; readonly closedWeeksAgo?: number };
+  /** Checks (by id) that are taken once and then forgotten. */
+  readonly forgets?: readonly string[];
+  /** Nobody has asked about the morning after the last session. */
+  readonly morningOpen?: boolean;
   /** No checks in the last so many weeks. */
   readonly uncheckedWeeks?: number;
   /** The coach has not signed in the last so many weeks. */
@@ -63,9 +67,11 @@ export const CREW: readonly Story[] = [
       mass: 63,
       history: 'Bosun. Hauls daily, wants to swing across the shrouds.',
     }),
-    from: 0.4,
-    to: 4.1,
-    leftBehind: 1.6,
+    from: 1.6,
+    to: 4.7,
+    leftBehind: 1.1,
+    behindIn: { 'packed-hang': 0.7 },
+    forgets: ['shoulder-abduction'],
   },
   {
     profile: profile({
@@ -79,7 +85,7 @@ export const CREW: readonly Story[] = [
       history: 'Deckhand, port watch.',
     }),
     from: 0.2,
-    to: 4.2,
+    to: 5.2,
     unsignedWeeks: 4,
   },
   {
@@ -110,6 +116,7 @@ export const CREW: readonly Story[] = [
     from: 0.6,
     to: 3.8,
     behindIn: { grip: 2.6 },
+    morningOpen: true,
   },
   {
     profile: profile({
@@ -182,6 +189,7 @@ export const CREW: readonly Story[] = [
       ladderId: 'push-up',
       sessionMinutes: 30,
     }),
+    morningOpen: true,
     from: 1.5,
     to: 5.5,
   },

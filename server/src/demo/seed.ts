@@ -8,7 +8,7 @@ import { drillOf, LOADING_PHASES } from '@myokinet/core/drills';
 import { type Ladder, ladderOf } from '@myokinet/core/ladders';
 import { measureOf, measureSides } from '@myokinet/core/measuring';
 import { proposePlan, sessionMinutes } from '@myokinet/core/planning';
-import { type CalendarDay, instant } from '@myokinet/core/quantities';
+import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
 import { BUILT_IN_COACH } from '../context.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { reading, trueCapacity } from './body.ts';
@@ -18,6 +18,8 @@ const SEED = 'myokinet-demo-1';
 const WEEKS = 26;
 const CHECK_HOUR = 16;
 const TRAINING_HOUR = 17;
+/** How much bodies differ from check to check, in error bands. */
+const TRAIT_SPREAD = 0.55;
 
 /**
  * Fills a database with the demo crew's half year up to `today`, by the same stores the app uses,
@@ -73,7 +75,7 @@ function live(story: Story, world: World): void {
   const revision = world.newId();
   world.services.trainees.save({ id: traineeId, revision, basedOn: null, ...story.profile, cautions: earlier });
   const measures = [...new Set(ladder.rungs.flatMap((r) => r.demands.map((d) => d.measureId)))];
-  const life: Life = { story, ladder, traineeId, weeks, traits: new Map(measures.map((m) => [m, world.normal() * 0.35])) };
+  const life: Life = { story, ladder, traineeId, weeks, traits: new Map(measures.map((m) => [m, world.normal() * TRAIT_SPREAD])) };
 
   for (let ago = weeks; ago >= 0; ago--) liveWeek(life, ago, addWeeks(monday, -ago), world);
 
@@ -92,7 +94,8 @@ function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
   for (const session of plan.sessions) {
     const day = parseISO(session.day);
     const start = addHours(day, TRAINING_HOUR);
-    if (start >= world.today) continue;
+    // Today's sessions wait to be trained, whatever the hour.
+    if (session.day >= calendarDay(world.today)) continue;
     if (!(story.uncheckedWeeks && ago < story.uncheckedWeeks)) takeCheck(life, ago, addHours(day, CHECK_HOUR), world);
     train(life, session, start, ago, world);
     signIfOpen(life, ago, addHours(start, 2), world);
@@ -131,6 +134,7 @@ function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
   );
   const due = [...new Set(rungs.flatMap((r) => r.demands.map((d) => d.measureId)))].filter((id) => {
     const last = latest.get(id);
+    if (last && story.forgets?.includes(id)) return false;
     return !last || (moment.getTime() - Date.parse(last)) / 86_400_000 > measureOf(id).freshDays * 0.75;
   });
   if (due.length === 0) return;
@@ -233,7 +237,7 @@ function train({ traineeId, story }: Life, planned: PlanReply['sessions'][number
     symptoms,
   });
   const morning = addHours(addDays(start, 1), 8 - TRAINING_HOUR);
-  if (morning >= world.today) return;
+  if (morning >= world.today || (story.morningOpen && ago === 0)) return;
   world.at(morning);
   const quiet = !hurtToday;
   services.sessions.report(traineeId, {

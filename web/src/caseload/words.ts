@@ -15,6 +15,7 @@ export function rungWords({ ladderId, here, lapsed }: CaseloadRow): string {
 /** `Left shoulder flexion: 7° short`. */
 export function limiterWords({ limiter }: CaseloadRow): string {
   if (!limiter) return '';
+  if (limiter.state === 'spare') return 'nothing short';
   const { name } = measureOf(limiter.measureId);
   const side = limiter.side === 'whole' ? '' : `, ${limiter.side}`;
   return `${name}${side}: ${limiter.words}`;

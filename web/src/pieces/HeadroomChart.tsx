@@ -17,7 +17,7 @@ export interface HeadroomChartProps {
 /** Plot units: one error band wide, and the height of one side's line. */
 const BAND = 36;
 const PLOT = 2 * BANDS_SHOWN * BAND + 2 * 14;
-const ROW = 44;
+const ROW = 50;
 const LINE = 11;
 const RADIUS = 6.5;
 const x = (bands: number) => PLOT / 2 + bands * BAND;
@@ -31,7 +31,7 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
     <section aria-label={title}>
       <h2>{title}</h2>
       <ReadAsTable title={title} rows={rows} />
-      <div className="mt-1 grid grid-cols-[minmax(9.5rem,12.5rem)_minmax(0,1fr)_minmax(7rem,10.5rem)]">
+      <div className="mt-1 grid grid-cols-[minmax(8.5rem,14rem)_minmax(0,1fr)_minmax(6.5rem,9.5rem)]">
         <div className="h-8" />
         <div className="relative h-8 text-center text-sm leading-tight" aria-hidden>
           <span className="font-semibold">the demand</span>
@@ -44,18 +44,22 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
             <li
               key={row.measureId}
               style={{ height: ROW }}
-              className={`flex flex-col justify-center border-b border-base-300 ps-2 ${row.limiter ? 'border-s-4 border-s-error' : 'border-s-4 border-s-transparent'}`}
+              className={`flex flex-col justify-center border-b border-base-300 ps-2 border-s-4 ${row.tag === 'limiter' ? 'border-s-error' : row.tag ? 'border-s-base-content' : 'border-s-transparent'}`}
             >
               <button
                 type="button"
-                className="cursor-pointer text-start leading-tight hover:underline"
+                className="cursor-pointer text-start text-[0.95rem] leading-[1.1] hover:underline"
                 aria-expanded={openRow === row.measureId}
                 onClick={() => setOpenRow(openRow === row.measureId ? undefined : row.measureId)}
               >
                 <span className="font-semibold">{row.name}</span>
-                {row.limiter && <span className="ms-2 bg-error px-1 text-xs font-semibold text-error-content">limiter</span>}
+                {row.tag && (
+                  <span className={`ms-2 px-1 text-xs font-semibold whitespace-nowrap ${row.tag === 'limiter' ? 'bg-error text-error-content' : 'bg-neutral text-neutral-content'}`}>
+                    {row.tag}
+                  </span>
+                )}
               </button>
-              <span className="aside text-sm leading-tight">{row.asked}</span>
+              <span className="aside text-[0.8rem] leading-tight">{row.asked}</span>
             </li>
           ))}
         </ul>
@@ -65,7 +69,7 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
             <li
               key={row.measureId}
               style={{ height: ROW }}
-              className={`flex items-center gap-2 border-b border-base-300 ps-3 leading-tight ${STATE_CLASS[row.state]}`}
+              className={`flex items-center gap-2 border-b border-base-300 ps-3 text-[0.95rem] leading-tight ${STATE_CLASS[row.state]}`}
             >
               <StateMark state={row.state} />
               <span className={row.state === 'short' ? 'font-semibold' : row.state === 'unknown' ? 'italic' : ''}>{row.verdict}</span>
@@ -97,7 +101,7 @@ function Plot({ rows, trails }: { readonly rows: readonly HeadroomRow[]; readonl
   const height = rows.length * ROW;
   return (
     <svg viewBox={`0 0 ${PLOT} ${height}`} width="100%" height={height} preserveAspectRatio="none" aria-hidden className="overflow-visible">
-      <rect x={x(0)} y={0} width={PLOT - x(0)} height={height} fill="currentColor" opacity={0.05} />
+      <rect x={x(0)} y={0} width={PLOT - x(0)} height={height} fill="currentColor" className="text-primary" opacity={0.09} />
       {Array.from({ length: 2 * BANDS_SHOWN + 1 }, (_, i) => i - BANDS_SHOWN).map((b) => (
         <line key={b} x1={x(b)} x2={x(b)} y1={0} y2={height} stroke="currentColor" opacity={0.12} />
       ))}
@@ -185,7 +189,7 @@ function ReadAsTable({ title, rows }: { readonly title: string; readonly rows: r
             <tr key={row.measureId + h.side}>
               <th scope="row">
                 {row.name}
-                {row.limiter ? ' (limiter)' : ''}
+                {row.tag ? ` (${row.tag})` : ''}
               </th>
               <td>{row.asked}</td>
               <td>{h.side === 'whole' ? 'no sides' : h.side}</td>

@@ -5,8 +5,8 @@ const BODY: readonly Landmark[] = ['toe', 'ankle', 'knee', 'hip', 'shoulder', 'c
 const NEAR_ARM: readonly Landmark[] = ['shoulder', 'elbow', 'wrist', 'knuckles'];
 const FAR_ARM: readonly Landmark[] = ['shoulder', 'otherElbow', 'otherWrist'];
 
-const MARGIN = 0.22;
-const HEAD_RADIUS = 0.1;
+const MARGIN = 0.16;
+const HEAD_RADIUS = 0.115;
 
 export interface SetUpFigureProps {
   readonly pose: PoseName;
@@ -27,7 +27,7 @@ export function SetUpFigure({ pose: name, build, size, label }: SetUpFigureProps
   const view = `${(left + right - extent) / 2} ${-(low + high + extent) / 2} ${extent} ${extent}`;
   const path = (landmarks: readonly Landmark[]) =>
     landmarks.map((l, i) => `${i === 0 ? 'M' : 'L'}${joints[l].x} ${-joints[l].y}`).join(' ');
-  const stroke = extent / 26;
+  const stroke = extent / 19;
   const head = middle(joints.shoulder, joints.crown, 0.68);
   return (
     <svg

@@ -11,7 +11,8 @@ export interface HeadroomRow {
   readonly sides: readonly Headroom[];
   readonly state: HeadroomState;
   readonly verdict: string;
-  readonly limiter: boolean;
+  /** What the row on top is called: what holds the trainee back, or what is not known. */
+  readonly tag?: 'limiter' | 'check this next';
 }
 
 /** Rows of the chart, shortest headroom on top. */
@@ -31,9 +32,14 @@ export function headroomRows(headrooms: readonly Headroom[], limiter: Headroom |
       sides,
       state: worst.state,
       verdict: verdictWords(worst, sides),
-      limiter: limiter?.demand.measureId === measureId && limiter.state !== 'spare',
+      ...tagOf(measureId, limiter),
     };
   });
+}
+
+function tagOf(measureId: string, limiter: Headroom | undefined): Pick<HeadroomRow, 'tag'> {
+  if (limiter?.demand.measureId !== measureId || limiter.state === 'spare') return {};
+  return { tag: limiter.state === 'unknown' ? 'check this next' : 'limiter' };
 }
 
 function verdictWords(worst: Headroom, sides: readonly Headroom[]): string {

@@ -31,7 +31,7 @@ export function GatePanel({ traineeId, ladderId, rung, gate, renewal }: GatePane
         <ul className="mt-2 max-h-72 list-disc space-y-1.5 overflow-y-auto ps-5 leading-snug" tabIndex={0} aria-label="Unmet lines">
           {gate.unmet.map((line) => (
             <li key={line.sentence}>
-              {line.sentence} {line.limiter && <strong>Limiter.</strong>}
+              {line.sentence} {line.limiter && gate.limiter?.state !== 'unknown' && <strong>Limiter.</strong>}
             </li>
           ))}
         </ul>

@@ -1,7 +1,7 @@
 import type { Ladder, Rung } from '@myokinet/core/ladders';
-import { shortDay } from '@myokinet/core/quantities';
 import type { Gate, RungStanding, Standing } from '@myokinet/core/readiness';
 import type { Build } from '@myokinet/core/statics';
+import { format } from 'date-fns';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 
 export interface LadderViewProps {
@@ -37,7 +37,7 @@ export function LadderView({ ladder, standing, gate, build, now }: LadderViewPro
   );
 }
 
-const FIGURE = 40;
+const FIGURE = 46;
 
 function RungRow({
   rung,
@@ -80,14 +80,20 @@ function RungRow({
 function stateWords({ state, clearance, lapse }: RungStanding, now: Date): string {
   switch (state) {
     case 'signed':
-      return clearance ? `signed ${shortDay(clearance.signedAt, now)}, ${clearance.signedBy}` : 'signed';
+      return clearance ? `signed ${shortDate(clearance.signedAt, now)}, ${clearance.signedBy}` : 'signed';
     case 'lapsed':
-      return lapse ? `lapsed ${shortDay(lapse.at, now)}` : 'lapsed';
+      return lapse ? `lapsed ${shortDate(lapse.at, now)}` : 'lapsed';
     case 'withdrawn':
-      return clearance?.withdrawnAt ? `withdrawn ${shortDay(clearance.withdrawnAt, now)}` : 'withdrawn';
+      return clearance?.withdrawnAt ? `withdrawn ${shortDate(clearance.withdrawnAt, now)}` : 'withdrawn';
     case 'open road':
       return '';
   }
+}
+
+/** Narrow as the ladder is: no weekday, and the year only when it is another one. */
+function shortDate(moment: string, now: Date): string {
+  const date = new Date(moment);
+  return format(date, date.getFullYear() === now.getFullYear() ? 'd MMM' : 'd MMM yyyy');
 }
 
 function GateBar({ gate }: { readonly gate: Gate }) {

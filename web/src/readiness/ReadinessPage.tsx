@@ -26,7 +26,7 @@ export function ReadinessPage() {
   const inHand = data.standing.rungs[data.standing.here];
   const neverChecked = data.headrooms.length > 0 && data.headrooms.every((h) => !h.capacity);
   return (
-    <div className="grid flex-1 content-start gap-x-6 gap-y-6 px-4 py-3 sm:px-6 lg:grid-cols-[13.5rem_minmax(0,1fr)_17.5rem]">
+    <div className="grid flex-1 content-start gap-x-6 gap-y-6 px-4 py-3 sm:px-6 lg:grid-cols-[14rem_minmax(0,1fr)_17.5rem]">
       <div className="order-3 lg:order-1">
         <LadderView ladder={ladder} standing={data.standing} gate={data.gate} build={buildOf(trainee)} now={now} />
       </div>

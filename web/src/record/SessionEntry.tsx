@@ -1,5 +1,5 @@
 import type { SessionReply } from '@myokinet/core/contracts';
-import { doseInWords, drillOf, FAULTS } from '@myokinet/core/drills';
+import { doseInWords, drillOf, FAULTS, LOADING_PHASES } from '@myokinet/core/drills';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
 import { symptomInWords } from '@myokinet/core/safety';
 import { useState } from 'react';
@@ -31,8 +31,7 @@ export function SessionEntry({
       >
         <span className="font-semibold">{when}</span>
         <span>
-          <span className={session.clean ? 'state-spare font-semibold' : 'font-semibold'}>{session.clean ? 'Clean.' : 'Not clean.'}</span>{' '}
-          {session.clean ? '' : session.cleanReason}{' '}
+          <Verdict session={session} />{' '}
           <span className="aside text-sm">
             Effort {session.effort}/10 × {session.minutes} min = load {session.load}
           </span>
@@ -70,6 +69,18 @@ export function SessionEntry({
         </div>
       )}
     </li>
+  );
+}
+
+/** Clean, not clean with the reason, or a session that is not there to count. */
+function Verdict({ session: { clean, cleanReason, items } }: { readonly session: SessionReply }) {
+  if (clean) return <span className="state-spare font-semibold">Clean.</span>;
+  const counts = items.some((i) => LOADING_PHASES.includes(drillOf(i.drillId).phase));
+  if (!counts) return <span className="font-semibold">Mobility only.</span>;
+  return (
+    <>
+      <span className="font-semibold">Not clean.</span> {cleanReason}
+    </>
   );
 }
 

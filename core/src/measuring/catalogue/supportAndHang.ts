@@ -47,8 +47,8 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   hold({
     id: 'raised-arm-hold',
-    name: 'Push-up position, one arm raised',
-    phrase: 'push-up position on this arm',
+    name: 'Plank, one arm raised',
+    phrase: 'one-arm-raised plank on this arm',
     joint: 'scapula',
     motion: 'protraction',
     sided: true,
