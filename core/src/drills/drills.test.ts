@@ -33,7 +33,8 @@ describe('the catalogue', () => {
       expect(d.excludedBy).toContain('shoulder-dislocated');
     }
     for (const d of DRILLS.filter((x) => x.pose === 'prone')) expect(d.excludedBy).toContain('pregnancy');
-    for (const d of DRILLS.filter((x) => x.handLoad?.direction === 'pull' && x.handLoad.share >= 1)) expect(d.excludedBy).toContain('elbow-pain');
+    for (const d of DRILLS.filter((x) => x.handLoad?.direction === 'pull' && x.handLoad.share >= 1))
+      expect(d.excludedBy).toContain('elbow-pain');
     expect(forbiddenBy('wrist-injury').length).toBeGreaterThan(5);
     expect(forbiddenBy('minor').length).toBeGreaterThan(0);
   });

@@ -16,7 +16,17 @@ it('ships two whole ladders, the rungs of practice in order', () => {
     'straight-swings',
     'hand-to-hand',
   ]);
-  expect(ladderOf('push-up').rungs.map((r) => r.id)).toEqual(['wall', 'far-wall', 'surface-60', 'surface-45', 'surface-30', 'surface-15', 'floor', 'tempo', 'loaded']);
+  expect(ladderOf('push-up').rungs.map((r) => r.id)).toEqual([
+    'wall',
+    'far-wall',
+    'surface-60',
+    'surface-45',
+    'surface-30',
+    'surface-15',
+    'floor',
+    'tempo',
+    'loaded',
+  ]);
 });
 
 describe.each(LADDERS.map((l) => [l.name, l] as const))('%s', (_, ladder) => {

@@ -36,12 +36,16 @@ describe('the error band', () => {
 
   it('does not move when every trial moves alike, and the value does (seeded)', () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 40, max: 120 }), { minLength: 1, maxLength: 6 }), fc.integer({ min: 0, max: 60 }), (values, shift) => {
-        const a = capacityFromTrials(flexion, trials(values), { takenAt });
-        const b = capacityFromTrials(flexion, trials(values.map((v) => v + shift)), { takenAt });
-        expect(b.value - a.value).toBeCloseTo(shift, 9);
-        expect(b.band).toBeCloseTo(a.band, 9);
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: 40, max: 120 }), { minLength: 1, maxLength: 6 }),
+        fc.integer({ min: 0, max: 60 }),
+        (values, shift) => {
+          const a = capacityFromTrials(flexion, trials(values), { takenAt });
+          const b = capacityFromTrials(flexion, trials(values.map((v) => v + shift)), { takenAt });
+          expect(b.value - a.value).toBeCloseTo(shift, 9);
+          expect(b.band).toBeCloseTo(a.band, 9);
+        },
+      ),
       { seed: 11 },
     );
   });
@@ -98,7 +102,17 @@ describe('the catalogue of checks', () => {
   });
 
   it('holds the battery that practice asks for, both sides where there are sides', () => {
-    const sided = ['shoulder-flexion', 'shoulder-extension', 'shoulder-abduction', 'shoulder-internal-rotation', 'shoulder-external-rotation', 'wrist-extension', 'wrist-extension-loaded', 'wrist-flexion', 'grip'];
+    const sided = [
+      'shoulder-flexion',
+      'shoulder-extension',
+      'shoulder-abduction',
+      'shoulder-internal-rotation',
+      'shoulder-external-rotation',
+      'wrist-extension',
+      'wrist-extension-loaded',
+      'wrist-flexion',
+      'grip',
+    ];
     const whole = ['strap-pass-through', 'packed-hang', 'plank-hold', 'scapular-push-ups', 'heel-of-hand-lifts', 'hand-load-hang'];
     expect(sided.map((id) => measureOf(id).sided)).toEqual(sided.map(() => true));
     expect(whole.map((id) => measureOf(id).sided)).toEqual(whole.map(() => false));

@@ -4,7 +4,11 @@ import { capacityFromTrials, changeBetween, measureOf, minimalDetectableChange, 
 
 const takenAt = instant('2026-11-20T10:00:00Z');
 const of = (id: string, side: 'left' | 'right', ...values: number[]) =>
-  capacityFromTrials(measureOf(id), values.map((value) => ({ side, value })), { takenAt });
+  capacityFromTrials(
+    measureOf(id),
+    values.map((value) => ({ side, value })),
+    { takenAt },
+  );
 
 describe('change between two occasions', () => {
   it('is MDC95 = 1.96·√2·SEM for equal errors (textbook formula)', () => {

@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays, amount, calendarDay, dayInWords, daysBetween, formatAmount, formatBand, instant, shortDay, UNITS, type Unit } from './index.ts';
+import {
+  addDays,
+  amount,
+  calendarDay,
+  dayInWords,
+  daysBetween,
+  formatAmount,
+  formatBand,
+  instant,
+  shortDay,
+  UNITS,
+  type Unit,
+} from './index.ts';
 
 const UNIT_NAMES = Object.keys(UNITS) as Unit[];
 

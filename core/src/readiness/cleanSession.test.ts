@@ -10,7 +10,12 @@ const item = (amounts: readonly number[], more: Partial<LoggedItem> = {}): Logge
   sets: amounts.map((amount) => ({ amount, faults: [] })),
   ...more,
 });
-const session = (items: readonly LoggedItem[], more: Partial<LoggedSession> = {}): LoggedSession => ({ items, effort: 6, symptoms: [], ...more });
+const session = (items: readonly LoggedItem[], more: Partial<LoggedSession> = {}): LoggedSession => ({
+  items,
+  effort: 6,
+  symptoms: [],
+  ...more,
+});
 
 describe('a session is clean', () => {
   it('with every set at the top of its dose', () => {
@@ -21,11 +26,23 @@ describe('a session is clean', () => {
     ['a set missing', session([item([30, 30])]), /2 of 3 sets done/],
     ['a side missing', session([item([30, 30, 30], { perSide: true })]), /3 of 6 sets done/],
     ['a set below the top of its dose', session([item([30, 30, 29])]), /not every set reached the top of its dose \(30\)/],
-    ['a fault that stayed', session([item([30, 30, 30], { sets: [30, 30, 30].map((amount) => ({ amount, faults: [{ faultId: 'shrug', mended: false }] })) })]), /a fault stayed/],
+    [
+      'a fault that stayed',
+      session([item([30, 30, 30], { sets: [30, 30, 30].map((amount) => ({ amount, faults: [{ faultId: 'shrug', mended: false }] })) })]),
+      /a fault stayed/,
+    ],
     ['effort 8', session([item([30, 30, 30])], { effort: 8 }), /Effort 8\/10/],
-    ['an ache of 3', session([item([30, 30, 30])], { symptoms: [{ intensity: 3, kind: 'ache', place: 'wrist', side: 'left', moment: 'during', at: instant('2026-11-01T10:00:00Z') }] }), /ache 3\/10, left wrist/],
+    [
+      'an ache of 3',
+      session([item([30, 30, 30])], {
+        symptoms: [{ intensity: 3, kind: 'ache', place: 'wrist', side: 'left', moment: 'during', at: instant('2026-11-01T10:00:00Z') }],
+      }),
+      /ache 3\/10, left wrist/,
+    ],
     ['warm-up only', session([item([20], { drillId: 'wrist-circles', plannedSets: 1, max: 20 })]), /No blade, stability/],
-  ])('but not with %s', (_, logged, reason) => expect(cleanness(logged)).toEqual({ clean: false, reason: expect.stringMatching(reason) as string }));
+  ])('but not with %s', (_, logged, reason) =>
+    expect(cleanness(logged)).toEqual({ clean: false, reason: expect.stringMatching(reason) as string }),
+  );
 
   it('with a fault that the cue mended, and whatever the warm-up looked like', () => {
     const mended = item([30, 30, 30], { sets: [30, 30, 30].map((amount) => ({ amount, faults: [{ faultId: 'shrug', mended: true }] })) });

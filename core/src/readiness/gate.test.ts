@@ -18,11 +18,25 @@ function headroomsWith(figures: Readonly<Record<string, number>> = {}, daysAgo =
   });
 }
 
-const quietMorning = (at: Date): Symptom => ({ intensity: 0, place: 'shoulder', side: 'whole', kind: 'none', moment: 'next morning', at: instant(at) });
+const quietMorning = (at: Date): Symptom => ({
+  intensity: 0,
+  place: 'shoulder',
+  side: 'whole',
+  kind: 'none',
+  moment: 'next morning',
+  at: instant(at),
+});
 
 function session(daysAgo: number, more: Partial<SessionFact> = {}): SessionFact {
   const performedAt = addDays(now, -daysAgo);
-  return { id: `s${daysAgo}`, performedAt, clean: true, drillIds: ['practice-far-wall-push-up'], symptoms: [quietMorning(new Date(addDays(performedAt, 0.6)))], ...more };
+  return {
+    id: `s${daysAgo}`,
+    performedAt,
+    clean: true,
+    drillIds: ['practice-far-wall-push-up'],
+    symptoms: [quietMorning(new Date(addDays(performedAt, 0.6)))],
+    ...more,
+  };
 }
 
 const OPEN: GateInput = {
@@ -41,7 +55,20 @@ it('opens when every line is met, and still shows each line', () => {
   expect(gate.open).toBe(true);
   expect(gate.unmet).toEqual([]);
   // six demands, two of them with sides, then stop sign, symptoms, mornings, clean sessions
-  expect(gate.lines.map((l) => l.kind)).toEqual(['demand', 'demand', 'demand', 'demand', 'demand', 'demand', 'sides', 'sides', 'stop sign', 'symptoms', 'mornings', 'clean sessions']);
+  expect(gate.lines.map((l) => l.kind)).toEqual([
+    'demand',
+    'demand',
+    'demand',
+    'demand',
+    'demand',
+    'demand',
+    'sides',
+    'sides',
+    'stop sign',
+    'symptoms',
+    'mornings',
+    'clean sessions',
+  ]);
 });
 
 describe('each condition closes it by itself, with a sentence', () => {
@@ -83,14 +110,25 @@ describe('each condition closes it by itself, with a sentence', () => {
   });
 
   it('a symptom above two within seven days, and not one of nine days ago', () => {
-    const ache = (daysAgo: number): Symptom => ({ intensity: 3, place: 'wrist', side: 'left', kind: 'ache', moment: 'during', at: addDays(now, -daysAgo) });
-    expect(unmet({ symptoms: [ache(6)] })).toMatchObject([{ kind: 'symptoms', sentence: 'Wed 18 Nov: ache 3/10, left wrist, during. 7 days at 2/10 or less are needed.' }]);
+    const ache = (daysAgo: number): Symptom => ({
+      intensity: 3,
+      place: 'wrist',
+      side: 'left',
+      kind: 'ache',
+      moment: 'during',
+      at: addDays(now, -daysAgo),
+    });
+    expect(unmet({ symptoms: [ache(6)] })).toMatchObject([
+      { kind: 'symptoms', sentence: 'Wed 18 Nov: ache 3/10, left wrist, during. 7 days at 2/10 or less are needed.' },
+    ]);
     expect(unmet({ symptoms: [ache(9)] })).toEqual([]);
     expect(unmet({ symptoms: [{ ...ache(6), intensity: 2 }] })).toEqual([]);
   });
 
   it('a morning that nobody asked about, and one above baseline', () => {
-    expect(unmet({ sessions: [session(2, { symptoms: [] }), session(5)] })).toMatchObject([{ kind: 'mornings', sentence: 'The morning after Sun 22 Nov is not recorded yet.' }]);
+    expect(unmet({ sessions: [session(2, { symptoms: [] }), session(5)] })).toMatchObject([
+      { kind: 'mornings', sentence: 'The morning after Sun 22 Nov is not recorded yet.' },
+    ]);
     const sore: Symptom = { ...quietMorning(now), intensity: 2, kind: 'ache' };
     expect(unmet({ sessions: [session(2, { symptoms: [sore] }), session(5)] })).toMatchObject([{ kind: 'mornings' }]);
     const before: Symptom = { ...sore, moment: 'before' };
@@ -102,7 +140,11 @@ describe('each condition closes it by itself, with a sentence', () => {
     ['two clean sessions 24 hours apart', [session(2), session(3)]],
     ['one clean and one not', [session(2), session(5, { clean: false })]],
     ['two clean ones of which one is over 28 days old', [session(2), session(29)]],
-  ])('%s', (_, sessions) => expect(unmet({ sessions })).toMatchObject([{ kind: 'clean sessions', sentence: expect.stringMatching(/^1 of 2 clean sessions/) as string }]));
+  ])('%s', (_, sessions) =>
+    expect(unmet({ sessions })).toMatchObject([
+      { kind: 'clean sessions', sentence: expect.stringMatching(/^1 of 2 clean sessions/) as string },
+    ]),
+  );
 
   it('clean sessions without the practice of the rung in hand, or before the last withdrawal', () => {
     expect(unmet({ practice: { drillId: 'practice-far-wall-push-up', name: 'Far wall' } })).toEqual([]);
@@ -110,5 +152,6 @@ describe('each condition closes it by itself, with a sentence', () => {
     expect(unmet({ cleanSince: addDays(now, -3) })).toMatchObject([{ kind: 'clean sessions' }]);
   });
 
-  it('a lock of the screen', () => expect(unmet({ locks: ['Medical hold: ask first.'] })).toMatchObject([{ kind: 'lock', sentence: 'Medical hold: ask first.' }]));
+  it('a lock of the screen', () =>
+    expect(unmet({ locks: ['Medical hold: ask first.'] })).toMatchObject([{ kind: 'lock', sentence: 'Medical hold: ask first.' }]));
 });

@@ -11,7 +11,16 @@ const now = new Date('2026-11-24T12:00:00Z');
 
 function demand(measureId: string, value: number, more: Partial<Demand> = {}): Demand {
   const { unit } = measureOf(measureId);
-  return { measureId, side: 'left', value: value as Amount, unit, direction: 'at least', origin: COMMON_PRACTICE, allowOnTheMark: false, ...more };
+  return {
+    measureId,
+    side: 'left',
+    value: value as Amount,
+    unit,
+    direction: 'at least',
+    origin: COMMON_PRACTICE,
+    allowOnTheMark: false,
+    ...more,
+  };
 }
 
 function capacity(measureId: string, value: number, band: number, { side = 'left' as BodySide, daysAgo = 1 } = {}): Capacity {
@@ -27,7 +36,8 @@ function capacity(measureId: string, value: number, band: number, { side = 'left
   };
 }
 
-const flexion = (value: number, asked = 165, band = 3) => headroom(capacity('shoulder-flexion', value, band), demand('shoulder-flexion', asked), now);
+const flexion = (value: number, asked = 165, band = 3) =>
+  headroom(capacity('shoulder-flexion', value, band), demand('shoulder-flexion', asked), now);
 
 describe('headroom', () => {
   it.each<[number, string, string]>([
@@ -49,7 +59,10 @@ describe('headroom', () => {
   });
 
   it('counts in steps of the instrument where there is no band', () => {
-    expect(headroom(capacity('scapular-push-ups', 12, 0), demand('scapular-push-ups', 10), now)).toMatchObject({ bands: 2, state: 'spare' });
+    expect(headroom(capacity('scapular-push-ups', 12, 0), demand('scapular-push-ups', 10), now)).toMatchObject({
+      bands: 2,
+      state: 'spare',
+    });
   });
 
   it('is unknown when never checked, and says so', () => {
@@ -79,11 +92,7 @@ describe('headroom', () => {
   });
 
   it('says points for shares of body weight and keeps both figure and band in a sentence', () => {
-    const load = headroom(
-      capacity('hand-load-hang', 72, 3, { side: 'whole' }),
-      demand('hand-load-hang', 65, { side: 'whole' }),
-      now,
-    );
+    const load = headroom(capacity('hand-load-hang', 72, 3, { side: 'whole' }), demand('hand-load-hang', 65, { side: 'whole' }), now);
     expect(load.words).toBe('7 points spare');
     expect(capacityInWords(load)).toBe('Hand load tolerated in a hang 72% ± 3%');
     expect(capacityInWords(flexion(160))).toBe('Left shoulder flexion 160° ± 3°');
@@ -91,9 +100,14 @@ describe('headroom', () => {
 
   it('keeps its state when figure, demand and band are measured in other units (seeded)', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 300, noNaN: true }), fc.double({ min: 1, max: 300, noNaN: true }), fc.double({ min: 0.5, max: 20, noNaN: true }), (v, d, b) => {
-        expect(flexion(2 * v, 2 * d, 2 * b).state).toBe(flexion(v, d, b).state);
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 300, noNaN: true }),
+        fc.double({ min: 1, max: 300, noNaN: true }),
+        fc.double({ min: 0.5, max: 20, noNaN: true }),
+        (v, d, b) => {
+          expect(flexion(2 * v, 2 * d, 2 * b).state).toBe(flexion(v, d, b).state);
+        },
+      ),
       { seed: 7 },
     );
   });

@@ -16,11 +16,15 @@ const clearance = (rungId: string, signedAt: string, more: Partial<ClearanceFact
   figures: [{ measureId: 'plank-hold', side: 'whole', takenAt: day(signedAt) }],
   ...more,
 });
-const checks = (latest: string, ...late: string[]): CheckDates => new Map([['plank-hold/whole', { latest: day(latest), lateAfter: late.map(day) }]]);
+const checks = (latest: string, ...late: string[]): CheckDates =>
+  new Map([['plank-hold/whole', { latest: day(latest), lateAfter: late.map(day) }]]);
 
 describe('lapse', () => {
   it('comes when a figure it rested on was not checked again in time (14 days for a plank)', () => {
-    expect(lapseOf(clearance('wall', '11-09'), new Map(), now)).toEqual({ at: day('11-23'), reason: 'Plank hold was not checked within 14 days.' });
+    expect(lapseOf(clearance('wall', '11-09'), new Map(), now)).toEqual({
+      at: day('11-23'),
+      reason: 'Plank hold was not checked within 14 days.',
+    });
     expect(lapseOf(clearance('wall', '11-11'), new Map(), now)).toBeUndefined();
   });
 

@@ -54,7 +54,9 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
               >
                 <span className="font-semibold">{row.name}</span>
                 {row.tag && (
-                  <span className={`ms-2 px-1 text-xs font-semibold whitespace-nowrap ${row.tag === 'limiter' ? 'bg-error text-error-content' : 'bg-neutral text-neutral-content'}`}>
+                  <span
+                    className={`ms-2 px-1 text-xs font-semibold whitespace-nowrap ${row.tag === 'limiter' ? 'bg-error text-error-content' : 'bg-neutral text-neutral-content'}`}
+                  >
                     {row.tag}
                   </span>
                 )}

@@ -1,0 +1,148 @@
+import { describe, expect, it } from 'vitest';
+import { CheckDto, ClearanceDto, inspect, PlanDto, SessionDto, SymptomDto, TraineeDto, validated } from './index.ts';
+
+let made = 0;
+/** A valid UUID v7, another one each time. */
+const newId = () => `0190d0a0-0000-7000-8000-${String(++made).padStart(12, '0')}`;
+const now = new Date('2026-11-24T12:00:00Z');
+const id = newId();
+
+const TRAINEE = {
+  id,
+  revision: newId(),
+  basedOn: null,
+  name: 'Ada Spar',
+  birthYear: 1990,
+  sex: 'female',
+  stature: 170,
+  mass: 64.5,
+  dominantHand: 'right',
+  cautions: ['lax-joints'],
+  history: '',
+  ladderId: 'push-up',
+  trainingDays: ['Monday'],
+  sessionMinutes: 45,
+  equipment: ['wall'],
+};
+const TRIAL = { id: newId(), measureId: 'shoulder-flexion', side: 'left', value: 160 };
+const CHECK = { id, takenAt: '2026-11-24T11:00:00.000Z', note: '', trials: [TRIAL] };
+const SET = { id: newId(), side: 'whole', amount: 30, faults: [] };
+const ITEM = { id: newId(), drillId: 'plank', plannedSets: 3, min: 20, max: 30, sets: [SET] };
+const SESSION = { id, plannedSessionId: null, performedAt: CHECK.takenAt, effort: 6, minutes: 40, note: '', items: [ITEM], symptoms: [] };
+const SYMPTOM = {
+  id,
+  sessionId: null,
+  at: CHECK.takenAt,
+  intensity: 2,
+  place: 'wrist',
+  side: 'left',
+  kind: 'ache',
+  moment: 'during',
+  note: '',
+};
+const PLANNED = { id: newId(), drillId: 'plank', sets: 3, min: 20, max: 30, restSeconds: 45, why: 'Because.' };
+const PLAN = {
+  id,
+  weekStart: '2026-11-23',
+  revision: newId(),
+  basedOn: null,
+  sessions: [{ id: newId(), day: '2026-11-24', items: [PLANNED] }],
+  notes: [],
+  leftOut: [],
+};
+
+it('takes what is right, as it came', () => {
+  for (const [contract, plain] of [
+    [TraineeDto, TRAINEE],
+    [CheckDto, CHECK],
+    [SessionDto, SESSION],
+    [SymptomDto, SYMPTOM],
+    [PlanDto, PLAN],
+    [ClearanceDto, { id, ladderId: 'push-up', rungId: 'wall', initials: 'AS' }],
+  ] as const)
+    expect(validated<object>(contract, plain, now)).toMatchObject(plain);
+});
+
+const firstProblem = (contract: new () => object, plain: unknown) => inspect(contract, plain, now).problems[0];
+
+describe.each<[string, new () => object, unknown, string, RegExp]>([
+  ['a range of 400°', CheckDto, { ...CHECK, trials: [{ ...TRIAL, value: 400 }] }, '/trials/0/value', /400° is above the limit of 200°/],
+  [
+    'a negative hold',
+    CheckDto,
+    { ...CHECK, trials: [{ ...TRIAL, measureId: 'plank-hold', side: 'whole', value: -3 }] },
+    '/trials/0/value',
+    /−3 s is below the limit of 0 s/,
+  ],
+  ['a NaN', CheckDto, { ...CHECK, trials: [{ ...TRIAL, value: Number.NaN }] }, '/trials/0/value', /a number is needed, from 0° to 200°/],
+  ['a text for a number', CheckDto, { ...CHECK, trials: [{ ...TRIAL, value: '160' }] }, '/trials/0/value', /a number is needed/],
+  ['a check in the future', CheckDto, { ...CHECK, takenAt: '2026-11-25T12:00:00.000Z' }, '/takenAt', /in the future; the limit is now/],
+  ['a check of another age', CheckDto, { ...CHECK, takenAt: '1890-11-25T12:00:00.000Z' }, '/takenAt', /before 1950/],
+  ['a date that is none', CheckDto, { ...CHECK, takenAt: 'yesterday' }, '/takenAt', /date and time in UTC/],
+  ['a note of ten megabytes', CheckDto, { ...CHECK, note: 'x'.repeat(10_000_000) }, '/note', /at most 2000 characters/],
+  ['no trial at all', CheckDto, { ...CHECK, trials: [] }, '/trials', /at least one trial/],
+  [
+    'a check nobody knows',
+    CheckDto,
+    { ...CHECK, trials: [{ ...TRIAL, measureId: 'aura' }] },
+    '/trials/0/measureId',
+    /no check called "aura"/,
+  ],
+  [
+    'a side that a plank has not',
+    CheckDto,
+    { ...CHECK, trials: [{ ...TRIAL, measureId: 'plank-hold' }] },
+    '/trials/0/side',
+    /taken for whole, not "left"/,
+  ],
+  ['an id of another kind', CheckDto, { ...CHECK, id: 'one' }, '/id', /UUID/],
+  ['a field nobody asked for', CheckDto, { ...CHECK, admin: true }, '/admin', /should not exist/],
+  ['no name', TraineeDto, { ...TRAINEE, name: '' }, '/name', /A name is needed/],
+  ['a birth year to come', TraineeDto, { ...TRAINEE, birthYear: 2031 }, '/birthYear', /from 1900 to 2026/],
+  ['a giant', TraineeDto, { ...TRAINEE, stature: 400 }, '/stature', /at most 230 cm/],
+  ['no mass', TraineeDto, { ...TRAINEE, mass: null }, '/mass', /number from 20 to 250 kg/],
+  ['an age ticked by hand', TraineeDto, { ...TRAINEE, cautions: ['minor'] }, '/cautions', /cautions must be one of/i],
+  [
+    'half a repetition',
+    SessionDto,
+    { ...SESSION, items: [{ ...ITEM, sets: [{ ...SET, amount: 2.5 }] }] },
+    '/items/0/sets/0/amount',
+    /whole number from 0 to 3600/,
+  ],
+  ['effort 11', SessionDto, { ...SESSION, effort: 11 }, '/effort', /whole number from 0 to 10/],
+  ['no minutes', SessionDto, { ...SESSION, minutes: Number.NaN }, '/minutes', /whole number from 1 to 300/],
+  [
+    'a top below its bottom',
+    PlanDto,
+    { ...PLAN, sessions: [{ ...PLAN.sessions[0], items: [{ ...PLANNED, min: 30, max: 20 }] }] },
+    '/sessions/0/items/0/max',
+    /top of the dose \(20\) is below its bottom \(30\)/,
+  ],
+  ['a week that starts on Tuesday', PlanDto, { ...PLAN, weekStart: '2026-11-24' }, '/weekStart', /not a Monday/],
+  ['the 31st of June', PlanDto, { ...PLAN, sessions: [{ ...PLAN.sessions[0], day: '2026-06-31' }] }, '/sessions/0/day', /not a day/],
+  ['a symptom of −1', SymptomDto, { ...SYMPTOM, intensity: -1 }, '/intensity', /0 to 10/],
+  [
+    'a rung of another ladder',
+    ClearanceDto,
+    { id, ladderId: 'push-up', rungId: 'free-hang', initials: 'AS' },
+    '/rungId',
+    /no rung called "free-hang" on this ladder/,
+  ],
+  ['initials of digits', ClearanceDto, { id, ladderId: 'push-up', rungId: 'wall', initials: '12' }, '/initials', /2 to 4 letters/],
+])('%s', (_, contract, plain, field, message) => {
+  it(`is refused at ${field}, naming the limit`, () => {
+    expect(firstProblem(contract, plain)).toMatchObject({ field, message: expect.stringMatching(message) as string });
+    expect(() => validated(contract, plain, now)).toThrow(message);
+  });
+});
+
+it.each([[null], ['text'], [[]], [7]])('refuses %j, which is no object', (plain) => {
+  expect(firstProblem(CheckDto, plain)).toMatchObject({ field: '', limit: 'object' });
+});
+
+it('lets clocks differ by a few minutes and no more', () => {
+  const at = (minutes: number) =>
+    inspect(CheckDto, { ...CHECK, takenAt: new Date(now.getTime() + minutes * 60_000).toISOString() }, now).problems;
+  expect(at(4)).toEqual([]);
+  expect(at(6)).toHaveLength(1);
+});

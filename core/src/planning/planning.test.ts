@@ -1,0 +1,260 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Drill, DRILLS, drillOf, EQUIPMENT, type Equipment, isLoaded, PHASES } from '../drills/index.ts';
+import { demandsOn, rungOf } from '../ladders/index.ts';
+import { capacityFromTrials, measureOf } from '../measuring/index.ts';
+import { addDays, type CalendarDay } from '../quantities/index.ts';
+import { headroom } from '../readiness/index.ts';
+import { CHOSEN_CAUTION_IDS } from '../safety/index.ts';
+import {
+  calendarDaysBetween,
+  changesAlong,
+  exclusionOf,
+  isLoadedSession,
+  loadedDays,
+  orderSession,
+  type PlanInput,
+  plannedHandLoad,
+  proposePlan,
+  reviewPlan,
+  sessionMinutes,
+  WEEKDAYS,
+} from './index.ts';
+
+const now = new Date('2026-11-24T12:00:00');
+const ALL_EQUIPMENT = Object.keys(EQUIPMENT) as Equipment[];
+const demands = demandsOn(rungOf('hang-and-swing', 'packs-and-rocks'), { mass: 70 });
+
+function headroomsWith(figures: Readonly<Record<string, number>>) {
+  return demands.map((demand) => {
+    const value = figures[`${demand.measureId}/${demand.side}`] ?? figures[demand.measureId] ?? demand.value + 15;
+    const trials = [1, 2, 3].map(() => ({ side: demand.side, value }));
+    return headroom(capacityFromTrials(measureOf(demand.measureId), trials, { takenAt: addDays(now, -1) }), demand, now);
+  });
+}
+
+let made = 0;
+const newId = () => `id-${++made}`;
+
+const INPUT: PlanInput = {
+  weekStart: '2026-11-23' as CalendarDay,
+  trainingDays: ['Monday', 'Wednesday', 'Friday'],
+  sessionMinutes: 45,
+  equipment: ALL_EQUIPMENT,
+  cautions: [],
+  headrooms: headroomsWith({ 'shoulder-flexion/left': 150, 'packed-hang': 10 }),
+  foothold: { ladderId: 'hang-and-swing', here: 1 },
+  knownDrills: DRILLS.map((d) => d.id),
+  lastWeekDose: 0,
+  newId,
+};
+const rules = ({ sessionMinutes: minutes, equipment, cautions, foothold, lastWeekDose }: PlanInput) => ({
+  sessionMinutes: minutes,
+  equipment,
+  cautions,
+  foothold,
+  lastWeekDose,
+});
+const drillsIn = (input: Partial<PlanInput>) => proposePlan({ ...INPUT, ...input }).sessions.flatMap((s) => s.items);
+
+describe('a proposal', () => {
+  const proposal = proposePlan(INPUT);
+
+  it('obeys every rule it is reviewed by', () => {
+    expect(proposal.refusal).toBeUndefined();
+    expect(reviewPlan(proposal.sessions, rules(INPUT))).toEqual([]);
+  });
+
+  it('aims at the limiter, and says so', () => {
+    const reasons = proposal.sessions.flatMap((s) => s.items.map((i) => i.why));
+    expect(
+      reasons.some(
+        (why) => why.includes('left shoulder flexion, 10° short (the limiter)') || why.includes('packed hang at half weight, 10 s short'),
+      ),
+    ).toBe(true);
+    for (const { sessions } of [proposal]) for (const s of sessions) for (const i of s.items) expect(i.why.length).toBeGreaterThan(10);
+    const served = new Set(proposal.sessions.flatMap((s) => s.items.flatMap((i) => Object.keys(drillOf(i.drillId).trains))));
+    expect(served).toContain('shoulder-flexion');
+    expect(served).toContain('packed-hang');
+  });
+
+  it('warms up for ten minutes before load, and ends with a cool-down', () => {
+    for (const s of proposal.sessions.filter((x) => isLoadedSession(x.items))) {
+      const opening = s.items.filter((i) => ['wrists and forearms', 'warm-up'].includes(drillOf(i.drillId).phase));
+      expect(sessionMinutes(opening)).toBeGreaterThanOrEqual(10);
+      expect(drillOf(s.items.at(-1)?.drillId ?? '').phase).toBe('cool-down');
+    }
+  });
+
+  it('practises the rung in hand on loaded days, and no rung that is not signed', () => {
+    const practised = proposal.sessions.flatMap((s) => s.items).filter((i) => drillOf(i.drillId).rung);
+    expect(new Set(practised.map((i) => i.drillId))).toEqual(new Set(['practice-half-hang']));
+  });
+
+  it('pairs new range with stability in the same joint and direction', () => {
+    const chosen = proposal.sessions.filter((s) => isLoadedSession(s.items)).flatMap((s) => s.items.map((i) => drillOf(i.drillId)));
+    const mobility = chosen.find((d) => d.quality === 'mobility active' && d.trains['shoulder-flexion']);
+    expect(mobility).toBeDefined();
+    expect(
+      chosen.some((d) => d.quality === 'stability' && d.joint === mobility?.joint && d.motions.some((m) => mobility?.motions.includes(m))),
+    ).toBe(true);
+  });
+
+  it('starts new drills at half dose', () => {
+    const [first] = drillsIn({ knownDrills: [] }).filter((i) => ['stability', 'skill'].includes(drillOf(i.drillId).phase));
+    expect(first?.sets).toBe(Math.ceil(drillOf(first?.drillId ?? '').dose.sets / 2));
+    expect(first?.why).toContain('New, so half dose.');
+  });
+
+  it('grows the hand load by at most a tenth over the last week, or says that it cannot', () => {
+    const free = plannedHandLoad(proposal.sessions.flatMap((s) => s.items));
+    const lastWeekDose = (free.push + free.pull) * 0.8;
+    const held = proposePlan({ ...INPUT, lastWeekDose });
+    const { push, pull } = plannedHandLoad(held.sessions.flatMap((s) => s.items));
+    expect(push + pull).toBeLessThanOrEqual(lastWeekDose * 1.1);
+    expect(held.notes.join(' ')).toContain('at most 10% more than last week');
+    expect(proposePlan({ ...INPUT, lastWeekDose: 1 }).notes.join(' ')).toContain('take a drill out, or accept it knowingly');
+  });
+
+  it('leaves the days that are over alone', () => {
+    expect(proposePlan({ ...INPUT, notBefore: '2026-11-24' as CalendarDay }).sessions.map((s) => s.day)).toEqual([
+      '2026-11-25',
+      '2026-11-27',
+    ]);
+  });
+
+  it('trains the weaker side where the sides differ though both suffice', () => {
+    const headrooms = headroomsWith({ 'one-shoulder-packs/left': 8, 'one-shoulder-packs/right': 14 });
+    expect(drillsIn({ headrooms }).some((i) => i.why.includes('left one-shoulder packs, 6 reps behind the other side'))).toBe(true);
+  });
+
+  it('says what would have helped and may not be used', () => {
+    const { leftOut } = proposePlan({ ...INPUT, equipment: ALL_EQUIPMENT.filter((e) => e !== 'bar') });
+    expect(leftOut.some((l) => l.why === 'Needs pull-up bar.')).toBe(true);
+  });
+});
+
+describe('a refusal names the smallest change that helps', () => {
+  it.each<[Partial<PlanInput>, RegExp]>([
+    [{ trainingDays: [] }, /Choose at least one/],
+    [{ sessionMinutes: 5 }, /5 minutes cannot hold the 10-minute warm-up, one drill and a cool-down; \d+ minutes would/],
+    [{ notBefore: '2026-11-28' as CalendarDay }, /Plan the next week/],
+  ])('%j', (change, sentence) => {
+    const proposal = proposePlan({ ...INPUT, ...change });
+    expect(proposal.refusal).toMatch(sentence);
+    expect(proposal.sessions).toEqual([]);
+  });
+
+  it('and the change helps', () => {
+    const needed = Number(/; (\d+) minutes would/.exec(proposePlan({ ...INPUT, sessionMinutes: 5 }).refusal ?? '')?.[1]);
+    expect(proposePlan({ ...INPUT, sessionMinutes: needed }).refusal).toBeUndefined();
+    expect(proposePlan({ ...INPUT, sessionMinutes: needed - 1 }).refusal).toBeDefined();
+  });
+});
+
+it('keeps every hard rule whatever days, minutes, equipment and cautions it is given (seeded)', () => {
+  fc.assert(
+    fc.property(
+      fc.subarray([...WEEKDAYS], { minLength: 1 }),
+      fc.integer({ min: 20, max: 90 }),
+      fc.subarray(ALL_EQUIPMENT),
+      fc.subarray([...CHOSEN_CAUTION_IDS], { maxLength: 3 }),
+      fc.integer({ min: -1, max: 8 }),
+      fc.boolean(),
+      (trainingDays, minutes, equipment, cautions, here, known) => {
+        const input: PlanInput = {
+          ...INPUT,
+          trainingDays,
+          sessionMinutes: minutes,
+          equipment,
+          cautions,
+          foothold: { ladderId: 'hang-and-swing', here },
+          knownDrills: known ? INPUT.knownDrills : [],
+        };
+        const { sessions, refusal } = proposePlan(input);
+        if (refusal) return expect(sessions).toEqual([]);
+        expect(sessions).toHaveLength(trainingDays.length);
+        expect(reviewPlan(sessions, rules(input))).toEqual([]);
+        expect(sessions.filter((s) => isLoadedSession(s.items)).length).toBeLessThanOrEqual(2);
+        return undefined;
+      },
+    ),
+    { seed: 42, numRuns: 60 },
+  );
+});
+
+describe('order within a session', () => {
+  it('follows the phases', () => {
+    const shuffled = ['shake-out', 'plank', 'wrist-circles', 'four-directions']
+      .filter((id) => DRILLS.some((d) => d.id === id))
+      .map((drillId) => ({ drillId }));
+    const ranks = orderSession(shuffled).map((i) => PHASES.indexOf(drillOf(i.drillId).phase));
+    expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+  });
+
+  it('has the fewest changes of position and equipment of all orders (brute force, seeded)', () => {
+    const stability = DRILLS.filter((d) => d.phase === 'stability');
+    fc.assert(
+      fc.property(fc.shuffledSubarray(stability, { minLength: 2, maxLength: 5 }), (drills) => {
+        const chosen = orderSession(drills.map((d) => ({ drillId: d.id }))).map((i) => drillOf(i.drillId));
+        const fewest = Math.min(...permutations(drills).map((p) => changesAlong(p)));
+        expect(changesAlong(chosen)).toBe(fewest);
+      }),
+      { seed: 5, numRuns: 40 },
+    );
+  });
+});
+
+function permutations(drills: readonly Drill[]): readonly (readonly Drill[])[] {
+  return drills.length <= 1 ? [drills] : drills.flatMap((d) => permutations(drills.filter((o) => o !== d)).map((rest) => [d, ...rest]));
+}
+
+describe('loaded days', () => {
+  const days = (...texts: string[]) => texts as CalendarDay[];
+
+  it('are two apart, as many as may be, evenly spaced', () => {
+    expect(loadedDays(days('2026-11-23', '2026-11-24', '2026-11-26'), 2)).toEqual(['2026-11-23', '2026-11-26']);
+    expect(loadedDays(days('2026-11-23', '2026-11-24'), 2)).toEqual(['2026-11-23']);
+    expect(loadedDays(days('2026-11-23', '2026-11-25', '2026-11-27', '2026-11-29'), 2)).toEqual(['2026-11-23', '2026-11-29']);
+  });
+
+  it('keep away from the last loaded day before the week', () => {
+    expect(loadedDays(days('2026-11-23', '2026-11-25'), 2, '2026-11-22' as CalendarDay)).toEqual(['2026-11-25']);
+  });
+
+  it('count calendar days across the end of summer time', () => {
+    expect(calendarDaysBetween('2026-10-24' as CalendarDay, '2026-10-26' as CalendarDay)).toBe(2);
+  });
+});
+
+describe('a review', () => {
+  const item = (drillId: string, sets = 3) => ({ id: newId(), drillId, ...drillOf(drillId).dose, sets, why: '' });
+  const on = (day: string, ...items: ReturnType<typeof item>[]) => ({ id: day, day: day as CalendarDay, items });
+  const sentences = (sessions: ReturnType<typeof on>[], change: Partial<PlanInput> = {}) =>
+    reviewPlan(sessions, rules({ ...INPUT, ...change })).map((f) => f.sentence);
+
+  it('finds what hand-made plans break', () => {
+    expect(sentences([on('2026-11-23', item('plank', 10))], { sessionMinutes: 5 })).toEqual([
+      expect.stringMatching(/^Takes \d+ minutes; 5 are given\.$/),
+    ]);
+    expect(sentences([on('2026-11-23', item('plank'), item('wrist-circles'))])).toEqual([
+      '“Wrist circles, forearm still” (wrists and forearms) usually comes before stability.',
+    ]);
+    expect(sentences([on('2026-11-23', item('plank')), on('2026-11-24', item('plank'))])).toEqual([
+      'Loaded work needs 48 hours after the loaded session before.',
+    ]);
+    expect(sentences([on('2026-11-23', item('plank'))], { cautions: ['wrist-injury'] })).toEqual([
+      expect.stringContaining('No body weight through the wrists'),
+    ]);
+    expect(sentences([on('2026-11-23', item('plank'))], { lastWeekDose: 10 })).toEqual([
+      expect.stringMatching(/more than the last; the limit is 10%/),
+    ]);
+  });
+
+  it('explains why a drill is out of reach', () => {
+    const reach = { cautions: [], equipment: ALL_EQUIPMENT, foothold: { ladderId: 'hang-and-swing', here: 1 } };
+    expect(exclusionOf(drillOf('practice-free-hang'), reach)).toBe('Rung practice: its clearance is not signed.');
+    expect(exclusionOf(drillOf('practice-half-hang'), reach)).toBeUndefined();
+    expect(isLoaded(drillOf('practice-half-hang'))).toBe(true);
+  });
+});

@@ -1,0 +1,93 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import Database from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { migrate, readMigrations } from './migrate.ts';
+import { openDatabase } from './open.ts';
+
+let folder: string;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'myokinet-db-'));
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+describe('a database file', () => {
+  it('has WAL, foreign keys, full synchronisation, and only STRICT tables', () => {
+    const db = openDatabase(join(folder, 'a.sqlite'));
+    expect(db.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(db.pragma('foreign_keys', { simple: true })).toBe(1);
+    expect(db.pragma('synchronous', { simple: true })).toBe(2);
+    const tables = db.pragma('table_list') as { name: string; type: string; strict: number }[];
+    expect(tables.filter((t) => t.type === 'table' && !t.name.startsWith('sqlite_') && t.strict !== 1)).toEqual([]);
+    db.close();
+  });
+
+  it('is opened again as it was', () => {
+    const file = join(folder, 'a.sqlite');
+    openDatabase(file).close();
+    const db = openDatabase(file);
+    expect(db.pragma('user_version', { simple: true })).toBe(readMigrations().length);
+    expect(db.prepare('SELECT count(*) FROM coach').pluck().get()).toBe(1);
+    db.close();
+  });
+
+  it('of a newer program is left alone', () => {
+    const db = new Database(':memory:');
+    db.pragma('user_version = 99');
+    expect(() => migrate(db)).toThrow('Start a newer program.');
+  });
+
+  it('takes each migration whole or not at all', () => {
+    const db = new Database(':memory:');
+    const broken = [
+      { number: 1, sql: 'CREATE TABLE a (x TEXT) STRICT;' },
+      { number: 2, sql: 'CREATE TABLE b (x TEXT) STRICT; CREATE TABLE a (x TEXT) STRICT;' },
+    ];
+    expect(() => migrate(db, broken)).toThrow(/already exists/);
+    expect(db.pragma('user_version', { simple: true })).toBe(1);
+    expect(db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all()).toEqual(['a']);
+  });
+
+  it('refuses to change or remove facts', () => {
+    const db = openDatabase(':memory:');
+    const facts = db.prepare("SELECT DISTINCT tbl_name FROM sqlite_master WHERE type = 'trigger'").pluck().all();
+    expect(facts).toEqual(expect.arrayContaining(['trial', 'session', 'session_set', 'symptom', 'clearance', 'withdrawal']));
+    const coach = db.prepare('SELECT id, studio_id FROM coach').get() as { id: string; studio_id: string };
+    db.pragma('foreign_keys = OFF');
+    db.prepare(
+      `INSERT INTO symptom (id, studio_id, trainee_id, coach_id, at, intensity, place, side, kind, moment, note)
+       VALUES ('s', @studio_id, 't', @id, '2026-11-24T10:00:00.000Z', 1, 'wrist', 'left', 'ache', 'during', '')`,
+    ).run(coach);
+    expect(() => db.exec('UPDATE symptom SET intensity = 0')).toThrow('symptoms are facts');
+    expect(() => db.exec('DELETE FROM symptom')).toThrow('symptoms are facts');
+    db.close();
+  });
+});
+
+it('keeps what was answered as saved when the process is killed the next moment', async () => {
+  const file = join(folder, 'a.sqlite');
+  openDatabase(file).close();
+  const driver = fileURLToPath(import.meta.resolve('better-sqlite3'));
+  // Writes one row after another, says so after each, and is killed in the middle of it.
+  const script = `
+    const db = require(${JSON.stringify(driver)})(${JSON.stringify(file)});
+    db.pragma('synchronous = FULL');
+    const add = db.prepare("INSERT INTO studio (id, name) VALUES (?, 'S')");
+    for (let i = 1; ; i++) { add.run('s' + i); require('fs').writeSync(1, i + '\\n'); }`;
+  const child = spawn(process.execPath, ['-e', script], { stdio: ['ignore', 'pipe', 'inherit'] });
+  let said = '';
+  child.stdout.setEncoding('utf8').on('data', (text: string) => {
+    said += text;
+    if (said.length > 400) child.kill('SIGKILL');
+  });
+  await new Promise((resolve) => child.once('close', resolve));
+  const answered = Number(said.trim().split('\n').filter(Boolean).at(-1));
+  expect(answered).toBeGreaterThan(50);
+  const db = openDatabase(file);
+  expect(db.prepare("SELECT count(*) FROM studio WHERE id GLOB 's[0-9]*'").pluck().get()).toBeGreaterThanOrEqual(answered);
+  expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
+  db.close();
+});

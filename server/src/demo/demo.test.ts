@@ -1,0 +1,59 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
+import { daysBetween, type Instant } from '@myokinet/core/quantities';
+import { BUILT_IN_COACH } from '../context.ts';
+import { openDatabase } from '../database/open.ts';
+import { servicesFor } from '../services.ts';
+import { CREW } from './people.ts';
+import { seedDemo } from './seed.ts';
+
+const today = new Date('2026-11-24T09:30:00');
+
+function demo(crew = CREW) {
+  const db = openDatabase(':memory:');
+  seedDemo(db, today, crew);
+  return { db, services: servicesFor({ db, who: BUILT_IN_COACH, now: () => today }) };
+}
+
+describe('the demo crew', () => {
+  let rows: readonly CaseloadRow[];
+  let items: readonly TodayItem[];
+  let world: ReturnType<typeof demo>;
+  beforeAll(() => {
+    world = demo();
+    rows = world.services.caseload.rows();
+    items = world.services.caseload.today();
+  }, 120_000);
+
+  it('is about a dozen, on both ladders, with half a year behind them', () => {
+    expect(rows.length).toBeGreaterThanOrEqual(12);
+    expect(new Set(rows.map((r) => r.ladderId)).size).toBe(2);
+    const oldest = world.db.prepare('SELECT min(taken_at) FROM check_occasion').pluck().get() as Instant;
+    expect(daysBetween(oldest, today)).toBeGreaterThan(170);
+  });
+
+  it('has every kind of day in it', () => {
+    expect(rows.some((r) => r.gateOpen)).toBe(true);
+    expect(rows.some((r) => r.locked)).toBe(true);
+    expect(rows.some((r) => r.lapsed)).toBe(true);
+    expect(rows.some((r) => r.openStopSigns > 0)).toBe(true);
+    expect(rows.some((r) => r.limiter?.state === 'short')).toBe(true);
+    expect(rows.some((r) => r.unknown > 0)).toBe(true);
+    expect(new Set(items.map((i) => i.kind))).toEqual(new Set(['sign', 'stop sign', 'morning', 'session', 're-check']));
+  });
+
+  it('lies in no future', () => {
+    for (const [table, column] of [
+      ['trial_time', 'SELECT max(taken_at) FROM check_occasion'],
+      ['session', 'SELECT max(performed_at) FROM session'],
+      ['symptom', 'SELECT max(at) FROM symptom'],
+      ['clearance', 'SELECT max(signed_at) FROM clearance'],
+    ] as const)
+      expect([table, Date.parse(world.db.prepare(column).pluck().get() as string) <= today.getTime()]).toEqual([table, true]);
+  });
+});
+
+it('comes out the same from the same seed', () => {
+  const values = () => demo(CREW.slice(0, 1)).db.prepare('SELECT value FROM trial ORDER BY id').pluck().all();
+  expect(values()).toEqual(values());
+});

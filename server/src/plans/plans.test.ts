@@ -1,0 +1,71 @@
+import { v7 } from 'uuid';
+import { afterEach, beforeEach, expect, it } from 'vitest';
+import type { PlanDto, CaseloadRow } from '@myokinet/core/contracts';
+import { type TestBench, testBench, traineeDto } from '../testBench.ts';
+
+let bench: TestBench;
+let week: string;
+beforeEach(async () => {
+  bench = await testBench();
+  const trainee = traineeDto();
+  await bench.post('/api/trainees', trainee);
+  week = `/api/trainees/${trainee.id}/plans/2026-11-23`;
+});
+afterEach(() => bench.close());
+
+const plan = (own: Partial<PlanDto> = {}): PlanDto => ({
+  id: v7(),
+  weekStart: '2026-11-23',
+  revision: v7(),
+  basedOn: null,
+  sessions: [
+    {
+      id: v7(),
+      day: '2026-11-26',
+      items: [{ id: v7(), drillId: 'plank', sets: 3, min: 20, max: 30, restSeconds: 45, why: 'For the plank.' }],
+    },
+  ],
+  notes: ['A rule.'],
+  leftOut: [{ drillId: 'wrist-circles', why: 'No time.' }],
+  ...own,
+});
+
+it('a week without a plan says so', async () => {
+  expect(await bench.get(week)).toMatchObject({
+    status: 404,
+    body: { code: 'plan-missing', detail: 'There is no plan for the week of 2026-11-23 yet.' },
+  });
+});
+
+it('is saved and read whole, and shows in the caseload', async () => {
+  const dto = plan();
+  expect(await bench.put(week, dto)).toMatchObject({ status: 200, body: dto });
+  expect(await bench.get(week)).toMatchObject({ status: 200, body: dto });
+  expect(((await bench.get('/api/caseload')) as { body: CaseloadRow[] }).body).toMatchObject([{ nextSessionOn: '2026-11-26' }]);
+});
+
+it('of two tabs the second is told, and loses nothing of the first', async () => {
+  const first = plan();
+  await bench.put(week, first);
+  const edit = (notes: string[]) => ({ ...first, notes, basedOn: first.revision, revision: v7() });
+  expect((await bench.put(week, edit(['Tab one.']))).status).toBe(200);
+  expect(await bench.put(week, edit(['Tab two.']))).toMatchObject({ status: 409, body: { code: 'edited-elsewhere' } });
+  expect(await bench.get(week)).toMatchObject({ body: { notes: ['Tab one.'] } });
+  expect(bench.db.prepare('SELECT count(*) FROM plan_revision').pluck().get()).toBe(2);
+});
+
+it('does not start a second plan for the same week', async () => {
+  await bench.put(week, plan());
+  expect(await bench.put(week, plan())).toMatchObject({ status: 409, body: { code: 'edited-elsewhere' } });
+});
+
+it('is the same when the request comes twice', async () => {
+  const dto = plan();
+  await bench.put(week, dto);
+  expect((await bench.put(week, dto)).status).toBe(200);
+  expect(bench.db.prepare('SELECT count(*) FROM plan_revision').pluck().get()).toBe(1);
+});
+
+it('is refused at another address than its week', async () => {
+  expect(await bench.put(week, plan({ weekStart: '2026-11-30' }))).toMatchObject({ status: 404, body: { code: 'plan-missing' } });
+});

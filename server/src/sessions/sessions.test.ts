@@ -1,0 +1,107 @@
+import { v7 } from 'uuid';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { CaseloadRow, ReadinessReply, RecordReply, TodayItem } from '@myokinet/core/contracts';
+import { addDays } from '@myokinet/core/quantities';
+import { reachOpenGate, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
+
+let bench: TestBench;
+let id: string;
+let at: string;
+beforeEach(async () => {
+  bench = await testBench();
+  const trainee = traineeDto();
+  await bench.post('/api/trainees', trainee);
+  id = trainee.id;
+  at = `/api/trainees/${id}`;
+});
+afterEach(() => bench.close());
+
+const ago = (days: number) => new Date(addDays(bench.now(), -days));
+const record = async () => ((await bench.get(`${at}/record`)) as { body: RecordReply }).body;
+
+describe('a session', () => {
+  it('is kept set by set, with its verdict, load and hand-load dose', async () => {
+    const dto = sessionDto(ago(1), { effort: 6, minutes: 45 });
+    expect((await bench.post(`${at}/sessions`, dto)).status).toBe(201);
+    const [session] = (await record()).sessions;
+    expect(session).toMatchObject({ ...dto, clean: true, load: 270 });
+    expect(session?.handLoad.push).toBeCloseTo(0.69 * 20, 9);
+  });
+
+  it('comes back in the order it was done', async () => {
+    for (const days of [3, 9, 1]) await bench.post(`${at}/sessions`, sessionDto(ago(days)));
+    const days = (await record()).sessions.map((s) => s.performedAt);
+    expect(days).toEqual([...days].sort().reverse());
+  });
+
+  it('is written once, however often it is sent', async () => {
+    const dto = sessionDto(ago(1));
+    await bench.post(`${at}/sessions`, dto);
+    expect(await bench.post(`${at}/sessions`, dto)).toMatchObject({ status: 201, body: { id: dto.id } });
+    expect((await record()).sessions).toHaveLength(1);
+    expect(await bench.post(`${at}/sessions`, { ...dto, effort: 9 })).toMatchObject({ status: 409 });
+  });
+
+  it('tells the planner what is known, what was loaded last and how much', async () => {
+    await bench.post(`${at}/sessions`, sessionDto(ago(3), {}, ['plank', 'wrist-circles']));
+    // light blade work against a wall is not a loaded day
+    await bench.post(`${at}/sessions`, sessionDto(ago(1), {}, ['wall-scapular-push-up']));
+    const { planner } = ((await bench.get(`${at}/readiness`)) as { body: ReadinessReply }).body;
+    expect([...planner.knownDrills].sort()).toEqual(['plank', 'wall-scapular-push-up', 'wrist-circles']);
+    expect(planner.lastLoadedDay).toBe('2026-11-21');
+    expect(planner.lastWeekDose).toBeGreaterThan(0.69 * 20);
+  });
+});
+
+describe('a symptom', () => {
+  it('belongs to a session of the same trainee, or to none', async () => {
+    const other = traineeDto();
+    await bench.post('/api/trainees', other);
+    const session = sessionDto(ago(1));
+    await bench.post(`/api/trainees/${other.id}/sessions`, session);
+    expect(await bench.post(`${at}/symptoms`, symptomDto(bench.now(), { sessionId: session.id }))).toMatchObject({
+      status: 404,
+      body: { code: 'session-missing' },
+    });
+    expect((await bench.post(`${at}/symptoms`, symptomDto(bench.now(), { intensity: 2, kind: 'ache', moment: 'after' }))).status).toBe(201);
+    expect((await record()).symptoms).toHaveLength(1);
+  });
+
+  it('that nobody reported cannot be closed', async () => {
+    expect(await bench.post(`${at}/stop-sign-closures`, { id: v7(), symptomId: v7(), ground: 'Seen by a doctor.' })).toMatchObject({
+      status: 404,
+      body: { code: 'symptom-missing' },
+    });
+  });
+});
+
+describe('lists', () => {
+  const today = async () => ((await bench.get('/api/today')) as { body: readonly TodayItem[] }).body;
+  const caseload = async () => ((await bench.get('/api/caseload')) as { body: readonly CaseloadRow[] }).body;
+
+  it('ask for the first check, then for the signature', async () => {
+    expect(await today()).toMatchObject([{ kind: 're-check', name: 'Ada Spar' }]);
+    expect(await caseload()).toMatchObject([{ here: -1, nextRungId: 'wall', gateOpen: false, limiter: { state: 'unknown' } }]);
+    await reachOpenGate(bench, id);
+    expect(await today()).toMatchObject([{ kind: 'sign', sentence: '“At a wall”: every line of the gate is met.' }]);
+    expect(await caseload()).toMatchObject([{ gateOpen: true, unmet: 0, unknown: 0 }]);
+  });
+
+  it('ask about a morning only when it has come', async () => {
+    await bench.post(`${at}/sessions`, sessionDto(ago(0)));
+    expect((await today()).filter((i) => i.kind === 'morning')).toEqual([]);
+    bench.passDays(0.6);
+    expect((await today()).filter((i) => i.kind === 'morning')).toMatchObject([{ sentence: 'How was the morning after Tue 24 Nov?' }]);
+  });
+
+  it('put stop signs before anything else', async () => {
+    await bench.post(`${at}/symptoms`, symptomDto(bench.now(), { intensity: 7, kind: 'ache', moment: 'during' }));
+    expect((await today())[0]).toMatchObject({ kind: 'stop sign', sentence: 'Ache 7/10, shoulder, during: stop and step back.' });
+    expect(await caseload()).toMatchObject([{ openStopSigns: 1 }]);
+  });
+
+  it('count four weeks of load, oldest first', async () => {
+    for (const days of [1, 8, 9, 26]) await bench.post(`${at}/sessions`, sessionDto(ago(days), { effort: 5, minutes: 40 }));
+    expect((await caseload())[0]?.weekLoads).toEqual([200, 0, 400, 200]);
+  });
+});

@@ -1,0 +1,131 @@
+import type { FastifyInstance } from 'fastify';
+import { v7 } from 'uuid';
+import type { CheckDto, SessionDto, SymptomDto, TraineeDto } from '@myokinet/core/contracts';
+import { type Demand, demandsOn, rungOf } from '@myokinet/core/ladders';
+import { measureOf } from '@myokinet/core/measuring';
+import { addDays, instant } from '@myokinet/core/quantities';
+import { buildApp } from './app.ts';
+import { BUILT_IN_COACH } from './context.ts';
+import { openDatabase } from './database/open.ts';
+import { servicesFor } from './services.ts';
+
+const START = new Date('2026-11-24T18:00:00Z');
+
+/** A whole server on a database in memory, with a clock that the test moves. */
+export async function testBench() {
+  const db = openDatabase(':memory:');
+  let clock = START;
+  const services = servicesFor({ db, who: BUILT_IN_COACH, now: () => clock });
+  const app = await buildApp(services);
+  return {
+    db,
+    app,
+    services,
+    now: () => clock,
+    /** Moves the clock by days, fractions allowed. */
+    passDays: (days: number) => {
+      clock = new Date(addDays(clock, days));
+    },
+    get: (url: string) => send(app, 'GET', url),
+    post: (url: string, body: object) => send(app, 'POST', url, body),
+    put: (url: string, body: object) => send(app, 'PUT', url, body),
+    close: async () => {
+      await app.close();
+      db.close();
+    },
+  };
+}
+
+export type TestBench = Awaited<ReturnType<typeof testBench>>;
+
+async function send(app: FastifyInstance, method: 'GET' | 'POST' | 'PUT', url: string, body?: object) {
+  const reply = await app.inject({ method, url, headers: { host: '127.0.0.1' }, ...(body ? { payload: body } : {}) });
+  return { status: reply.statusCode, type: reply.headers['content-type'], body: reply.json<Record<string, never>>() as never };
+}
+
+export function traineeDto(own: Partial<TraineeDto> = {}): TraineeDto {
+  return {
+    id: v7(),
+    revision: v7(),
+    basedOn: null,
+    name: 'Ada Spar',
+    birthYear: 1990,
+    sex: 'female',
+    stature: 170,
+    mass: 70,
+    dominantHand: 'right',
+    cautions: [],
+    history: '',
+    ladderId: 'push-up',
+    trainingDays: ['Monday', 'Thursday'],
+    sessionMinutes: 45,
+    equipment: ['wall', 'bench'],
+    ...own,
+  };
+}
+
+/** Three trials a side for every demand of a rung, each far beyond what is asked unless told otherwise. */
+export function checkFor(rungId: string, takenAt: Date, valueOf: (demand: Demand) => number = comfortably): CheckDto {
+  const trials = demandsOn(rungOf('push-up', rungId), { mass: 70 }).flatMap((demand) =>
+    Array.from({ length: measureOf(demand.measureId).trials }, () => ({
+      id: v7(),
+      measureId: demand.measureId,
+      side: demand.side,
+      value: valueOf(demand),
+    })),
+  );
+  return { id: v7(), takenAt: instant(takenAt), note: '', trials };
+}
+
+export function comfortably(demand: Demand): number {
+  return demand.value + 15;
+}
+
+/** A session of planks (and what else is named), clean unless told otherwise. */
+export function sessionDto(performedAt: Date, own: Partial<SessionDto> = {}, drillIds: readonly string[] = ['plank']): SessionDto {
+  return {
+    id: v7(),
+    plannedSessionId: null,
+    performedAt: instant(performedAt),
+    effort: 5,
+    minutes: 40,
+    note: '',
+    items: drillIds.map((drillId) => ({
+      id: v7(),
+      drillId,
+      plannedSets: 2,
+      min: 5,
+      max: 10,
+      sets: [10, 10].map((amount) => ({ id: v7(), side: 'whole', amount, faults: [] })),
+    })),
+    symptoms: [],
+    ...own,
+  };
+}
+
+export function symptomDto(at: Date, own: Partial<SymptomDto> = {}): SymptomDto {
+  return {
+    id: v7(),
+    sessionId: null,
+    at: instant(at),
+    intensity: 0,
+    place: 'shoulder',
+    side: 'whole',
+    kind: 'none',
+    moment: 'next morning',
+    note: '',
+    ...own,
+  };
+}
+
+/** Brings a trainee to an open gate at the wall rung: a check, and two clean sessions with quiet mornings. */
+export async function reachOpenGate(bench: TestBench, traineeId: string): Promise<void> {
+  const at = `/api/trainees/${traineeId}`;
+  const ago = (days: number) => new Date(addDays(bench.now(), -days));
+  await bench.post(`${at}/checks`, checkFor('wall', ago(1)));
+  for (const days of [5, 2]) {
+    const session = sessionDto(ago(days));
+    await bench.post(`${at}/sessions`, session);
+    await bench.post(`${at}/symptoms`, symptomDto(ago(days - 0.6), { sessionId: session.id }));
+  }
+}
