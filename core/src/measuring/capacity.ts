@@ -36,6 +36,7 @@ export interface CapacityOptions {
 
 /** One-sided confidence of every error band. */
 export const BAND_CONFIDENCE = 0.95;
+const ONE_SIDED_95 = normalQuantile(BAND_CONFIDENCE);
 
 /**
  * Turns the trials of one side into a capacity with its error band.
@@ -111,7 +112,7 @@ function errorOf(model: ErrorModel & { own?: boolean }, { values, value, combine
   }
   const band = model.kind === 'share' ? Math.max(model.share * value, smallest) : model.amount;
   const basis = model.kind === 'share' ? `default error of ${Math.round(model.share * 100)}% of a hold` : 'default error of the check';
-  return { band, standardError: band / normalQuantile(BAND_CONFIDENCE), basis };
+  return { band, standardError: band / ONE_SIDED_95, basis };
 }
 
 function mean(values: readonly number[]): number {

@@ -27,12 +27,16 @@ export function instant(date: Date | string): Instant {
  * @example daysBetween(instant('2026-01-01'), new Date('2026-01-02T12:00:00Z')) // 1.5
  */
 export function daysBetween(earlier: Instant, later: Date | Instant): number {
-  return (new Date(later).getTime() - new Date(earlier).getTime()) / MILLISECONDS_PER_DAY;
+  return (milliseconds(later) - milliseconds(earlier)) / MILLISECONDS_PER_DAY;
+}
+
+function milliseconds(moment: Date | Instant): number {
+  return typeof moment === 'string' ? Date.parse(moment) : moment.getTime();
 }
 
 /** The moment `days` after another. */
 export function addDays(moment: Date | Instant, days: number): Instant {
-  return instant(new Date(new Date(moment).getTime() + days * MILLISECONDS_PER_DAY));
+  return instant(new Date(milliseconds(moment) + days * MILLISECONDS_PER_DAY));
 }
 
 /** The local calendar day of a moment. */

@@ -1,6 +1,6 @@
 import { drillOf, LOADING_PHASES } from '../drills/index.ts';
 import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
-import type { Instant } from '../quantities/index.ts';
+import { daysBetween, type Instant } from '../quantities/index.ts';
 
 /** One logged set: what was done, and which faults showed. */
 export interface LoggedSet {
@@ -87,5 +87,5 @@ export function spacedCleanSessions(sessions: readonly SessionFact[]): readonly 
 }
 
 function hoursBetween(earlier: Instant, later: Instant): number {
-  return (new Date(later).getTime() - new Date(earlier).getTime()) / 3_600_000;
+  return daysBetween(earlier, later) * 24;
 }

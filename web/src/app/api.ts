@@ -1,4 +1,5 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { isOffline } from './problem.ts';
 
 /** Server state. Features add their endpoints; tags say what a write makes stale. */
 export const api = createApi({
@@ -10,7 +11,7 @@ export const api = createApi({
   endpoints: () => ({}),
 });
 
-/** Tags of whatever a write about one trainee touches. */
-export function touches(traineeId: string) {
-  return [{ type: 'Trainee' as const, id: traineeId }, 'Lists' as const];
+/** Tags of whatever a write about one trainee touches; a server that never answered touched nothing. */
+export function touches(traineeId: string, error: unknown) {
+  return isOffline(error) ? [] : [{ type: 'Trainee' as const, id: traineeId }, 'Lists' as const];
 }

@@ -7,11 +7,17 @@ export interface Problem {
   readonly fields: readonly { readonly field: string; readonly message: string }[];
 }
 
+/** Whether a request failed because no server answered. */
+export function isOffline(error: unknown): boolean {
+  const { status } = (error ?? {}) as { status?: number | string };
+  return status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR';
+}
+
 /** Reads whatever RTK Query rejected with. */
 export function problemFrom(error: unknown): Problem | undefined {
   if (!error) return undefined;
-  const { status, data } = error as { status?: number | string; data?: Partial<ProblemReply> };
-  if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR')
+  const { data } = error as { data?: Partial<ProblemReply> };
+  if (isOffline(error))
     return { code: 'offline', fields: [], sentence: 'The server does not answer. What you typed is kept here; try again when it is back.' };
   if (data?.code === 'id-reused')
     return {

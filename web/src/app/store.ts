@@ -15,5 +15,3 @@ export function createStore(storage: Storage = window.localStorage) {
   store.subscribe(() => keepDrafts(storage, store.getState().drafts));
   return store;
 }
-
-export type AppDispatch = ReturnType<typeof createStore>['dispatch'];

@@ -1,6 +1,5 @@
 import type { PlanDto, PlanReply } from '@myokinet/core/contracts';
-import { type Drill, drillOf } from '@myokinet/core/drills';
-import { orderSession } from '@myokinet/core/planning';
+import { type Drill, drillOf, PHASES } from '@myokinet/core/drills';
 import { newId } from '../app/newId.ts';
 
 export type SessionDraft = PlanDto['sessions'][number];
@@ -19,11 +18,11 @@ export function withSession(plan: PlanDto, sessionId: string, change: (session: 
 }
 
 /** A session with one more drill at its usual dose, put where its phase belongs. */
-export function withDrill(session: SessionDraft, { id: drillId, dose: { sets, min, max, restSeconds } }: Drill): SessionDraft {
+export function withDrill(session: SessionDraft, { id: drillId, phase, dose: { sets, min, max, restSeconds } }: Drill): SessionDraft {
   const item = { id: newId(), drillId, sets, min, max, restSeconds, why: 'Added by the coach.' };
   // A hand-made order is kept: the newcomer goes behind the last drill that its phase may follow.
   const items = [...session.items];
-  const behind = items.findLastIndex((i) => orderSession([item, i])[0] === i);
+  const behind = items.findLastIndex((i) => PHASES.indexOf(drillOf(i.drillId).phase) <= PHASES.indexOf(phase));
   items.splice(behind + 1, 0, item);
   return { ...session, items };
 }
@@ -45,9 +44,4 @@ export function withItemMoved(session: SessionDraft, itemId: string, overId: str
   const items = session.items.filter((i) => i !== item);
   items.splice(to, 0, item);
   return { ...session, items };
-}
-
-/** Drills of a session as one would say them aloud. */
-export function drillNames(session: SessionDraft): string {
-  return session.items.map((i) => drillOf(i.drillId).name).join(', ');
 }

@@ -21,7 +21,8 @@ export function LogSessionPage() {
   const record = useRecordQuery(trainee.id);
   if (current.isLoading || before.isLoading || record.isLoading) return <Waiting />;
   const error = current.error ?? before.error ?? record.error;
-  if (error) return <ProblemNote error={error} retry={() => [current, before, record].forEach((q) => void q.refetch())} />;
+  if (current.data === undefined || before.data === undefined || !record.data)
+    return <ProblemNote error={error} retry={() => [current, before, record].forEach((q) => void q.refetch())} />;
 
   const done = new Set(record.data?.sessions.map((s) => s.plannedSessionId));
   const open = [before.data, current.data].flatMap((p) => p?.sessions ?? []).filter((s) => !done.has(s.id));

@@ -32,7 +32,7 @@ const endpoints = api.injectEndpoints({
     const post = <Reply, Dto>(path: string) =>
       build.mutation<Reply, About<Dto>>({
         query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/${path}`, method: 'POST', body }),
-        invalidatesTags: (_r, _e, { traineeId }) => touches(traineeId),
+        invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
       });
     return {
       trainee: about<TraineeReply>(''),
@@ -54,11 +54,11 @@ const endpoints = api.injectEndpoints({
       }),
       editTrainee: build.mutation<TraineeReply, TraineeDto>({
         query: (body) => ({ url: `trainees/${body.id}`, method: 'PUT', body }),
-        invalidatesTags: (_r, _e, { id }) => touches(id),
+        invalidatesTags: (_r, error, { id }) => touches(id, error),
       }),
       savePlan: build.mutation<PlanReply, About<PlanDto>>({
         query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/plans/${body.weekStart}`, method: 'PUT', body }),
-        invalidatesTags: (_r, _e, { traineeId }) => touches(traineeId),
+        invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
       }),
       recordCheck: post<CheckReply, CheckDto>('checks'),
       correctTrial: post<CheckReply, TrialCorrectionDto>('trial-corrections'),

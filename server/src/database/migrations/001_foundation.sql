@@ -23,7 +23,7 @@ CREATE TABLE accepted_write (
 CREATE TABLE trainee (
   id               TEXT PRIMARY KEY,
   studio_id        TEXT NOT NULL REFERENCES studio (id),
-  current_revision TEXT NOT NULL REFERENCES trainee_revision (id) DEFERRABLE INITIALLY DEFERRED
+  current_revision TEXT NOT NULL UNIQUE REFERENCES trainee_revision (id) DEFERRABLE INITIALLY DEFERRED
 ) STRICT;
 CREATE INDEX trainee_by_studio ON trainee (studio_id);
 
@@ -98,7 +98,7 @@ CREATE TABLE plan (
   studio_id        TEXT NOT NULL REFERENCES studio (id),
   trainee_id       TEXT NOT NULL REFERENCES trainee (id),
   week_start       TEXT NOT NULL CHECK (week_start GLOB '????-??-??'),
-  current_revision TEXT NOT NULL REFERENCES plan_revision (id) DEFERRABLE INITIALLY DEFERRED,
+  current_revision TEXT NOT NULL UNIQUE REFERENCES plan_revision (id) DEFERRABLE INITIALLY DEFERRED,
   -- days with a session, so that lists need not read the document
   session_days     TEXT NOT NULL CHECK (json_valid(session_days)),
   UNIQUE (trainee_id, week_start)

@@ -1,0 +1,215 @@
+import { expect, type Page, test } from '@playwright/test';
+import { format, subDays } from 'date-fns';
+import type { CheckReply, RecordReply } from '@myokinet/core/contracts';
+import { Server } from './server.ts';
+
+const server = new Server();
+test.beforeAll(async () => {
+  await server.start();
+});
+test.afterAll(() => server.remove());
+
+/** Types one figure after another, Enter in between: no mouse. */
+async function typeTrials(page: Page, figures: readonly number[]): Promise<void> {
+  for (const figure of figures) {
+    await page.keyboard.type(String(figure));
+    await page.keyboard.press('Enter');
+  }
+}
+
+async function restart(page: Page): Promise<void> {
+  await server.kill();
+  await server.start();
+  await page.reload();
+}
+
+async function logAsPlanned(page: Page, daysAgo: number): Promise<void> {
+  await page.getByRole('button', { name: 'All done as planned' }).click();
+  await page.getByLabel('When').fill(format(subDays(new Date(), daysAgo), "yyyy-MM-dd'T'10:00"));
+  await page.getByLabel('Effort, 0–10').fill('6');
+  await expect(page.getByText('Clean so far.')).toBeVisible();
+}
+
+async function addPlank(page: Page): Promise<void> {
+  await page.getByPlaceholder('Name, joint or phase').fill('plank');
+  await page
+    .getByRole('option', { name: /^Plank\b/ })
+    .first()
+    .click();
+}
+
+test('the whole job: check, headroom, plan, sessions, re-check, signature, withdrawal', async ({ page }) => {
+  await page.goto(server.address);
+  await expect(page.getByRole('heading', { name: 'Nothing waits' })).toBeVisible();
+
+  await test.step('add a trainee', async () => {
+    await page.getByRole('link', { name: 'Caseload', exact: true }).click();
+    await page.getByRole('link', { name: 'Add a trainee' }).first().click();
+    await page.getByRole('button', { name: /Save and take/ }).click();
+    await expect(page.getByText('A name is needed.')).toBeVisible();
+    await expect(page.getByText('Stature must be a number from 100 to 230 cm.')).toBeVisible();
+    await page.getByLabel('Name').fill('Ada Spar');
+    await page.getByLabel('Birth year').fill('1990');
+    await page.getByLabel('Sex, for body proportions').selectOption('female');
+    await page.getByLabel('Stature').fill('170');
+    await page.getByLabel('Mass').fill('64.5');
+    await page.getByLabel('Target').selectOption('push-up');
+    for (const day of ['Tuesday', 'Wednesday', 'Friday', 'Saturday', 'Sunday']) await page.getByLabel(day).check();
+    await page.getByLabel('Injuries and notes').fill('Nothing of note.');
+    await page.getByRole('button', { name: /Save and take/ }).click();
+    await expect(page.getByRole('heading', { name: 'Take a check' })).toBeVisible();
+  });
+
+  await test.step('three trials a side, by keyboard alone, kept over a reload', async () => {
+    await page.getByLabel('Shoulder flexion, left, trial 1').focus();
+    await typeTrials(page, [158, 160]);
+    await page.keyboard.type('400');
+    await expect(page.getByText('Shoulder flexion: 400° is above the limit of 200°.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Save the check' })).toBeDisabled();
+    await page.reload();
+    await expect(page.getByLabel('Shoulder flexion, left, trial 2')).toHaveValue('160');
+    await page.getByLabel('Shoulder flexion, left, trial 3').fill('162');
+    await page.getByLabel('Shoulder flexion, left, trial 3').press('Enter');
+    // right flexion; left and right wrist; heel-of-hand lifts, scapular push-ups, hand load
+    await typeTrials(page, [160, 161, 162, 42, 43, 44, 61, 62, 63]);
+    await typeTrials(page, [6, 7, 8, 9, 10, 10, 25, 28, 30]);
+    await expect(page.getByLabel('Wrist extension left so far')).toHaveText('43° ± 2°');
+    await expect(page.getByRole('button', { name: 'Save the check' })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Gate closed' })).toBeVisible();
+  });
+
+  await test.step('the expected limiter, also after a kill and a restart', async () => {
+    const seen = async () => {
+      const row = page.getByRole('row', { name: /Wrist extension \(limiter\)/ }).filter({ hasText: 'left' });
+      await expect(row).toContainText('43° ± 2°');
+      await expect(row).toContainText('7° short');
+      await expect(page.getByText('Left wrist extension 43° ± 2°; at least 50° asked.')).toBeVisible();
+    };
+    await seen();
+    await restart(page);
+    await seen();
+  });
+
+  await test.step('propose the week and change it', async () => {
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('button', { name: 'Propose the week' }).click();
+    await expect(page.getByText(/wrist extension, 7° short \(the limiter\)/).first()).toBeVisible();
+    const card = page.getByRole('region', { name: /^Session/ }).first();
+    const drills = card.getByRole('listitem');
+    const before = await drills.count();
+
+    await card
+      .getByRole('button', { name: /^Remove / })
+      .nth(2)
+      .click();
+    await expect(drills).toHaveCount(before - 1);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(drills).toHaveCount(before);
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(drills).toHaveCount(before - 1);
+
+    // by keyboard: pick the first drill up, move it one down, put it down
+    const names = () => card.locator('li p:first-child > span:first-child').allTextContents();
+    const [first, second] = await names();
+    await card.getByRole('button', { name: `Move ${first}`, exact: true }).focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('Space');
+    await expect.poll(async () => (await names()).slice(0, 2)).toEqual([second, first]);
+
+    await card
+      .getByLabel(/^Sets of/)
+      .first()
+      .fill('3');
+    if (!(await names()).some((n) => /^Plank\b/.test(n))) {
+      await card.getByRole('button', { name: 'Add a drill' }).click();
+      await addPlank(page);
+    }
+    await page.getByRole('button', { name: 'Add an empty session' }).click();
+    await page
+      .getByRole('region', { name: /^Session/ })
+      .filter({ hasNot: page.getByRole('listitem') })
+      .getByRole('button', { name: 'Add a drill' })
+      .click();
+    await addPlank(page);
+    await page.reload();
+    await expect(page.getByText('1 unsaved draft, kept here')).toBeVisible();
+    await page.getByRole('button', { name: 'Save the week' }).click();
+    await expect(page.getByText('all saved')).toBeVisible();
+  });
+
+  await test.step('log a clean session against the plan', async () => {
+    await page.getByRole('link', { name: 'Log this session' }).first().click();
+    await logAsPlanned(page, 5);
+    await page.getByRole('button', { name: 'Save the session' }).click();
+    await expect(page.getByRole('heading', { name: 'Clearances' })).toBeVisible();
+    await expect(page.getByText('Clean.', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: /^Nothing felt/ }).click();
+    await expect(page.getByText('Nothing felt, next morning.')).toBeVisible();
+  });
+
+  await test.step('log a second one while the server is dead: nothing lost, nothing twice', async () => {
+    await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page
+      .getByRole('region', { name: /^Session/ })
+      .filter({ hasText: 'Added by the coach.' })
+      .getByRole('link', { name: 'Log this session' })
+      .click();
+    await logAsPlanned(page, 2);
+    await server.kill();
+    await page.getByRole('button', { name: 'Save the session' }).click();
+    await expect(page.getByText(/The server does not answer/)).toBeVisible();
+    await server.start();
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByText('Clean.', { exact: true })).toHaveCount(2);
+    await page.getByRole('button', { name: /^Nothing felt/ }).click();
+    await expect(page.getByText('Nothing felt, next morning.')).toHaveCount(2);
+  });
+
+  await test.step('re-check: the gate opens', async () => {
+    await page.getByRole('link', { name: 'Readiness' }).click();
+    await page.getByRole('link', { name: 'Check this one' }).click();
+    await page.getByLabel('Wrist extension, left, trial 1').focus();
+    await typeTrials(page, [57, 58, 59]);
+    await page.getByRole('button', { name: 'Save the check' }).click();
+    await expect(page.getByRole('heading', { name: 'Gate open' })).toBeVisible();
+  });
+
+  await test.step('sign', async () => {
+    await page.getByLabel('Your initials').fill('as');
+    await page.getByLabel('Your initials').press('Enter');
+    await expect(page.getByText(/^here, signed .*, AS$/)).toBeVisible();
+    await restart(page);
+    await expect(page.getByText(/^here, signed .*, AS$/)).toBeVisible();
+  });
+
+  await test.step('a sharp pain withdraws it', async () => {
+    await page.getByRole('link', { name: 'Record' }).click();
+    await page.getByRole('button', { name: 'Report a symptom' }).click();
+    await page.getByLabel('0–10').selectOption('4');
+    await page.getByLabel('Kind').selectOption('sharp');
+    await page.getByLabel('Side').selectOption('left');
+    await page.getByLabel('Place').selectOption('wrist');
+    await expect(page.getByText('This withdraws the clearance in hand.')).toBeVisible();
+    await page.getByRole('button', { name: 'Record the symptom' }).click();
+    await expect(page.getByText(/^Withdrawn .*: Sharp 4\/10, left wrist, during: stop and step back\.$/)).toBeVisible();
+    await page.getByRole('button', { name: 'The 7 figures it rested on' }).click();
+    await expect(page.getByText(/Left wrist extension 58° ± 2°: 8° spare, checked/)).toBeVisible();
+    await page.getByRole('link', { name: 'Readiness' }).click();
+    await expect(page.getByRole('heading', { name: 'Gate closed' })).toBeVisible();
+    await expect(page.getByText(/^withdrawn /)).toBeVisible();
+  });
+
+  await test.step('and everything is still there after one more kill', async () => {
+    await restart(page);
+    await expect(page.getByText(/^withdrawn /)).toBeVisible();
+    const [trainee] = await server.api<{ id: string }[]>('/api/trainees');
+    const record = await server.api<RecordReply>(`/api/trainees/${trainee?.id}/record`);
+    const checks = await server.api<CheckReply[]>(`/api/trainees/${trainee?.id}/checks`);
+    expect([record.sessions.length, record.clearances.length, record.stopSigns.length]).toEqual([2, 1, 1]);
+    expect(checks.map((c) => c.trials.length)).toEqual([3, 21]);
+  });
+});

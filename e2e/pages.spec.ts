@@ -1,0 +1,121 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import type { CaseloadRow } from '@myokinet/core/contracts';
+import { Server } from './server.ts';
+
+const server = new Server();
+let crew: readonly CaseloadRow[];
+test.beforeAll(async () => {
+  test.setTimeout(240_000);
+  await server.start({ demo: true });
+  crew = await server.api<readonly CaseloadRow[]>('/api/caseload');
+});
+test.afterAll(() => server.remove());
+
+const idOf = (wanted: (row: CaseloadRow) => boolean) => crew.find(wanted)?.id ?? crew[0]?.id;
+
+/** Every page, with the trainee that shows most on it. */
+const PAGES: readonly (readonly [string, () => string])[] = [
+  ['today', () => '/'],
+  ['caseload', () => '/caseload'],
+  ['add a trainee', () => '/trainees/new'],
+  ['readiness, gate closed', () => `/trainees/${idOf((r) => r.limiter?.state === 'short')}`],
+  ['readiness, gate open', () => `/trainees/${idOf((r) => r.gateOpen)}`],
+  ['readiness, stop sign', () => `/trainees/${idOf((r) => r.openStopSigns > 0)}`],
+  ['checks', () => `/trainees/${crew[0]?.id}/checks`],
+  ['take a check', () => `/trainees/${crew[0]?.id}/checks/new?scope=all`],
+  ['plan', () => `/trainees/${crew[0]?.id}/plan`],
+  ['log a session', () => `/trainees/${crew[0]?.id}/session?free=1`],
+  ['record', () => `/trainees/${idOf((r) => r.openStopSigns > 0)}/record`],
+  ['profile', () => `/trainees/${crew[0]?.id}/profile`],
+  ['an address that is none', () => '/nowhere'],
+];
+
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(server.address + path);
+  await expect(page.locator('h1, h2').first()).toBeVisible();
+  await expect(page.getByText('Loading…')).toHaveCount(0);
+}
+
+for (const theme of ['bench', 'lamp'] as const)
+  for (const [name, path] of PAGES)
+    test(`${name} on the ${theme} theme: axe finds no fault`, async ({ page }) => {
+      await page.addInitScript((value) => localStorage.setItem('myokinet.theme', value), theme);
+      await open(page, path());
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${v.impact}: ${v.help} ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+    });
+
+for (const [name, path] of PAGES)
+  test(`${name}: no sideways scrolling on a laptop and on a phone, no error in the console`, async ({ page }) => {
+    const errors: string[] = [];
+    page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
+    page.on('pageerror', (e) => errors.push(e.message));
+    for (const size of [
+      { width: 1280, height: 800 },
+      { width: 390, height: 844 },
+    ]) {
+      await page.setViewportSize(size);
+      await open(page, path());
+      const width = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect([size.width, width <= size.width]).toEqual([size.width, true]);
+    }
+    expect(errors).toEqual([]);
+  });
+
+test('the verdict and the signature stand on the first screen, on a laptop and on a phone', async ({ page }) => {
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 390, height: 844 },
+  ]) {
+    await page.setViewportSize(size);
+    await open(page, `/trainees/${idOf((r) => r.gateOpen)}`);
+    await expect(page.getByRole('heading', { name: 'Gate open' })).toBeInViewport();
+    await expect(page.getByRole('button', { name: 'Sign clearance' })).toBeInViewport();
+  }
+});
+
+test('a stop sign can be closed only on a ground, in place', async ({ page }) => {
+  await open(page, `/trainees/${idOf((r) => r.openStopSigns > 0)}`);
+  await page.getByRole('button', { name: 'Close this stop sign…' }).click();
+  await expect(page.getByRole('button', { name: 'Close the stop sign', exact: true })).toBeDisabled();
+  await page.getByLabel('On what ground?').fill('Seen by a physiotherapist, allowed to load.');
+  await page.getByRole('button', { name: 'Close the stop sign', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Open stop signs' })).toHaveCount(0);
+});
+
+test('the caseload sorts, filters and opens by keyboard', async ({ page }) => {
+  await open(page, '/caseload');
+  const names = page.locator('tbody tr td:first-child');
+  const byName = await names.allTextContents();
+  await page.getByRole('button', { name: 'Trainee' }).press('Enter');
+  await expect(names.first()).toHaveText(byName.at(-1) ?? '');
+  await page.getByLabel('Filter').fill(byName[0] ?? '');
+  await expect(names).toHaveCount(1);
+  await page.getByLabel('Filter').fill('nobody of that name');
+  await expect(page.getByText('Nobody matches “nobody of that name”.')).toBeVisible();
+});
+
+test('the command box finds a trainee, and ? lists the keys', async ({ page }) => {
+  await open(page, '/');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keyboard' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('/');
+  await page.keyboard.type((crew[0]?.name ?? '').slice(0, 6));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: crew[0]?.name ?? '' })).toBeVisible();
+});
+
+test('a mistyped trial is corrected by a new one, and both stay', async ({ page }) => {
+  await open(page, `/trainees/${crew[1]?.id}/checks`);
+  await page.getByRole('region', { name: 'Occasions' }).getByRole('button').first().click();
+  await page
+    .getByRole('button', { name: /^Correct / })
+    .first()
+    .click();
+  await page.getByLabel('Why').fill('mistyped');
+  await page.getByRole('button', { name: 'Correct', exact: true }).click();
+  await expect(page.getByText('(corrected)')).toHaveCount(1);
+  await expect(page.locator('s')).toHaveCount(1);
+});

@@ -1,0 +1,69 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const ROOT = fileURLToPath(new URL('..', import.meta.url));
+
+/** The built server, as a coach starts it, on a database of its own. */
+export class Server {
+  #process: ChildProcess | undefined;
+  #port = 0;
+  readonly #folder = mkdtempSync(join(tmpdir(), 'myokinet-e2e-'));
+  readonly #file = join(this.#folder, 'e2e.sqlite');
+
+  get address(): string {
+    return `http://127.0.0.1:${this.#port}`;
+  }
+
+  /** Starts, on the same port as before when there was one, and waits until it is ready. */
+  async start({ demo = false } = {}): Promise<this> {
+    if (demo) {
+      const seeder = spawn(process.execPath, ['server/dist/demo.js', this.#file], { cwd: ROOT, stdio: 'inherit' });
+      const [code] = (await once(seeder, 'exit')) as [number];
+      if (code !== 0) throw new Error('The demo data could not be made.');
+    }
+    const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/main.js'], {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        MYOKINET_DB: this.#file,
+        MYOKINET_PAGES: join(ROOT, 'web/dist'),
+        MYOKINET_PORT: String(this.#port),
+      },
+    });
+    this.#process = child;
+    this.#port = await new Promise<number>((resolve, reject) => {
+      child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
+      let said = '';
+      child.stdout.on('data', (chunk: Buffer) => {
+        said += chunk.toString();
+        const port = /ready: http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1];
+        if (port) resolve(Number(port));
+      });
+    });
+    return this;
+  }
+
+  /** As a power cut would: no chance to tidy up. */
+  async kill(): Promise<void> {
+    const child = this.#process;
+    if (!child || child.exitCode !== null) return;
+    const gone = once(child, 'exit');
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  async remove(): Promise<void> {
+    await this.kill();
+    rmSync(this.#folder, { recursive: true, force: true });
+  }
+
+  async api<T>(path: string): Promise<T> {
+    return (await (await fetch(this.address + path)).json()) as T;
+  }
+}

@@ -1,0 +1,51 @@
+import { expect, test } from '@playwright/test';
+import type { CaseloadRow } from '@myokinet/core/contracts';
+import { Server } from './server.ts';
+
+const server = new Server();
+test.beforeAll(async () => {
+  await server.start();
+});
+test.afterAll(() => server.remove());
+
+test('two tabs edit the same week: the second is told, keeps its version, and chooses', async ({ browser }) => {
+  // two devices, so that the tabs do not share their drafts
+  const [one, two] = await Promise.all([1, 2].map(async () => (await browser.newContext()).newPage()));
+  if (!one || !two) throw new Error('no pages');
+  await one.goto(`${server.address}/trainees/new`);
+  await one.getByLabel('Name').fill('Ada Spar');
+  await one.getByLabel('Birth year').fill('1990');
+  await one.getByLabel('Stature').fill('170');
+  await one.getByLabel('Mass').fill('64');
+  await one.getByRole('button', { name: /Save and take/ }).click();
+  await expect(one.getByRole('heading', { name: 'Take a check' })).toBeVisible();
+  const [row] = await server.api<readonly CaseloadRow[]>('/api/caseload');
+
+  for (const page of [one, two]) {
+    await page.goto(`${server.address}/trainees/${row?.id}/plan`);
+    await page.getByRole('button', { name: 'Add an empty session' }).click();
+  }
+  await one.getByRole('button', { name: 'Save the week' }).click();
+  await expect(one.getByText('all saved')).toBeVisible();
+
+  await two.getByRole('button', { name: 'Add an empty session' }).click();
+  await two.getByRole('button', { name: 'Save the week' }).click();
+  await expect(two.getByText(/A newer version of this week was saved elsewhere/)).toBeVisible();
+  await expect(two.getByRole('region', { name: /^Session/ })).toHaveCount(2);
+  await two.getByRole('button', { name: 'Keep mine on top' }).click();
+  await two.getByRole('button', { name: 'Save the week' }).click();
+  await expect(two.getByText('all saved')).toBeVisible();
+  await one.reload();
+  await expect(one.getByRole('region', { name: /^Session/ })).toHaveCount(2);
+
+  await one.getByRole('button', { name: 'Add an empty session' }).click();
+  await two
+    .getByRole('button', { name: /^Remove the session/ })
+    .first()
+    .click();
+  await one.getByRole('button', { name: 'Save the week' }).click();
+  await expect(one.getByText('all saved')).toBeVisible();
+  await two.getByRole('button', { name: 'Save the week' }).click();
+  await two.getByRole('button', { name: 'Take the newer one' }).click();
+  await expect(two.getByRole('region', { name: /^Session/ })).toHaveCount(3);
+});

@@ -1,0 +1,63 @@
+import { demandsOn, ladderOf } from '@myokinet/core/ladders';
+import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { addDays } from '@myokinet/core/quantities';
+import { checkKey, judgeReadiness, type ReadinessFacts } from '@myokinet/core/readiness';
+
+/** The facts of many trainees, how to judge them all, and how long merely copying them takes. */
+export function judgeMany(trainees: number) {
+  const now = new Date();
+  const facts = Array.from({ length: trainees }, (_, n) => factsOf(n, now));
+  const plain = facts.map(({ checkDates, ...rest }) => ({ ...rest, checkDates: [...checkDates] }));
+  return {
+    judge: () => facts.map(judgeReadiness),
+    copy: () => structuredClone(plain),
+  };
+}
+
+function factsOf(n: number, now: Date): ReadinessFacts {
+  const ladder = ladderOf(n % 2 === 0 ? 'push-up' : 'hang-and-swing');
+  const here = n % 7;
+  const rung = ladder.rungs[here];
+  const next = ladder.rungs[here + 1];
+  if (!rung || !next) throw new Error('The ladders have nine rungs.');
+  const demands = [...demandsOn(rung, { mass: 70 }), ...demandsOn(next, { mass: 70 })];
+  const capacities = [...new Map(demands.map((d) => [checkKey(d.measureId, d.side), d])).values()].map(({ measureId, side, value }) =>
+    capacityFromTrials(
+      measureOf(measureId),
+      [0, 1, 2].map((i) => ({ side, value: value * 0.95 + i * measureOf(measureId).limits.step })),
+      {
+        takenAt: addDays(now, -(n % 20)),
+      },
+    ),
+  );
+  const sessions = Array.from({ length: 12 }, (_, i) => ({
+    id: `s${i}`,
+    performedAt: addDays(now, -1 - 2.3 * i),
+    clean: i % 4 !== 0,
+    drillIds: [rung.practice, 'plank'],
+    symptoms: [
+      { intensity: 0, kind: 'none', place: 'shoulder', side: 'whole', moment: 'next morning', at: addDays(now, -0.4 - 2.3 * i) } as const,
+    ],
+  }));
+  return {
+    ladder,
+    mass: 70,
+    cautions: [],
+    capacities,
+    checkDates: new Map(capacities.map((c) => [checkKey(c.measureId, c.side), { latest: c.takenAt, lateAfter: [] }])),
+    clearances: [
+      {
+        id: 'c',
+        ladderId: ladder.id,
+        rungId: rung.id,
+        signedAt: addDays(now, -10),
+        signedBy: 'BC',
+        figures: capacities.map(({ measureId, side, takenAt }) => ({ measureId, side, takenAt })),
+      },
+    ],
+    sessions,
+    symptoms: sessions.flatMap((s) => s.symptoms),
+    openStopSigns: [],
+    now,
+  };
+}

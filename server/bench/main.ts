@@ -1,0 +1,111 @@
+import { mkdtempSync, rmSync, statSync } from 'node:fs';
+import { Agent, get } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Fastify from 'fastify';
+import { buildApp } from '../src/app.ts';
+import { BUILT_IN_COACH } from '../src/context.ts';
+import { openDatabase } from '../src/database/open.ts';
+import { servicesFor } from '../src/services.ts';
+import { fillWithRecords } from './manyRecords.ts';
+import { judgeMany } from './judgeMany.ts';
+
+const TRAINEES = 500;
+const YEARS = 3;
+const RUNS = 31;
+
+interface Row {
+  readonly what: string;
+  readonly ms: number;
+  readonly baseline: string;
+  readonly baselineMs: number;
+}
+
+const rows: Row[] = [];
+const agent = new Agent({ keepAlive: true });
+
+const { judge, copy } = judgeMany(TRAINEES);
+const [judged, copied] = await race(
+  async () => judge(),
+  async () => copy(),
+);
+rows.push({
+  what: `headroom and gate, ${TRAINEES} trainees`,
+  ms: judged,
+  baseline: 'structured clone of the same facts',
+  baselineMs: copied,
+});
+
+const folder = mkdtempSync(join(tmpdir(), 'myokinet-bench-'));
+try {
+  const file = join(folder, 'bench.sqlite');
+  const now = new Date();
+  const db = openDatabase(file);
+  process.stdout.write(`Filling ${TRAINEES} trainees × ${YEARS} years…\n`);
+  fillWithRecords(db, TRAINEES, YEARS, now);
+  db.pragma('wal_checkpoint(TRUNCATE)');
+  const count = (table: string) => db.prepare(`SELECT count(*) FROM ${table}`).pluck().get() as number;
+  process.stdout.write(
+    `${['trial', 'capacity', 'session', 'session_set', 'symptom', 'plan'].map((t) => `${count(t)} ${t} rows`).join(', ')}; ${Math.round(statSync(file).size / 1e6)} MB\n\n`,
+  );
+
+  const app = await buildApp(servicesFor({ db, who: BUILT_IN_COACH, now: () => now }));
+  const address = await app.listen({ host: '127.0.0.1', port: 0 });
+  const first = db.prepare('SELECT id FROM trainee').pluck().get() as string;
+  for (const [what, path] of [
+    ['caseload endpoint', '/api/caseload'],
+    ['today endpoint', '/api/today'],
+    ['readiness endpoint, one trainee', `/api/trainees/${first}/readiness`],
+    ['record endpoint, one trainee', `/api/trainees/${first}/record`],
+  ] as const) {
+    const bytes = await fetchBytes(address + path);
+    const bare = Fastify();
+    bare.get('/same', (_request, reply) => reply.type('application/json').send(bytes));
+    const bareAddress = await bare.listen({ host: '127.0.0.1', port: 0 });
+    const [ms, baselineMs] = await race(
+      () => fetchBytes(address + path),
+      () => fetchBytes(`${bareAddress}/same`),
+    );
+    rows.push({ what: `${what} (${Math.round(bytes.length / 1024)} kB)`, ms, baseline: 'bare route, the same bytes', baselineMs });
+    await bare.close();
+  }
+  await app.close();
+  db.close();
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
+
+process.stdout.write(`Medians of ${RUNS} runs, the two taken in turn; node ${process.version}\n`);
+for (const { what, ms, baseline, baselineMs } of rows)
+  process.stdout.write(
+    `${what.padEnd(44)} ${ms.toFixed(2).padStart(8)} ms   ${(ms / baselineMs).toFixed(1).padStart(6)} × ${baseline} (${baselineMs.toFixed(2)} ms)\n`,
+  );
+process.exit(0);
+
+/** Median milliseconds of two things done in turn, so that both see the same machine. */
+async function race(a: () => Promise<unknown>, b: () => Promise<unknown>): Promise<readonly [number, number]> {
+  const times: [number[], number[]] = [[], []];
+  for (let i = 0; i < RUNS + 3; i++) {
+    for (const [at, run] of [a, b].entries()) {
+      const start = performance.now();
+      await run();
+      // the first three warm up
+      if (i >= 3) times[at]?.push(performance.now() - start);
+    }
+  }
+  return [median(times[0]), median(times[1])];
+}
+
+function median(values: readonly number[]): number {
+  return [...values].sort((x, y) => x - y)[Math.floor(values.length / 2)] ?? Number.NaN;
+}
+
+function fetchBytes(url: string): Promise<Buffer> {
+  return new Promise((resolve, reject) => {
+    get(url, { agent }, (reply) => {
+      const chunks: Buffer[] = [];
+      reply.on('data', (chunk: Buffer) => chunks.push(chunk));
+      reply.on('end', () => resolve(Buffer.concat(chunks)));
+    }).once('error', reject);
+  });
+}

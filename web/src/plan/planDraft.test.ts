@@ -1,0 +1,69 @@
+import type { PlanReply } from '@myokinet/core/contracts';
+import { drillOf } from '@myokinet/core/drills';
+import type { Instant } from '@myokinet/core/quantities';
+import { describe, expect, it } from 'vitest';
+import { newId } from '../app/newId.ts';
+import { nextPlan, type SessionDraft, withDrill, withItem, withItemMoved, withoutItem, withSession } from './planDraft.ts';
+import { weekInWords, weeksLater, weekStartOf } from './week.ts';
+
+const item = (drillId: string) => ({ id: drillId, drillId, sets: 2, min: 5, max: 10, restSeconds: 30, why: 'Because.' });
+const session = (...drillIds: string[]): SessionDraft => ({ id: newId(), day: '2026-11-24', items: drillIds.map(item) });
+const drillIds = (s: SessionDraft) => s.items.map((i) => i.drillId);
+
+describe('editing a session', () => {
+  const before = session('wrist-circles', 'four-directions', 'plank');
+
+  it('adds a drill where its phase belongs, at its usual dose', () => {
+    const after = withDrill(before, drillOf('wall-scapular-push-up'));
+    expect(drillIds(after)).toEqual(['wrist-circles', 'four-directions', 'wall-scapular-push-up', 'plank']);
+    expect(after.items[2]).toMatchObject({ sets: 1, min: 15, max: 20, why: 'Added by the coach.' });
+  });
+
+  it('keeps an order the coach made by hand when a drill is added', () => {
+    const own = session('plank', 'wrist-circles');
+    expect(drillIds(withDrill(own, drillOf('four-directions')))).toEqual(['plank', 'wrist-circles', 'four-directions']);
+  });
+
+  it('moves, changes and removes, and leaves the rest as it was', () => {
+    expect(drillIds(withItemMoved(before, 'plank', 'wrist-circles'))).toEqual(['plank', 'wrist-circles', 'four-directions']);
+    expect(drillIds(withItemMoved(before, 'wrist-circles', 'plank'))).toEqual(['four-directions', 'plank', 'wrist-circles']);
+    expect(withItemMoved(before, 'nobody', 'plank')).toBe(before);
+    expect(withItem(before, 'plank', { sets: 4 }).items.map((i) => i.sets)).toEqual([2, 2, 4]);
+    expect(drillIds(withoutItem(before, 'four-directions'))).toEqual(['wrist-circles', 'plank']);
+  });
+});
+
+describe('revisions', () => {
+  it('name the one they edit', () => {
+    const saved: PlanReply = { ...nextPlan('2026-11-23', null), savedAt: '2026-11-23T10:00:00.000Z' as Instant };
+    const next = nextPlan('2026-11-23', saved);
+    expect(next).toMatchObject({ id: saved.id, basedOn: saved.revision });
+    expect(next.revision).not.toBe(saved.revision);
+    expect(next).not.toHaveProperty('savedAt');
+  });
+
+  it('change one session of the week only', () => {
+    const [a, b] = [session('plank'), session('plank')];
+    const plan = { ...nextPlan('2026-11-23', null), sessions: [a, b] };
+    const changed = withSession(plan, a.id, (s) => withoutItem(s, 'plank'));
+    expect(changed.sessions.map((s) => s.items.length)).toEqual([0, 1]);
+    expect(changed.sessions[1]).toBe(b);
+  });
+});
+
+describe('weeks', () => {
+  const now = new Date('2026-11-24T12:00:00');
+
+  it('start on Monday, across summer time and the turn of the year', () => {
+    expect(weekStartOf(new Date('2026-11-29T23:59:00'))).toBe('2026-11-23');
+    expect(weekStartOf(new Date('2026-11-23T00:00:00'))).toBe('2026-11-23');
+    expect(weeksLater('2026-10-19', 1)).toBe('2026-10-26');
+    expect(weeksLater('2026-12-28', 1)).toBe('2027-01-04');
+  });
+
+  it('are said as people say them', () => {
+    expect(weekInWords('2026-11-23', now)).toBe('This week, 23–29 Nov 2026');
+    expect(weekInWords('2026-11-30', now)).toBe('Next week, 30 Nov–6 Dec 2026');
+    expect(weekInWords('2026-10-19', now)).toBe('Week of 19–25 Oct 2026');
+  });
+});
