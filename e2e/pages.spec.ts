@@ -9,6 +9,12 @@ test.beforeAll(async () => {
   test.setTimeout(240_000);
   await server.start({ demo: true });
   crew = await server.api<readonly CaseloadRow[]>('/api/caseload');
+  for (const kind of [
+    (r: CaseloadRow) => r.gateOpen,
+    (r: CaseloadRow) => r.openStopSigns > 0,
+    (r: CaseloadRow) => r.limiter?.state === 'short',
+  ])
+    expect(crew.some(kind)).toBe(true);
 });
 test.afterAll(() => server.remove());
 
@@ -88,7 +94,7 @@ test('the caseload sorts, filters and opens by keyboard', async ({ page }) => {
   await open(page, '/caseload');
   const names = page.locator('tbody tr td:first-child');
   const byName = await names.allTextContents();
-  await page.getByRole('button', { name: 'Trainee' }).press('Enter');
+  await page.getByRole('button', { name: 'Trainee', exact: true }).press('Enter');
   await expect(names.first()).toHaveText(byName.at(-1) ?? '');
   await page.getByLabel('Filter').fill(byName[0] ?? '');
   await expect(names).toHaveCount(1);
@@ -102,7 +108,9 @@ test('the command box finds a trainee, and ? lists the keys', async ({ page }) =
   await expect(page.getByRole('dialog', { name: 'Keyboard' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('/');
+  await expect(page.getByRole('option', { name: crew[0]?.name ?? '', exact: true })).toBeVisible();
   await page.keyboard.type((crew[0]?.name ?? '').slice(0, 6));
+  await expect(page.getByRole('option', { name: 'Add a trainee' })).toHaveCount(0);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: crew[0]?.name ?? '' })).toBeVisible();
 });

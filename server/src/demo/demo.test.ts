@@ -9,10 +9,10 @@ import { seedDemo } from './seed.ts';
 
 const today = new Date('2026-11-24T09:30:00');
 
-function demo(crew = CREW) {
+function demo(crew = CREW, now = today) {
   const db = openDatabase(':memory:');
-  seedDemo(db, today, crew);
-  return { db, services: servicesFor({ db, who: BUILT_IN_COACH, now: () => today }) };
+  seedDemo(db, now, crew);
+  return { db, services: servicesFor({ db, who: BUILT_IN_COACH, now: () => now }) };
 }
 
 describe('the demo crew', () => {
@@ -51,6 +51,15 @@ describe('the demo crew', () => {
     ] as const)
       expect([table, Date.parse(world.db.prepare(column).pluck().get() as string) <= today.getTime()]).toEqual([table, true]);
   });
+});
+
+it.each(['2026-11-30T06:00:00', '2027-02-06T22:00:00'])('has a gate to sign and a stop sign to see to on %s too', (moment) => {
+  const some = CREW.filter(({ profile: { name } }) => /^(Jory|Linus)/.test(name));
+  const rows = demo(some, new Date(moment)).services.caseload.rows();
+  expect(rows.map((r) => [r.gateOpen, r.openStopSigns])).toEqual([
+    [true, 0],
+    [false, 1],
+  ]);
 });
 
 it('comes out the same from the same seed', () => {

@@ -33,6 +33,8 @@ export interface Story {
   readonly morningOpen?: boolean;
   /** No checks in the last so many weeks. */
   readonly uncheckedWeeks?: number;
+  /** Reads alike from trial to trial, trains without a slip, and rests before today: whoever is to be ready, is. */
+  readonly steady?: boolean;
   /** The coach has not signed in the last so many weeks. */
   readonly unsignedWeeks?: number;
   /** Joined so many weeks ago; 26 unless stated. */
@@ -85,7 +87,8 @@ export const CREW: readonly Story[] = [
       history: 'Deckhand, port watch.',
     }),
     from: 0.2,
-    to: 5.2,
+    to: 5.6,
+    steady: true,
     unsignedWeeks: 4,
   },
   {
@@ -137,7 +140,7 @@ export const CREW: readonly Story[] = [
     profile: profile({ name: 'Linus Gaff', birthYear: 1996, sex: 'male', stature: 179, mass: 74, history: 'Topman. Felt a pinch aloft.' }),
     from: 1.0,
     to: 4.0,
-    setBack: { weeksAgo: 0 },
+    setBack: { weeksAgo: 1 },
   },
   {
     profile: profile({

@@ -20,6 +20,9 @@ const CHECK_HOUR = 16;
 const TRAINING_HOUR = 17;
 /** How much bodies differ from check to check, in error bands. */
 const TRAIT_SPREAD = 0.55;
+const STEADY_NOISE = 0.3;
+/** Days of rest before today, for the one who is to be ready to sign. */
+const REST_DAYS = 2;
 
 /**
  * Fills a database with the demo crew's half year up to `today`, by the same stores the app uses,
@@ -75,7 +78,13 @@ function live(story: Story, world: World): void {
   const revision = world.newId();
   world.services.trainees.save({ id: traineeId, revision, basedOn: null, ...story.profile, cautions: earlier });
   const measures = [...new Set(ladder.rungs.flatMap((r) => r.demands.map((d) => d.measureId)))];
-  const life: Life = { story, ladder, traineeId, weeks, traits: new Map(measures.map((m) => [m, world.normal() * TRAIT_SPREAD])) };
+  const life: Life = {
+    story,
+    ladder,
+    traineeId,
+    weeks,
+    traits: new Map(measures.map((m) => [m, story.steady ? 0 : world.normal() * TRAIT_SPREAD])),
+  };
 
   for (let ago = weeks; ago >= 0; ago--) liveWeek(life, ago, addWeeks(monday, -ago), world);
 
@@ -97,7 +106,7 @@ function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
     // Today's sessions wait to be trained, whatever the hour.
     if (session.day >= calendarDay(world.today)) continue;
     if (!(story.uncheckedWeeks && ago < story.uncheckedWeeks)) takeCheck(life, ago, addHours(day, CHECK_HOUR), world);
-    train(life, session, start, ago, world);
+    if (mayTrain(life, start, world)) train(life, session, start, ago, world);
     signIfOpen(life, ago, addHours(start, 2), world);
   }
   const { setBack } = story;
@@ -146,7 +155,7 @@ function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
         id: world.newId(),
         measureId,
         side,
-        value: reading(measure, truth, world.normal),
+        value: reading(measure, truth, story.steady ? () => world.normal() * STEADY_NOISE : world.normal),
       }));
     });
   });
@@ -180,13 +189,19 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
   });
 }
 
+/** Nobody trains over an open stop sign; the steady one rests before today. */
+function mayTrain({ story, traineeId }: Life, start: Date, { services, today }: World): boolean {
+  if (story.steady && start >= addDays(today, -REST_DAYS)) return false;
+  return services.sessions.stopSigns(traineeId).every((s) => s.closure);
+}
+
 const ONE_IN_FIVE = 0.2;
 
 function train({ traineeId, story }: Life, planned: PlanReply['sessions'][number], start: Date, ago: number, world: World): void {
   const { random, services } = world;
   world.at(addHours(start, 1));
   const hurtToday = story.setBack?.weeksAgo === ago && services.sessions.stopSigns(traineeId).length === 0;
-  const untidy = random() < ONE_IN_FIVE;
+  const untidy = random() < ONE_IN_FIVE && !story.steady;
   const sessionId = world.newId();
   const items = planned.items.map((item): SessionDto['items'][number] => {
     const { dose, phase, faults } = drillOf(item.drillId);

@@ -4,7 +4,7 @@ import { Link, useRouteError } from 'react-router';
 export function NotHere() {
   const error = useRouteError();
   return (
-    <main className="mx-auto max-w-xl p-8">
+    <div className="mx-auto max-w-xl p-8">
       <h1>{error ? 'This page broke' : 'There is nothing at this address'}</h1>
       <p className="my-3">
         {error
@@ -14,6 +14,6 @@ export function NotHere() {
       <Link className="link" to="/caseload">
         Go to the caseload
       </Link>
-    </main>
+    </div>
   );
 }

@@ -21,7 +21,7 @@ export function Shell() {
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">
         Skip to the page
       </a>
-      <header className="no-print flex flex-wrap items-center gap-x-6 gap-y-1 border-b-2 border-base-content px-4 py-1.5 sm:px-6">
+      <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 sm:gap-x-6 border-base-content px-4 py-1.5 sm:px-6">
         <span className="font-display text-xl font-bold" aria-label="Myokinet">
           Myo
           <span className="mx-px inline-block h-5 w-1 translate-y-0.5 bg-primary" aria-hidden />
@@ -40,9 +40,9 @@ export function Shell() {
           ))}
         </nav>
         <div className="ms-auto flex items-center gap-3">
-          <button type="button" className="btn btn-sm font-normal" onClick={() => setOpen('commands')}>
+          <button type="button" className="btn btn-sm font-normal max-sm:btn-square" onClick={() => setOpen('commands')}>
             <Search size={16} aria-hidden /> <span className="hidden sm:inline">Find a trainee or action</span>
-            <span className="sm:hidden">Find</span>
+            <span className="sr-only sm:hidden">Find a trainee or action</span>
             <kbd className="kbd kbd-sm hidden sm:inline">/</kbd>
           </button>
           <SaveState />

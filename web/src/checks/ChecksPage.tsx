@@ -36,7 +36,7 @@ export function ChecksPage() {
         </Empty>
       ) : (
         data && (
-          <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+          <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_22rem]">
             <CapacityTable checks={data} person={personOf(trainee, now)} now={now} />
             <section aria-label="Occasions">
               <h2 className="mb-1">Occasions</h2>
@@ -66,15 +66,15 @@ function CapacityTable({
     if (!latest.has(checkKey(c.measureId, c.side))) latest.set(checkKey(c.measureId, c.side), c);
   const rows = MEASURES.flatMap((m) => (['left', 'right', 'whole'] as const).flatMap((side) => latest.get(checkKey(m.id, side)) ?? []));
   return (
-    <div className="overflow-x-auto">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Capacities">
       <table className="plain-table">
         <thead>
           <tr>
             <th scope="col">Check</th>
             <th scope="col">Side</th>
             <th scope="col">Capacity</th>
-            <th scope="col">Published comparison</th>
-            <th scope="col">Checked, next due</th>
+            <th scope="col">Against published tables</th>
+            <th scope="col">Due again</th>
           </tr>
         </thead>
         <tbody>
@@ -84,22 +84,27 @@ function CapacityTable({
             const stale = daysBetween(due, now) > 0;
             return (
               <tr key={checkKey(c.measureId, c.side)}>
-                <th scope="row" className="!border-b !border-base-300 text-start !font-normal">
-                  {rows[i - 1]?.measureId === c.measureId ? '' : <span className="font-semibold">{name}</span>}
+                <th scope="row" className="!border-b !border-base-300 align-top !whitespace-normal">
+                  <span className={rows[i - 1]?.measureId === c.measureId ? 'sr-only' : ''}>{name}</span>
                 </th>
                 <td>{c.side === 'whole' ? '' : c.side}</td>
-                <td className="whitespace-nowrap" title={c.errorBasis}>
+                <td className="whitespace-nowrap">
                   {formatAmount(c.value, unit)} ± {formatBand(c.band, unit)}
+                  <span className="aside block text-sm">{shortDay(c.takenAt, now)}</span>
                 </td>
                 <td className="text-sm">{comparison(c, person)}</td>
                 <td className={`text-sm ${stale ? 'state-short' : ''}`}>
-                  {shortDay(c.takenAt, now)}; {stale ? `was due ${dayInWords(due, now)}` : `due ${dayInWords(due, now)}`}
+                  {stale ? `overdue since ${shortDay(due, now)}` : dayInWords(due, now)}
                 </td>
               </tr>
             );
           })}
         </tbody>
       </table>
+      <p className="aside mt-2 text-sm">
+        ± is the error band (one-sided 95%). Published tables are quoted from memory and shown only where they describe this trainee’s sex
+        and age; – means none does.
+      </p>
     </div>
   );
 }
@@ -107,10 +112,10 @@ function CapacityTable({
 /** A percentile where a table with a spread describes this person; else its mean; else nothing. */
 function comparison(c: Capacity, person: ReturnType<typeof personOf>): string {
   const [reference] = referencesFor(c.measureId, person, c.side);
-  if (!reference) return 'no table fits';
+  if (!reference) return '–';
   if (reference.sd === undefined) return `${reference.name}: mean ${formatAmount(reference.mean, reference.unit)}`;
   const { percentile, comparedWith } = referencePercentile(reference, c.value);
-  return `${ordinal(percentile)} percentile (${comparedWith}; from memory)`;
+  return `${ordinal(percentile)} percentile of ${comparedWith}`;
 }
 
 function ordinal(percentile: number): string {
@@ -128,7 +133,7 @@ function Occasion({ check, traineeId, now }: { readonly check: CheckReply; reado
     <div className="border-b border-base-300 py-1.5">
       <button type="button" className="w-full cursor-pointer text-start" aria-expanded={open} onClick={() => setOpen(!open)}>
         <span className="font-semibold">{dayInWords(check.takenAt, now)}</span>{' '}
-        <span className="aside text-sm">
+        <span className="aside block text-sm">
           {names.length} {names.length === 1 ? 'check' : 'checks'}, {check.trials.length} trials, by {check.coach}
         </span>
       </button>

@@ -2,6 +2,7 @@ import type { Capacity } from '@myokinet/core/measuring';
 import type { Headroom } from '@myokinet/core/readiness';
 import { useState } from 'react';
 import { BANDS_SHOWN, figureWords, type HeadroomRow, headroomRows, type Mark, markOf } from './headroomRows.ts';
+import { usePixelWidth } from './usePixelWidth.ts';
 import { RowDetails } from './RowDetails.tsx';
 import { STATE_CLASS, StateMark } from './StateMark.tsx';
 
@@ -14,36 +15,52 @@ export interface HeadroomChartProps {
   readonly now: Date;
 }
 
-/** Plot units: one error band wide, and the height of one side's line. */
-const BAND = 36;
-const PLOT = 2 * BANDS_SHOWN * BAND + 2 * 14;
-const ROW = 50;
+const USUAL_WIDTH = 316;
+/** Below this the words need a second line, so rows are taller. */
+const NARROW = 240;
+const EDGE = 14;
+/** Offset of a side's line from the middle of its row. */
 const LINE = 11;
 const RADIUS = 6.5;
-const x = (bands: number) => PLOT / 2 + bands * BAND;
+
+/** The plot in pixels: where a headroom in error bands lies, and how tall a row is. */
+interface Scale {
+  readonly width: number;
+  readonly row: number;
+  readonly x: (bands: number) => number;
+}
+
+function scaleFor(width: number): Scale {
+  const band = (width - 2 * EDGE) / (2 * BANDS_SHOWN);
+  return { width, row: width < NARROW ? 66 : 50, x: (bands) => width / 2 + bands * band };
+}
 
 /** Every demand of a rung against one shared mark: right of it is spare, left is short. */
 export function HeadroomChart({ title, headrooms, limiter, trails, now }: HeadroomChartProps) {
   const rows = headroomRows(headrooms, limiter);
+  const [plot, width] = usePixelWidth<HTMLDivElement>(USUAL_WIDTH);
+  const scale = scaleFor(width);
   const [openRow, setOpenRow] = useState<string | undefined>();
   const open = rows.find((r) => r.measureId === openRow);
   return (
-    <section aria-label={title}>
+    <section aria-label={title} className="relative">
       <h2>{title}</h2>
-      <ReadAsTable title={title} rows={rows} />
-      <div className="mt-1 grid grid-cols-[minmax(8.5rem,14rem)_minmax(0,1fr)_minmax(6.5rem,9.5rem)]">
+      <div className="sr-only">
+        <ReadAsTable title={title} rows={rows} />
+      </div>
+      <div className="mt-1 grid grid-cols-[10rem_minmax(0,1fr)] sm:grid-cols-[14rem_minmax(0,1fr)_9.5rem]">
         <div className="h-8" />
         <div className="relative h-8 text-center text-sm leading-tight" aria-hidden>
           <span className="font-semibold">the demand</span>
           <span className="absolute right-1/2 bottom-0 me-3">short</span>
           <span className="absolute bottom-0 left-1/2 ms-3">spare</span>
         </div>
-        <div className="h-8" />
+        <div className="hidden h-8 sm:block" />
         <ul>
           {rows.map((row) => (
             <li
               key={row.measureId}
-              style={{ height: ROW }}
+              style={{ height: scale.row }}
               className={`flex flex-col justify-center border-b border-base-300 ps-2 border-s-4 ${row.tag === 'limiter' ? 'border-s-error' : row.tag ? 'border-s-base-content' : 'border-s-transparent'}`}
             >
               <button
@@ -61,16 +78,21 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
                   </span>
                 )}
               </button>
-              <span className="aside text-[0.8rem] leading-tight">{row.asked}</span>
+              <span className="aside hidden text-[0.8rem] leading-tight sm:inline">{row.asked}</span>
+              <span className={`text-[0.8rem] leading-tight sm:hidden ${STATE_CLASS[row.state]}`} aria-hidden>
+                {row.verdict}
+              </span>
             </li>
           ))}
         </ul>
-        <Plot rows={rows} trails={trails} />
-        <ul aria-hidden>
+        <div ref={plot}>
+          <Plot rows={rows} trails={trails} scale={scale} />
+        </div>
+        <ul aria-hidden className="hidden sm:block">
           {rows.map((row) => (
             <li
               key={row.measureId}
-              style={{ height: ROW }}
+              style={{ height: scale.row }}
               className={`flex items-center gap-2 border-b border-base-300 ps-3 text-[0.95rem] leading-tight ${STATE_CLASS[row.state]}`}
             >
               <StateMark state={row.state} />
@@ -99,18 +121,25 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
   );
 }
 
-function Plot({ rows, trails }: { readonly rows: readonly HeadroomRow[]; readonly trails: HeadroomChartProps['trails'] }) {
-  const height = rows.length * ROW;
+interface PlotProps {
+  readonly rows: readonly HeadroomRow[];
+  readonly trails: HeadroomChartProps['trails'];
+  readonly scale: Scale;
+}
+
+function Plot({ rows, trails, scale }: PlotProps) {
+  const { width, row: rowHeight, x } = scale;
+  const height = rows.length * rowHeight;
   return (
-    <svg viewBox={`0 0 ${PLOT} ${height}`} width="100%" height={height} preserveAspectRatio="none" aria-hidden className="overflow-visible">
-      <rect x={x(0)} y={0} width={PLOT - x(0)} height={height} fill="currentColor" className="text-primary" opacity={0.09} />
+    <svg width={width} height={height} aria-hidden className="block overflow-visible">
+      <rect x={x(0)} y={0} width={width - x(0)} height={height} fill="currentColor" className="text-primary" opacity={0.09} />
       {Array.from({ length: 2 * BANDS_SHOWN + 1 }, (_, i) => i - BANDS_SHOWN).map((b) => (
         <line key={b} x1={x(b)} x2={x(b)} y1={0} y2={height} stroke="currentColor" opacity={0.12} />
       ))}
       {rows.map((row, i) => (
-        <g key={row.measureId} transform={`translate(0 ${i * ROW})`}>
-          <line x1={0} x2={PLOT} y1={ROW} y2={ROW} className="text-base-300" stroke="currentColor" />
-          <RowMarks row={row} trails={trails} />
+        <g key={row.measureId} transform={`translate(0 ${i * rowHeight})`}>
+          <line x1={0} x2={width} y1={rowHeight} y2={rowHeight} className="text-base-300" stroke="currentColor" />
+          <RowMarks row={row} trails={trails} scale={scale} />
         </g>
       ))}
       <line x1={x(0)} x2={x(0)} y1={-6} y2={height} stroke="currentColor" strokeWidth={2.5} />
@@ -118,15 +147,15 @@ function Plot({ rows, trails }: { readonly rows: readonly HeadroomRow[]; readonl
   );
 }
 
-function RowMarks({ row, trails }: { readonly row: HeadroomRow; readonly trails: HeadroomChartProps['trails'] }) {
-  const marks = row.sides.map((side) => ({ side: side.side, mark: markOf(side, trails) }));
-  const known = marks.flatMap(({ mark }) => (mark ? [mark] : []));
+function RowMarks({ row, trails, scale }: Omit<PlotProps, 'rows'> & { readonly row: HeadroomRow }) {
+  const middle = scale.row / 2;
+  const marks = row.sides.map((side) => markOf(side, trails));
   return (
     <>
-      {marks.some(({ mark }) => !mark) && (
+      {marks.some((mark) => !mark) && (
         <circle
-          cx={x(0)}
-          cy={ROW / 2}
+          cx={scale.x(0)}
+          cy={middle}
           r={RADIUS + 1}
           className="state-unknown fill-base-100"
           stroke="currentColor"
@@ -134,21 +163,30 @@ function RowMarks({ row, trails }: { readonly row: HeadroomRow; readonly trails:
           strokeDasharray="3 2.5"
         />
       )}
-      {known.map((mark) => (
-        <OneMark key={mark.key} mark={mark} y={row.sides.length === 1 ? ROW / 2 : ROW / 2 + (mark.side === 'left' ? -LINE : LINE)} />
-      ))}
+      {marks.map(
+        (mark) => mark && <OneMark key={mark.key} mark={mark} y={middle + { left: -LINE, right: LINE, whole: 0 }[mark.side]} x={scale.x} />,
+      )}
     </>
   );
 }
 
-function OneMark({ mark: { side, state, at, clipped, whisker, trail }, y }: { readonly mark: Mark; readonly y: number }) {
+function OneMark({
+  mark: { side, state, at, clipped, whisker, trail },
+  y,
+  x,
+}: {
+  readonly mark: Mark;
+  readonly y: number;
+  readonly x: Scale['x'];
+}) {
   const cx = x(at);
+  const [from, to] = [x(whisker[0]), x(whisker[1])];
   return (
     <g className={STATE_CLASS[state]} stroke="currentColor">
       {trail.map((z, i) => (
         <line key={i} x1={x(z)} x2={x(z)} y1={y - 5} y2={y + 5} strokeWidth={1.5} opacity={0.5 - i * 0.15} />
       ))}
-      <path d={`M${x(whisker[0])} ${y}H${x(whisker[1])}M${x(whisker[0])} ${y - 4}v8M${x(whisker[1])} ${y - 4}v8`} strokeWidth={1.75} />
+      <path d={`M${from} ${y}H${to}M${from} ${y - 4}v8M${to} ${y - 4}v8`} strokeWidth={1.75} />
       <path d={DISC[side](cx, y)} fill="currentColor" stroke="none" />
       {clipped && <path d={at > 0 ? `M${cx + 9} ${y - 5}l6 5-6 5` : `M${cx - 9} ${y - 5}l-6 5 6 5`} fill="none" strokeWidth={2} />}
     </g>
@@ -173,7 +211,7 @@ function Key({ side }: { readonly side: Headroom['side'] }) {
 /** The same chart for those who hear it. */
 function ReadAsTable({ title, rows }: { readonly title: string; readonly rows: readonly HeadroomRow[] }) {
   return (
-    <table className="sr-only">
+    <table>
       <caption>{title}, shortest first</caption>
       <thead>
         <tr>
