@@ -41,7 +41,13 @@ export function addDays(moment: Date | Instant, days: number): Instant {
 
 /** The local calendar day of a moment. */
 export function calendarDay(moment: Date | Instant): CalendarDay {
-  return format(new Date(moment), 'yyyy-MM-dd') as CalendarDay;
+  // By hand: lists ask this thousands of times, and a pattern is parsed anew each time.
+  const date = new Date(moment);
+  return `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}` as CalendarDay;
+}
+
+function pad(number: number): string {
+  return String(number).padStart(2, '0');
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
 import { ladderOf } from '@myokinet/core/ladders';
 import { measureOf } from '@myokinet/core/measuring';
-import { type CalendarDay, calendarDay, daysBetween, shortDay } from '@myokinet/core/quantities';
+import { addDays, type CalendarDay, calendarDay, daysBetween, shortDay } from '@myokinet/core/quantities';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -10,7 +10,7 @@ import type { Judged, ReadinessStore } from '../readiness/store.ts';
 const PLANNED_DAYS = `
   SELECT p.trainee_id AS traineeId, d.value AS day
   FROM plan p, json_each(p.session_days) d
-  WHERE p.studio_id = @studioId AND d.value >= @today
+  WHERE p.studio_id = @studioId AND p.week_start > @weekAgo AND d.value >= @today
   ORDER BY d.value`;
 
 const WEEKS_SHOWN = 4;
@@ -19,8 +19,11 @@ const DAYS_PER_WEEK = 7;
 const MORNING_DAYS = 7;
 
 export function caseloadStore({ db, who, now }: Context, readiness: ReadinessStore) {
-  const plannedDays = db.prepare<{ studioId: string; today: string }, { traineeId: string; day: CalendarDay }>(PLANNED_DAYS);
-  const upcoming = () => groupRows(plannedDays.all({ studioId: who.studioId, today: calendarDay(now()) }), (d) => d.traineeId);
+  const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(PLANNED_DAYS);
+  const upcoming = () => {
+    const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
+    return groupRows(plannedDays.all({ studioId: who.studioId, today, weekAgo }), (d) => d.traineeId);
+  };
 
   return {
     rows(): readonly CaseloadRow[] {
@@ -81,11 +84,12 @@ function todayItems({ trainee, verdict, sessions, symptoms, openStopSigns }: Jud
   const items: TodayItem[] = openStopSigns.map((reason) => ({ kind: 'stop sign', traineeId, name, sentence: reason }));
   if (gate?.open && rung) items.push({ kind: 'sign', traineeId, name, sentence: `“${rung.name}”: every line of the gate is met.` });
 
+  const today = calendarDay(now);
   const answered = new Set(symptoms.filter((s) => s.moment === 'next morning').map((s) => s.sessionId));
   for (const session of sessions) {
     const days = daysBetween(session.performedAt, now);
-    const morningCame = calendarDay(session.performedAt) < calendarDay(now);
-    if (morningCame && days <= MORNING_DAYS && !answered.has(session.id))
+    const open = days <= MORNING_DAYS && !answered.has(session.id);
+    if (open && calendarDay(session.performedAt) < today)
       items.push({
         kind: 'morning',
         traineeId,
@@ -95,7 +99,7 @@ function todayItems({ trainee, verdict, sessions, symptoms, openStopSigns }: Jud
       });
   }
 
-  const doneToday = sessions.some((s) => calendarDay(s.performedAt) === calendarDay(now));
+  const doneToday = trainsToday && sessions.some((s) => calendarDay(s.performedAt) === today);
   if (trainsToday && !doneToday)
     items.push({ kind: 'session', traineeId, name, sentence: `Trains today on “${ladderOf(trainee.ladderId).name}”.` });
 

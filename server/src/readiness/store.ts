@@ -3,7 +3,7 @@ import { ladderOf } from '@myokinet/core/ladders';
 import type { Capacity } from '@myokinet/core/measuring';
 import { isLoadedSession } from '@myokinet/core/planning';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
-import { type CheckTimes, checkKey, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
+import { type CheckTimes, checkKey, DEFAULT_GATE_RULES, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
 import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
@@ -12,8 +12,9 @@ import type { SessionStore } from '../sessions/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
-/** Sessions and symptoms older than this never decide a gate. */
-const FACT_DAYS = 28;
+/** Sessions and symptoms older than these never decide a gate; a day is added for mornings after. */
+const SESSION_DAYS = DEFAULT_GATE_RULES.sessionWindowDays;
+const SYMPTOM_DAYS = DEFAULT_GATE_RULES.quietDays + 1;
 const TRAIL_LENGTH = 3;
 const RAMP_DAYS = 7;
 /** More than a week of daily practice, so that the last loaded day is among them when it matters. */
@@ -51,13 +52,12 @@ export function readinessStore({ db, who, now }: Context, trainees: TraineeStore
     const byTrainee = <Row extends { traineeId: string }>(rows: readonly Row[]) => groupRows(rows, (r) => r.traineeId);
 
     return (id: string) => {
-      const since = addDays(now(), -FACT_DAYS);
       return {
         capacities: byTrainee(capacities.all({ scope: id })),
         late: byTrainee(late.all({ scope: id })),
         clearances: byTrainee(clearances.all({ scope: id })),
-        sessions: byTrainee(recentSessions.all({ scope: id, since })),
-        symptoms: byTrainee(recentSymptoms.all({ scope: id, since })),
+        sessions: byTrainee(recentSessions.all({ scope: id, since: addDays(now(), -SESSION_DAYS) })),
+        symptoms: byTrainee(recentSymptoms.all({ scope: id, since: addDays(now(), -SYMPTOM_DAYS) })),
         stopSigns: byTrainee(stopSigns.all({ scope: id })),
       };
     };

@@ -14,7 +14,7 @@ export function CommandBox({ close }: { readonly close: () => void }) {
   return (
     <Overlay label="Find a trainee or action" close={close}>
       <Command label="Find a trainee or action" loop>
-        <Command.Input autoFocus className="input w-full border-0 border-b border-base-300 text-lg" placeholder="Name or action" />
+        <Command.Input className="input w-full border-0 border-b border-base-300 text-lg" placeholder="Name or action" />
         <Command.List className="max-h-80 overflow-y-auto p-2">
           <Command.Empty className="p-3">Nothing of that name.</Command.Empty>
           <Command.Group heading="Go to" className="aside text-sm">

@@ -5,7 +5,10 @@ export function Overlay({ label, close, children }: { readonly label: string; re
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const element = dialog.current;
-    if (element && !element.open) element.showModal();
+    if (!element || element.open) return;
+    element.showModal();
+    // The platform would focus the first thing that can be, which may be a mere container.
+    element.querySelector<HTMLElement>('input, button')?.focus();
   }, []);
   return (
     <dialog

@@ -16,7 +16,7 @@ export function DrillPicker({ taken, pick, close }: DrillPickerProps) {
   return (
     <Overlay label="Add a drill" close={close}>
       <Command label="Add a drill" loop>
-        <Command.Input autoFocus className="input w-full border-0 border-b border-base-300 text-lg" placeholder="Name, joint or phase" />
+        <Command.Input className="input w-full border-0 border-b border-base-300 text-lg" placeholder="Name, joint or phase" />
         <Command.List className="max-h-96 overflow-y-auto p-2">
           <Command.Empty className="p-3">No drill of that name.</Command.Empty>
           {PHASES.map((phase) => (

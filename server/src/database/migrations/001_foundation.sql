@@ -103,6 +103,7 @@ CREATE TABLE plan (
   session_days     TEXT NOT NULL CHECK (json_valid(session_days)),
   UNIQUE (trainee_id, week_start)
 ) STRICT;
+CREATE INDEX plan_by_week ON plan (studio_id, week_start);
 
 CREATE TABLE plan_revision (
   id       TEXT PRIMARY KEY,
