@@ -1,5 +1,4 @@
 import { expect, type Page, test } from '@playwright/test';
-import { format, subDays } from 'date-fns';
 import type { CheckReply, RecordReply } from '@myokinet/core/contracts';
 import { Server } from './server.ts';
 
@@ -25,7 +24,7 @@ async function restart(page: Page): Promise<void> {
 
 async function logAsPlanned(page: Page, daysAgo: number): Promise<void> {
   await page.getByRole('button', { name: 'All done as planned' }).click();
-  await page.getByLabel('When').fill(format(subDays(new Date(), daysAgo), "yyyy-MM-dd'T'10:00"));
+  await page.getByLabel('When').fill(`${new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10)}T10:00`);
   await page.getByLabel('Effort, 0–10').fill('6');
   await expect(page.getByText('Clean so far.')).toBeVisible();
 }

@@ -1,5 +1,6 @@
 import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity } from '../measuring/index.ts';
+import type { WeekDose } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Gate, Headroom, HeadroomState, Standing } from '../readiness/index.ts';
 import type { CautionId } from '../safety/index.ts';
@@ -39,7 +40,8 @@ export interface CaseloadRow {
 
 export interface PlannerFacts {
   readonly knownDrills: readonly string[];
-  readonly lastWeekDose: number;
+  /** Weeks with logged hand load, newest first. */
+  readonly weekDoses: readonly WeekDose[];
   readonly lastLoadedDay?: CalendarDay;
 }
 

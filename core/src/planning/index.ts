@@ -3,4 +3,5 @@ export { candidatesFor, exclusionOf, type Foothold, type LeftOut } from './candi
 export { proposePlan, type PlanInput, type PlanProposal } from './proposePlan.ts';
 export { reviewPlan, type PlanFinding, type PlanRules } from './reviewPlan.ts';
 export { changesAlong, orderSession } from './sessionOrder.ts';
+export { doseToBuildOn, weekStartOf, weeksLater, type WeekDose } from './week.ts';
 export { calendarDaysBetween, dayOfWeek, loadedDays } from './spacing.ts';

@@ -9,6 +9,7 @@ import { CHOSEN_CAUTION_IDS } from '../safety/index.ts';
 import {
   calendarDaysBetween,
   changesAlong,
+  doseToBuildOn,
   exclusionOf,
   isLoadedSession,
   loadedDays,
@@ -19,6 +20,8 @@ import {
   reviewPlan,
   sessionMinutes,
   WEEKDAYS,
+  weekStartOf,
+  weeksLater,
 } from './index.ts';
 
 const now = new Date('2026-11-24T12:00:00');
@@ -114,6 +117,18 @@ describe('a proposal', () => {
     expect(push + pull).toBeLessThanOrEqual(lastWeekDose * 1.1);
     expect(held.notes.join(' ')).toContain('at most 10% more than last week');
     expect(proposePlan({ ...INPUT, lastWeekDose: 1 }).notes.join(' ')).toContain('take a drill out, or accept it knowingly');
+  });
+
+  it('counts what is already done this week: its day, its loaded days, its load', () => {
+    const [monday] = proposal.sessions;
+    if (!monday) throw new Error('no session');
+    const { push, pull } = plannedHandLoad(proposal.sessions.flatMap((s) => s.items));
+    const lastWeekDose = (push + pull) * 0.9;
+    const rest = proposePlan({ ...INPUT, done: [monday], lastLoadedDay: monday.day, lastWeekDose });
+    expect(rest.sessions.map((s) => s.day)).toEqual(['2026-11-25', '2026-11-27']);
+    expect(rest.sessions.filter((s) => isLoadedSession(s.items))).toHaveLength(isLoadedSession(monday.items) ? 1 : 2);
+    const whole = plannedHandLoad([monday, ...rest.sessions].flatMap((s) => s.items));
+    expect(whole.push + whole.pull).toBeLessThanOrEqual(lastWeekDose * 1.1);
   });
 
   it('leaves the days that are over alone', () => {
@@ -227,6 +242,30 @@ describe('loaded days', () => {
   });
 });
 
+describe('weeks', () => {
+  const monday = (text: string) => text as CalendarDay;
+
+  it('start on Monday, across summer time and the turn of the year', () => {
+    expect(weekStartOf(new Date('2026-11-29T23:59:00'))).toBe('2026-11-23');
+    expect(weekStartOf(new Date('2026-11-23T00:00:00'))).toBe('2026-11-23');
+    expect(weeksLater(monday('2026-10-19'), 1)).toBe('2026-10-26');
+    expect(weeksLater(monday('2026-12-28'), 1)).toBe('2027-01-04');
+  });
+
+  it('build on the newest whole week with load, not on the running one nor on rest', () => {
+    const doses = [
+      { weekStart: monday('2026-11-23'), dose: 30 },
+      { weekStart: monday('2026-11-16'), dose: 0 },
+      { weekStart: monday('2026-11-09'), dose: 120 },
+      { weekStart: monday('2026-11-02'), dose: 90 },
+    ];
+    expect(doseToBuildOn(doses, monday('2026-11-30'), now)?.dose).toBe(120);
+    expect(doseToBuildOn(doses, monday('2026-11-23'), now)?.dose).toBe(120);
+    expect(doseToBuildOn(doses, monday('2026-11-09'), now)?.dose).toBe(90);
+    expect(doseToBuildOn([], monday('2026-11-23'), now)).toBeUndefined();
+  });
+});
+
 describe('a review', () => {
   const item = (drillId: string, sets = 3) => ({ id: newId(), drillId, ...drillOf(drillId).dose, sets, why: '' });
   const on = (day: string, ...items: ReturnType<typeof item>[]) => ({ id: day, day: day as CalendarDay, items });
@@ -249,6 +288,11 @@ describe('a review', () => {
     expect(sentences([on('2026-11-23', item('plank'))], { lastWeekDose: 10 })).toEqual([
       expect.stringMatching(/more than the last; the limit is 10%/),
     ]);
+  });
+
+  it('counts loaded days', () => {
+    const days = ['2026-11-23', '2026-11-25', '2026-11-27'].map((d) => on(d, item('plank')));
+    expect(sentences(days)).toEqual(['Loaded day 3 of the week; 2 are usual.']);
   });
 
   it('explains why a drill is out of reach', () => {

@@ -6,9 +6,9 @@ import type { CautionId } from '../safety/index.ts';
 import { candidatesFor, type Foothold, type LeftOut } from './candidates.ts';
 import { type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
 import { mainNeed, needsFrom, worth } from './needs.ts';
-import { plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
+import { isLoadedSession, plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
 import { orderSession } from './sessionOrder.ts';
-import { dayOfWeek, loadedDays } from './spacing.ts';
+import { dayOfWeek, LOADED_DAYS_PER_WEEK, loadedDays } from './spacing.ts';
 
 export interface PlanInput {
   /** A Monday. */
@@ -24,7 +24,9 @@ export interface PlanInput {
   readonly foothold: Foothold;
   /** Drills done before; others start at half dose. */
   readonly knownDrills: readonly string[];
-  /** Hand-load dose of the week before in body-weight seconds; 0 when nothing was logged. */
+  /** Sessions of this week that are done: their days are taken, their load counts. */
+  readonly done?: readonly PlannedSession[];
+  /** Hand-load dose of the week to build on, in body-weight seconds; 0 when nothing was logged. */
   readonly lastWeekDose: number;
   readonly lastLoadedDay?: CalendarDay | undefined;
   readonly loadedDaysPerWeek?: number;
@@ -44,8 +46,7 @@ export interface PlanProposal {
   readonly refusal?: string;
 }
 
-/** Defaults (common practice, no source). */
-const LOADED_DAYS_PER_WEEK = 2;
+/** Default growth (common practice, no source). */
 const RAMP = 0.1;
 /** The shortest useful drill between warm-up and cool-down, in seconds (project default). */
 const ONE_DRILL_SECONDS = 120;
@@ -72,9 +73,12 @@ export function proposePlan(input: PlanInput): PlanProposal {
 
   if (input.trainingDays.length === 0) return refuse('No training day is chosen. Choose at least one.');
   const week = input.trainingDays.map((d) => dayOfWeek(input.weekStart, d)).sort();
-  const days = week.filter((d) => !input.notBefore || d >= input.notBefore);
+  const done = input.done ?? [];
+  const days = week.filter((d) => (!input.notBefore || d >= input.notBefore) && done.every((s) => s.day !== d));
   if (days.length === 0) return refuse('The training days of this week are over. Plan the next week, or add a session by hand.');
-  const loaded = loadedDays(days, input.loadedDaysPerWeek ?? LOADED_DAYS_PER_WEEK, input.lastLoadedDay);
+  const loadedDone = done.filter((s) => isLoadedSession(s.items)).length;
+  const loadedLeft = Math.max(0, (input.loadedDaysPerWeek ?? LOADED_DAYS_PER_WEEK) - loadedDone);
+  const loaded = loadedDays(days, loadedLeft, input.lastLoadedDay);
   const brief = (kind: SessionBrief['kind']): SessionBrief => ({
     kind,
     seconds: input.sessionMinutes * 60,
@@ -95,13 +99,17 @@ export function proposePlan(input: PlanInput): PlanProposal {
 
   const composed = new Map([...kinds].map((kind) => [kind, composeSession(brief(kind))]));
   const drafts = days.map((day) => ({ day, items: composed.get(loaded.includes(day) ? 'loaded' : 'mobility') ?? [] }));
-  const { weeks, note } = keepRamp(drafts, input.lastWeekDose, input.ramp ?? RAMP);
+  const { weeks, note } = keepRamp(drafts, {
+    lastWeek: input.lastWeekDose,
+    already: dose(done.flatMap((s) => s.items)),
+    ramp: input.ramp ?? RAMP,
+  });
   const sessions = weeks.map(({ day, items }) => ({
     id: input.newId(),
     day,
     items: orderSession(items).map((item) => ({ id: input.newId(), ...item })),
   }));
-  return { sessions, leftOut: usefulLeftOut, notes: [...spacingNotes(days, loaded, input), ...(note ? [note] : [])] };
+  return { sessions, leftOut: usefulLeftOut, notes: [...spacingNotes(days, loaded, loadedDone, input), ...(note ? [note] : [])] };
 }
 
 interface Draft {
@@ -110,9 +118,12 @@ interface Draft {
 }
 
 /** Takes sets from the drill that loads the hands most until the week keeps the ramp. */
-function keepRamp(drafts: readonly Draft[], lastWeek: number, ramp: number): { readonly weeks: readonly Draft[]; readonly note?: string } {
+function keepRamp(
+  drafts: readonly Draft[],
+  { lastWeek, already, ramp }: { readonly lastWeek: number; readonly already: number; readonly ramp: number },
+): { readonly weeks: readonly Draft[]; readonly note?: string } {
   const limit = lastWeek * (1 + ramp);
-  const total = (week: readonly Draft[]) => week.reduce((sum, d) => sum + dose(d.items), 0);
+  const total = (week: readonly Draft[]) => already + week.reduce((sum, d) => sum + dose(d.items), 0);
   if (lastWeek === 0 || total(drafts) <= limit) return { weeks: drafts };
   let weeks = drafts;
   while (total(weeks) > limit) {
@@ -141,7 +152,7 @@ function keepRamp(drafts: readonly Draft[], lastWeek: number, ramp: number): { r
   };
 }
 
-function dose(items: readonly ComposedItem[]): number {
+function dose(items: readonly (Dose & { readonly drillId: string })[]): number {
   const { push, pull } = plannedHandLoad(items);
   return push + pull;
 }
@@ -154,8 +165,16 @@ function secondsIn(items: readonly (Dose & { readonly drillId: string })[]): num
   return items.reduce((sum, item) => sum + drillSeconds(drillOf(item.drillId), item), 0);
 }
 
-function spacingNotes(days: readonly CalendarDay[], loaded: readonly CalendarDay[], { lastLoadedDay }: PlanInput): string[] {
+function spacingNotes(
+  days: readonly CalendarDay[],
+  loaded: readonly CalendarDay[],
+  loadedDone: number,
+  { lastLoadedDay }: PlanInput,
+): string[] {
   if (loaded.length === days.length) return [];
-  const because = lastLoadedDay && loaded.length === 0 ? ` The last loaded session was on ${lastLoadedDay}.` : '';
-  return [`Loaded work on ${loaded.length} of ${days.length} days, at least 48 hours apart; the other days stay unloaded.${because}`];
+  const before = loadedDone > 0 ? ` (${loadedDone} loaded ${loadedDone === 1 ? 'day is' : 'days are'} done this week)` : '';
+  const because = lastLoadedDay && loaded.length === 0 && loadedDone === 0 ? ` The last loaded session was on ${lastLoadedDay}.` : '';
+  return [
+    `Loaded work on ${loaded.length} of ${days.length} days${before}, at least 48 hours apart; the other days stay unloaded.${because}`,
+  ];
 }

@@ -2,7 +2,7 @@ import { drillOf, type Equipment, PHASES } from '../drills/index.ts';
 import type { CautionId } from '../safety/index.ts';
 import { exclusionOf, type Foothold } from './candidates.ts';
 import { isLoadedSession, plannedHandLoad, type PlannedSession, sessionMinutes } from './plan.ts';
-import { calendarDaysBetween, LOADED_DAYS_APART } from './spacing.ts';
+import { calendarDaysBetween, LOADED_DAYS_APART, LOADED_DAYS_PER_WEEK } from './spacing.ts';
 
 export interface PlanRules {
   readonly sessionMinutes: number;
@@ -66,8 +66,16 @@ function exclusionFindings({ id, items }: PlannedSession, rules: PlanRules): Pla
 
 function spacingFinding(session: PlannedSession, earlier: readonly PlannedSession[]): PlanFinding[] {
   if (!isLoadedSession(session.items)) return [];
-  const tooClose = earlier.find((s) => isLoadedSession(s.items) && calendarDaysBetween(s.day, session.day) < LOADED_DAYS_APART);
-  return tooClose ? [{ sessionId: session.id, sentence: 'Loaded work needs 48 hours after the loaded session before.' }] : [];
+  const loadedBefore = earlier.filter((s) => isLoadedSession(s.items));
+  const sentences = [
+    ...(loadedBefore.some((s) => calendarDaysBetween(s.day, session.day) < LOADED_DAYS_APART)
+      ? ['Loaded work needs 48 hours after the loaded session before.']
+      : []),
+    ...(loadedBefore.length >= LOADED_DAYS_PER_WEEK
+      ? [`Loaded day ${loadedBefore.length + 1} of the week; ${LOADED_DAYS_PER_WEEK} are usual.`]
+      : []),
+  ];
+  return sentences.map((sentence) => ({ sessionId: session.id, sentence }));
 }
 
 function rampFinding({ id }: PlannedSession, all: readonly PlannedSession[], { lastWeekDose, ramp = RAMP }: PlanRules): PlanFinding[] {

@@ -19,7 +19,9 @@ const DAYS_PER_WEEK = 7;
 const MORNING_DAYS = 7;
 
 export function caseloadStore({ db, who, now }: Context, readiness: ReadinessStore) {
-  const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(PLANNED_DAYS);
+  const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(
+    PLANNED_DAYS,
+  );
   const upcoming = () => {
     const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
     return groupRows(plannedDays.all({ studioId: who.studioId, today, weekAgo }), (d) => d.traineeId);

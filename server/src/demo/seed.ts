@@ -7,7 +7,7 @@ import type { CheckDto, PlanReply, SessionDto, SymptomDto } from '@myokinet/core
 import { drillOf, LOADING_PHASES } from '@myokinet/core/drills';
 import { type Ladder, ladderOf } from '@myokinet/core/ladders';
 import { measureOf, measureSides } from '@myokinet/core/measuring';
-import { proposePlan, sessionMinutes } from '@myokinet/core/planning';
+import { doseToBuildOn, proposePlan, sessionMinutes } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
 import { BUILT_IN_COACH } from '../context.ts';
 import { type Services, servicesFor } from '../services.ts';
@@ -175,7 +175,9 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     cautions: trainee.cautionsInForce,
     headrooms,
     foothold: { ladderId: ladder.id, here: standing.here },
-    ...planner,
+    knownDrills: planner.knownDrills,
+    lastLoadedDay: planner.lastLoadedDay,
+    lastWeekDose: doseToBuildOn(planner.weekDoses, weekStart, monday)?.dose ?? 0,
     newId: world.newId,
   });
   return services.plans.save(traineeId, {

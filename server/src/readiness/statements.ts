@@ -53,15 +53,9 @@ export const KNOWN_DRILLS = `
   JOIN session_item i ON i.session_id = s.id
   WHERE s.trainee_id = @traineeId`;
 
-export const HAND_LOAD_SINCE = `
-  SELECT coalesce(sum(push_dose + pull_dose), 0) AS dose
+/** Newest first: what the planner builds on, and the last loaded day. */
+export const SESSIONS_TO_BUILD_ON = `
+  SELECT performed_at AS performedAt, drill_ids AS drillIds, push_dose + pull_dose AS dose
   FROM session
-  WHERE trainee_id = @traineeId AND performed_at >= @since`;
-
-/** Newest first: the planner looks back until it meets loaded work. */
-export const LATEST_SESSIONS = `
-  SELECT performed_at AS performedAt, drill_ids AS drillIds
-  FROM session
-  WHERE trainee_id = @traineeId
-  ORDER BY performed_at DESC
-  LIMIT @limit`;
+  WHERE trainee_id = @traineeId AND performed_at >= @since
+  ORDER BY performed_at DESC`;

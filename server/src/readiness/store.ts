@@ -1,8 +1,8 @@
 import type { PlannerFacts, ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
 import { ladderOf } from '@myokinet/core/ladders';
 import type { Capacity } from '@myokinet/core/measuring';
-import { isLoadedSession } from '@myokinet/core/planning';
-import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { isLoadedSession, weekStartOf } from '@myokinet/core/planning';
+import { addDays, type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { type CheckTimes, checkKey, DEFAULT_GATE_RULES, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
 import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
@@ -16,9 +16,8 @@ import * as sql from './statements.ts';
 const SESSION_DAYS = DEFAULT_GATE_RULES.sessionWindowDays;
 const SYMPTOM_DAYS = DEFAULT_GATE_RULES.quietDays + 1;
 const TRAIL_LENGTH = 3;
-const RAMP_DAYS = 7;
-/** More than a week of daily practice, so that the last loaded day is among them when it matters. */
-const SESSIONS_LOOKED_BACK = 14;
+/** How far back the planner looks for a week to build on; after longer rest it starts anew. */
+const BUILD_ON_DAYS = 35;
 
 type Of<Row> = Row & { readonly traineeId: string };
 type SessionRow = Of<{ id: string; performedAt: Instant; clean: number; effort: number; minutes: number; drillIds: string }>;
@@ -37,8 +36,9 @@ export interface Judged {
 export function readinessStore({ db, who, now }: Context, trainees: TraineeStore, sessions: SessionStore) {
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
-  const handLoadSince = db.prepare<{ traineeId: string; since: string }, { dose: number }>(sql.HAND_LOAD_SINCE);
-  const latestSessions = db.prepare<{ traineeId: string; limit: number }, { performedAt: Instant; drillIds: string }>(sql.LATEST_SESSIONS);
+  const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, { performedAt: Instant; drillIds: string; dose: number }>(
+    sql.SESSIONS_TO_BUILD_ON,
+  );
 
   const gatherers = { trainee: prepareGatherer('trainee'), studio: prepareGatherer('studio') };
 
@@ -97,10 +97,15 @@ export function readinessStore({ db, who, now }: Context, trainees: TraineeStore
   const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id));
 
   function plannerFacts(traineeId: string): PlannerFacts {
-    const loaded = latestSessions.all({ traineeId, limit: SESSIONS_LOOKED_BACK }).find((s) => isLoadedSession(drillsOf(s)));
+    const recent = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
+    const loaded = recent.find((s) => isLoadedSession(drillsOf(s)));
+    const weeks = groupRows(recent, (s) => weekStartOf(new Date(s.performedAt)));
     return {
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
-      lastWeekDose: handLoadSince.get({ traineeId, since: addDays(now(), -RAMP_DAYS) })?.dose ?? 0,
+      weekDoses: [...weeks].map(([weekStart, sessions]) => ({
+        weekStart: weekStart as CalendarDay,
+        dose: sessions.reduce((sum, s) => sum + s.dose, 0),
+      })),
       ...(loaded ? { lastLoadedDay: calendarDay(loaded.performedAt) } : {}),
     };
   }

@@ -49,7 +49,8 @@ describe('a session', () => {
     const { planner } = ((await bench.get(`${at}/readiness`)) as { body: ReadinessReply }).body;
     expect([...planner.knownDrills].sort()).toEqual(['plank', 'wall-scapular-push-up', 'wrist-circles']);
     expect(planner.lastLoadedDay).toBe('2026-11-21');
-    expect(planner.lastWeekDose).toBeGreaterThan(0.69 * 20);
+    expect(planner.weekDoses.map((w) => w.weekStart)).toEqual(['2026-11-23', '2026-11-16']);
+    expect(planner.weekDoses[1]?.dose).toBeCloseTo(0.69 * 20, 9);
   });
 });
 

@@ -34,7 +34,8 @@ export function RowDetails({
       )}
       <ul className="mt-1.5 grid gap-x-6 gap-y-1 sm:grid-cols-2">
         {row.sides.map((h) => {
-          const [before] = trails[checkKey(row.measureId, h.side)] ?? [];
+          const earlier = trails[checkKey(row.measureId, h.side)] ?? [];
+          const [before] = earlier;
           return (
             <li key={h.side}>
               <span className="font-semibold">{h.side === 'whole' ? 'Now' : h.side === 'left' ? 'Left' : 'Right'}:</span> {figureWords(h)}
@@ -45,6 +46,16 @@ export function RowDetails({
                 </span>
               )}
               {h.capacity && before && <span className="aside block text-sm">{sinceWords(before, h.capacity, now)}</span>}
+              {earlier.length > 0 && (
+                <span className="aside block text-sm">
+                  Earlier:{' '}
+                  {earlier
+                    .map(
+                      (c) => `${formatAmount(c.value, measure.unit)} ± ${formatBand(c.band, measure.unit)} (${shortDay(c.takenAt, now)})`,
+                    )
+                    .join(' · ')}
+                </span>
+              )}
             </li>
           );
         })}

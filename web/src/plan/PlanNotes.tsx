@@ -1,12 +1,13 @@
 import type { PlanDto } from '@myokinet/core/contracts';
 import { drillOf } from '@myokinet/core/drills';
 import { plannedHandLoad } from '@myokinet/core/planning';
+import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { usePlanRules } from './planRules.ts';
 
 /** What shaped the week: its hand load, the rules that bound, and what had to be left out. */
 export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
-  const { lastWeekDose } = usePlanRules();
+  const { buildOn } = usePlanRules();
   const [showLeftOut, setShowLeftOut] = useState(false);
   const { push, pull } = plannedHandLoad(plan.sessions.flatMap((s) => s.items));
   return (
@@ -14,7 +15,10 @@ export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
       <p>
         Hands this week: {Math.round(push)} pushing and {Math.round(pull)} pulling, in body-weight seconds (share of body weight × seconds
         under tension, by the shares set for each drill);{' '}
-        {lastWeekDose > 0 ? `the last 7 days: ${Math.round(lastWeekDose)}` : 'nothing was logged in the last 7 days'}.
+        {buildOn
+          ? `the week of ${format(parseISO(buildOn.weekStart), 'd MMM')} had ${Math.round(buildOn.dose)}`
+          : 'there is no earlier week to build on'}
+        .
       </p>
       {plan.notes.map((note) => (
         <p key={note}>{note}</p>

@@ -1,5 +1,5 @@
 import { calendarDay, type CalendarDay } from '@myokinet/core/quantities';
-import { proposePlan } from '@myokinet/core/planning';
+import { proposePlan, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import type { PlanReply, ReadinessReply } from '@myokinet/core/contracts';
 import { ChevronLeft, ChevronRight, Printer, Redo2, Undo2, WandSparkles } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -15,7 +15,7 @@ import { PlanNotes } from './PlanNotes.tsx';
 import { PlanRulesContext, planRules } from './planRules.ts';
 import { SessionCard } from './SessionCard.tsx';
 import { usePlanDesk } from './usePlanDesk.ts';
-import { weekInWords, weeksLater, weekStartOf } from './week.ts';
+import { weekInWords } from './week.ts';
 import { withSession } from './planDraft.ts';
 
 /** Loads what a week's plan rests on, then hands over to the desk. */
@@ -60,28 +60,27 @@ function PlanDesk({ weekStart, saved, readiness }: PlanDeskProps) {
   const [refusal, setRefusal] = useState<string | undefined>();
   const { plan } = desk;
   const now = new Date();
-  const rules = planRules(trainee, readiness);
+  const rules = planRules(trainee, readiness, weekStart, now);
   const done = new Set(record.data?.sessions.map((s) => s.plannedSessionId) ?? []);
 
   const propose = () => {
+    const kept = plan.sessions.filter((s) => done.has(s.id));
     const proposal = proposePlan({
       ...rules,
-      ...readiness.planner,
+      knownDrills: readiness.planner.knownDrills,
+      lastLoadedDay: readiness.planner.lastLoadedDay,
       weekStart,
       trainingDays: trainee.trainingDays,
       notBefore: calendarDay(now),
+      done: kept.map((s) => ({ ...s, day: s.day as CalendarDay })),
       headrooms: readiness.headrooms,
       newId,
     });
     setRefusal(proposal.refusal);
-    const kept = plan.sessions.filter((s) => done.has(s.id));
     if (!proposal.refusal)
       desk.edit({
         ...plan,
-        sessions: [
-          ...kept,
-          ...proposal.sessions.map((s) => ({ ...s, items: [...s.items] })).filter((s) => !kept.some((k) => k.day === s.day)),
-        ],
+        sessions: [...kept, ...proposal.sessions.map((s) => ({ ...s, items: [...s.items] }))],
         notes: [...proposal.notes],
         leftOut: [...proposal.leftOut],
       });

@@ -1,26 +1,35 @@
 import type { ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
-import { type PlanFinding, type PlannedSession, type PlanRules, reviewPlan } from '@myokinet/core/planning';
+import { doseToBuildOn, type PlanFinding, type PlannedSession, type PlanRules, reviewPlan, type WeekDose } from '@myokinet/core/planning';
 import type { CalendarDay } from '@myokinet/core/quantities';
 import { createContext, use } from 'react';
 
+type ReviewedSession = Omit<PlannedSession, 'day'> & { readonly day: string };
+
 export interface TraineeRules extends PlanRules {
+  /** The week whose hand load this one is held against. */
+  readonly buildOn: WeekDose | undefined;
   /** Findings on a week, hand-edited or proposed. */
-  readonly review: (
-    sessions: readonly { readonly id: string; readonly day: string; readonly items: PlannedSession['items'] }[],
-  ) => readonly PlanFinding[];
+  readonly review: (sessions: readonly ReviewedSession[]) => readonly PlanFinding[];
 }
 
-/** What a plan for this trainee must obey. */
-export function planRules(trainee: TraineeReply, { ladderId, standing, planner }: ReadinessReply): TraineeRules {
+/** What a week's plan for this trainee must obey. */
+export function planRules(
+  trainee: TraineeReply,
+  { ladderId, standing, planner }: ReadinessReply,
+  weekStart: CalendarDay,
+  now: Date,
+): TraineeRules {
+  const buildOn = doseToBuildOn(planner.weekDoses, weekStart, now);
   const rules: PlanRules = {
     sessionMinutes: trainee.sessionMinutes,
     equipment: trainee.equipment,
     cautions: trainee.cautionsInForce,
     foothold: { ladderId, here: standing.here },
-    lastWeekDose: planner.lastWeekDose,
+    lastWeekDose: buildOn?.dose ?? 0,
   };
   return {
     ...rules,
+    buildOn,
     review: (sessions) =>
       reviewPlan(
         sessions.map((s) => ({ ...s, day: s.day as CalendarDay })),

@@ -1,9 +1,8 @@
 import { drillOf } from '@myokinet/core/drills';
-import { sessionMinutes } from '@myokinet/core/planning';
+import { sessionMinutes, weekStartOf } from '@myokinet/core/planning';
 import { dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { Link } from 'react-router';
-import { weekStartOf } from '../plan/week.ts';
 import { usePlanQuery } from '../trainee/endpoints.ts';
 
 /** The next session of this week's plan, in two lines. */

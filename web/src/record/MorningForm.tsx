@@ -23,7 +23,7 @@ export function MorningForm({
   const send = (values: SymptomValues) => void report({ traineeId, body: { ...values, id, sessionId, at, note: '' } });
   const sign = felt && stopSign({ ...felt, at } satisfies Symptom);
   return (
-    <div>
+    <div className={felt ? 'col-span-full' : ''}>
       {felt ? (
         <form
           className="flex flex-wrap items-end gap-2"

@@ -1,11 +1,10 @@
 import type { PlanReply } from '@myokinet/core/contracts';
-import { sessionMinutes } from '@myokinet/core/planning';
-import { dayInWords } from '@myokinet/core/quantities';
+import { sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
+import { type CalendarDay, dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { Link, useSearchParams } from 'react-router';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
-import { weeksLater, weekStartOf } from '../plan/week.ts';
 import { usePlanQuery, useRecordQuery } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { SessionForm } from './SessionForm.tsx';
@@ -15,7 +14,7 @@ export function LogSessionPage() {
   const trainee = useCurrentTrainee();
   const [search] = useSearchParams();
   const now = new Date();
-  const thisWeek = search.get('week') ?? weekStartOf(now);
+  const thisWeek = (search.get('week') as CalendarDay | null) ?? weekStartOf(now);
   const current = usePlanQuery({ traineeId: trainee.id, weekStart: thisWeek });
   const before = usePlanQuery({ traineeId: trainee.id, weekStart: weeksLater(thisWeek, -1) });
   const record = useRecordQuery(trainee.id);

@@ -1,4 +1,5 @@
 import { inspect, type PlanDto, SessionDto } from '@myokinet/core/contracts';
+import { weekStartOf } from '@myokinet/core/planning';
 import { type Drill } from '@myokinet/core/drills';
 import { OctagonX, Plus } from 'lucide-react';
 import { useId, useState } from 'react';
@@ -179,7 +180,7 @@ function AddDrill({ taken, add }: { readonly taken: readonly string[]; readonly 
         <Plus size={16} aria-hidden /> Add a drill
       </button>
       {picking && (
-        <PlanRulesContext value={planRules(trainee, readiness)}>
+        <PlanRulesContext value={planRules(trainee, readiness, weekStartOf(new Date()), new Date())}>
           <DrillPicker
             taken={taken}
             pick={(drill) => {
