@@ -24,7 +24,8 @@ export function needsFrom(headrooms: readonly Headroom[]): readonly Need[] {
   const worst = new Map<string, Headroom>();
   for (const h of [...headrooms].sort(byUrgency)) if (!worst.has(h.demand.measureId)) worst.set(h.demand.measureId, h);
   return [...worst.values()].map((h, i) => {
-    const limiter = i === 0 && h.state !== 'spare';
+    // What is unknown is to be checked first; only what is known to be scarce drives the plan.
+    const limiter = i === 0 && (h.state === 'short' || h.state === 'on the mark');
     const depth = h.state === 'short' ? Math.min(MOST_BANDS, -(h.bands ?? 0)) / 2 : 0;
     const need = { measureId: h.demand.measureId, headroom: h, limiter, weight: WEIGHT[h.state] + depth + (limiter ? LIMITER_BONUS : 0) };
     const unlike = sidesUnlike(h, headrooms);

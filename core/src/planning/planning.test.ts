@@ -115,7 +115,7 @@ describe('a proposal', () => {
     const held = proposePlan({ ...INPUT, lastWeekDose });
     const { push, pull } = plannedHandLoad(held.sessions.flatMap((s) => s.items));
     expect(push + pull).toBeLessThanOrEqual(lastWeekDose * 1.1);
-    expect(held.notes.join(' ')).toContain('at most 10% more than last week');
+    expect(held.notes.join(' ')).toContain('at most 10% more than in the last whole week');
     expect(proposePlan({ ...INPUT, lastWeekDose: 1 }).notes.join(' ')).toContain('take a drill out, or accept it knowingly');
   });
 

@@ -147,8 +147,8 @@ function keepRamp(
   return {
     weeks,
     note: kept
-      ? `Sets were taken away so that the hands carry at most ${growth}% more than last week (${Math.round(lastWeek)} body-weight seconds).`
-      : `Even at one set each the hands carry ${Math.round((total(weeks) / lastWeek - 1) * 100)}% more than last week, above the ${growth}% limit: take a drill out, or accept it knowingly.`,
+      ? `Sets were taken away so that the hands carry at most ${growth}% more than in the last whole week (${Math.round(lastWeek)} body-weight seconds).`
+      : `Even at one set each the hands carry ${Math.round((total(weeks) / lastWeek - 1) * 100)}% more than in the last whole week, above the ${growth}% limit: take a drill out, or accept it knowingly.`,
   };
 }
 
