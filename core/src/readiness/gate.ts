@@ -114,7 +114,7 @@ function demandSentence(h: Headroom): string {
   if (h.state === 'on the mark') {
     const verdict = h.demand.allowOnTheMark
       ? 'on the mark, which you allow here'
-      : 'too close to call. More trials or more headroom would decide';
+      : 'too close to call, more trials would decide';
     return `${capacityInWords(h)}; ${asked}: ${verdict}.`;
   }
   return `${capacityInWords(h)}; ${asked}.`;

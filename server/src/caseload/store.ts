@@ -2,6 +2,7 @@ import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
 import { ladderOf } from '@myokinet/core/ladders';
 import { measureOf } from '@myokinet/core/measuring';
 import { addDays, type CalendarDay, calendarDay, daysBetween, shortDay } from '@myokinet/core/quantities';
+import type { Gate } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -103,7 +104,12 @@ function todayItems({ trainee, verdict, sessions, symptoms, openStopSigns }: Jud
 
   const doneToday = trainsToday && sessions.some((s) => calendarDay(s.performedAt) === today);
   if (trainsToday && !doneToday)
-    items.push({ kind: 'session', traineeId, name, sentence: `Trains today on “${ladderOf(trainee.ladderId).name}”.` });
+    items.push({
+      kind: 'session',
+      traineeId,
+      name,
+      sentence: `Trains today on “${ladderOf(trainee.ladderId).name}”${careWords(openStopSigns, gate)}.`,
+    });
 
   const due = [...new Set(headrooms.filter((h) => h.state === 'unknown').map((h) => h.demand.measureId))];
   const lapse = standing.rungs[standing.here]?.lapse;
@@ -116,6 +122,12 @@ function todayItems({ trainee, verdict, sessions, symptoms, openStopSigns }: Jud
       sentence: `${due.length === 1 ? 'Check' : `${due.length} checks`} due: ${due.map((id) => measureOf(id).name).join(', ')}.`,
     });
   return items;
+}
+
+/** What to think of before today's session starts. */
+function careWords(openStopSigns: readonly string[], gate: Gate | undefined): string {
+  if (openStopSigns.length > 0) return ': a stop sign is open, see to it first';
+  return gate?.lines.some((l) => l.kind === 'lock') ? ': locked, look at the cautions first' : '';
 }
 
 export type CaseloadStore = ReturnType<typeof caseloadStore>;

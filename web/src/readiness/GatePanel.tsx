@@ -28,7 +28,7 @@ export function GatePanel({ traineeId, ladderId, rung, gate, renewal }: GatePane
         {gate.open ? `All ${gate.lines.length} lines are met.` : `${gate.unmet.length} of ${gate.lines.length} lines unmet.`}
       </p>
       {gate.unmet.length > 0 && (
-        <ul className="mt-2 max-h-72 list-disc space-y-1.5 overflow-y-auto ps-5 leading-snug" tabIndex={0} aria-label="Unmet lines">
+        <ul className="mt-2 max-h-80 list-disc space-y-1.5 overflow-y-auto ps-5 leading-snug" tabIndex={0} aria-label="Unmet lines">
           {gate.unmet.map((line) => (
             <li key={line.sentence}>
               {line.sentence} {line.limiter && gate.limiter?.state !== 'unknown' && <strong>Limiter.</strong>}
