@@ -127,3 +127,32 @@ test('a mistyped trial is corrected by a new one, and both stay', async ({ page 
   await expect(page.getByText('(corrected)')).toHaveCount(1);
   await expect(page.locator('s')).toHaveCount(1);
 });
+
+test('a check thrown away by mistake is taken back', async ({ page }) => {
+  await open(page, `/trainees/${crew[0]?.id}/checks/new`);
+  const first = page.locator('input[data-figure]').first();
+  await first.fill('58');
+  await page.getByRole('button', { name: 'Start over' }).click();
+  await expect(first).toHaveValue('');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(first).toHaveValue('58');
+  await expect(page.getByRole('button', { name: 'Take it back' })).toHaveCount(0);
+});
+
+test('a profile thrown away by mistake is taken back, and saved', async ({ page }) => {
+  await open(page, `/trainees/${crew[2]?.id}/profile`);
+  const mass = page.getByLabel('Mass');
+  const before = await mass.inputValue();
+  await mass.fill('77.5');
+  await page.getByRole('button', { name: 'Throw my changes away' }).click();
+  await expect(mass).toHaveValue(before);
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(mass).toHaveValue('77.5');
+  await page.getByRole('button', { name: 'Save profile' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await mass.fill('500');
+  await page.getByRole('button', { name: 'Save profile' }).click();
+  await expect(page.getByText('Mass must be at most 250 kg.')).toBeVisible();
+  await page.reload();
+  await expect(mass).toHaveValue('500');
+});

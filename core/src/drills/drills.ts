@@ -1,9 +1,10 @@
 import { Refusal } from '../errors.ts';
-import { ACTIVATION, STABILITY } from './catalogue/control.ts';
+import { ACTIVATION } from './catalogue/activation.ts';
 import { HANG_PRACTICE } from './catalogue/hangPractice.ts';
 import { COOL_DOWN, MOBILITY } from './catalogue/mobility.ts';
 import { OPENERS } from './catalogue/openers.ts';
 import { PUSH_PRACTICE } from './catalogue/pushPractice.ts';
+import { STABILITY } from './catalogue/stability.ts';
 import { STRENGTH } from './catalogue/strength.ts';
 import type { Drill } from './drill.ts';
 

@@ -1,6 +1,7 @@
 import { Moon, Search, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
+import { BinNote } from './BinNote.tsx';
 import { CommandBox } from './CommandBox.tsx';
 import { SaveState } from './SaveState.tsx';
 import { ShortcutList } from './ShortcutList.tsx';
@@ -59,6 +60,7 @@ export function Shell() {
       <main id="main" className="flex flex-1 flex-col">
         <Outlet />
       </main>
+      <BinNote />
       {open === 'commands' && <CommandBox close={() => setOpen(undefined)} />}
       {open === 'shortcuts' && <ShortcutList close={() => setOpen(undefined)} />}
     </div>

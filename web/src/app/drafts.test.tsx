@@ -2,6 +2,7 @@ import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { beforeEach, expect, it } from 'vitest';
+import { takenBack } from './drafts.ts';
 import { problemFrom } from './problem.ts';
 import { createStore } from './store.ts';
 import { useDraft } from './useDraft.ts';
@@ -45,6 +46,25 @@ it('lets go only when told', () => {
   act(() => result.current.discard());
   expect(result.current.exists).toBe(false);
   expect(hold(createStore()).result.current.exists).toBe(false);
+});
+
+it('comes back from the bin as it was, unless something new was typed', () => {
+  const store = createStore();
+  const { result } = hold(store);
+  const throwAway = () => {
+    act(() => result.current.change({ start: 7, text: 'typed' }));
+    act(() => result.current.throwAway());
+    return store.getState().bin.thrown;
+  };
+  const thrown = throwAway();
+  expect([result.current.exists, thrown?.value]).toEqual([false, { start: 7, text: 'typed' }]);
+  const { returns } = result.current;
+  act(() => void (thrown && store.dispatch(takenBack(thrown))));
+  expect(result.current).toMatchObject({ exists: true, value: { text: 'typed' }, returns: returns + 1 });
+  expect(store.getState().bin.thrown).toBeUndefined();
+  throwAway();
+  act(() => result.current.change({ start: 8, text: 'anew' }));
+  expect(store.getState().bin.thrown).toBeUndefined();
 });
 
 it('survives storage that holds nonsense', () => {

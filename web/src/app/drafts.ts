@@ -13,12 +13,46 @@ const slice = createSlice({
   initialState: {} as Drafts,
   reducers: {
     drafted: (state, { payload }: PayloadAction<{ key: string; value: unknown }>) => ({ ...state, [payload.key]: payload.value }),
-    discarded: (state, { payload }: PayloadAction<string>) => Object.fromEntries(Object.entries(state).filter(([key]) => key !== payload)),
+    /** The server has it. */
+    discarded: (state, { payload }: PayloadAction<string>) => without(state, payload),
+    /** The coach wants it gone; it waits in the bin until something else is thrown away. */
+    thrownAway: (state, { payload }: PayloadAction<Draft>) => without(state, payload.key),
+    takenBack: (state, { payload }: PayloadAction<Draft>) => ({ ...state, [payload.key]: payload.value }),
   },
 });
 
+interface Draft {
+  readonly key: string;
+  readonly value: unknown;
+}
+
+function without(drafts: Drafts, gone: string): Drafts {
+  return Object.fromEntries(Object.entries(drafts).filter(([key]) => key !== gone));
+}
+
 export const draftsReducer = slice.reducer;
-export const { drafted, discarded } = slice.actions;
+export const { drafted, discarded, thrownAway, takenBack } = slice.actions;
+
+/** What was thrown away last, and how often something came back (forms start anew then). */
+interface Bin {
+  readonly thrown?: Draft;
+  readonly returns: number;
+}
+
+const bin = createSlice({
+  name: 'bin',
+  initialState: { returns: 0 } as Bin,
+  reducers: { binEmptied: ({ returns }) => ({ returns }) },
+  extraReducers: (build) => {
+    build.addCase(slice.actions.thrownAway, ({ returns }, { payload }) => ({ returns, thrown: payload }));
+    build.addCase(slice.actions.takenBack, ({ returns }) => ({ returns: returns + 1 }));
+    // Whoever types anew in the same form has moved on.
+    build.addCase(slice.actions.drafted, (state, { payload }) => (state.thrown?.key === payload.key ? { returns: state.returns } : state));
+  },
+});
+
+export const binReducer = bin.reducer;
+export const { binEmptied } = bin.actions;
 
 export function loadDrafts(storage: Storage): Drafts {
   try {

@@ -1,8 +1,8 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { api } from './api.ts';
-import { draftsReducer, keepDrafts, loadDrafts } from './drafts.ts';
+import { binReducer, draftsReducer, keepDrafts, loadDrafts } from './drafts.ts';
 
-const reducer = combineReducers({ [api.reducerPath]: api.reducer, drafts: draftsReducer });
+const reducer = combineReducers({ [api.reducerPath]: api.reducer, drafts: draftsReducer, bin: binReducer });
 
 export type RootState = ReturnType<typeof reducer>;
 

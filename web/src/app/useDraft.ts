@@ -1,12 +1,17 @@
 import { useCallback, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { discarded, drafted } from './drafts.ts';
+import { discarded, drafted, thrownAway } from './drafts.ts';
 import type { RootState } from './store.ts';
 
 export interface Draft<T> {
   readonly value: T;
   readonly change: (value: T) => void;
+  /** Lets go of what the server has taken. */
   readonly discard: () => void;
+  /** Throws it away; the coach can take it back. */
+  readonly throwAway: () => void;
+  /** Changes when a draft was taken back, so that a form can start from it. */
+  readonly returns: number;
   /** False while nothing has been typed. */
   readonly exists: boolean;
 }
@@ -26,5 +31,9 @@ export function useDraft<T>(key: string, initial: () => T, version = ''): Draft<
   if (untouched.start !== start) setUntouched({ start, value: initial() });
   const change = useCallback((value: T) => dispatch(drafted({ key, value })), [dispatch, key]);
   const discard = useCallback(() => dispatch(discarded(key)), [dispatch, key]);
-  return { value: stored ?? untouched.value, change, discard, exists: stored !== undefined };
+  const throwAway = useCallback(() => {
+    if (stored !== undefined) dispatch(thrownAway({ key, value: stored }));
+  }, [dispatch, key, stored]);
+  const returns = useSelector((state: RootState) => state.bin.returns);
+  return { value: stored ?? untouched.value, change, discard, throwAway, returns, exists: stored !== undefined };
 }

@@ -6,6 +6,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { useDraft } from '../app/useDraft.ts';
 import { newId } from '../app/newId.ts';
 import { moveOnEnter } from '../pieces/moveOnEnter.ts';
+import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { useReadinessQuery, useRecordCheckMutation } from '../trainee/endpoints.ts';
@@ -104,16 +105,7 @@ export function TakeCheckPage() {
             </section>
           );
         })}
-        <label className="mt-4 block">
-          <span className="font-semibold">Note</span>
-          <textarea
-            className="textarea mt-1 w-full"
-            rows={2}
-            maxLength={2000}
-            value={draft.value.note}
-            onChange={(e) => draft.change({ ...draft.value, note: e.target.value })}
-          />
-        </label>
+        <NoteField value={draft.value.note} change={(note) => draft.change({ ...draft.value, note })} />
         <ProblemNote error={error} retry={() => void save()} />
         <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-base-300 bg-base-100 py-3">
           <button type="submit" className="btn btn-primary" disabled={filled.length === 0 || wrong > 0 || saving}>
@@ -125,7 +117,7 @@ export function TakeCheckPage() {
               : `${filled.length} ${filled.length === 1 ? 'trial' : 'trials'} typed, kept on this device until saved.`}
           </span>
           {draft.exists && (
-            <button type="button" className="btn btn-ghost btn-sm ms-auto" onClick={draft.discard}>
+            <button type="button" className="btn btn-ghost btn-sm ms-auto" onClick={draft.throwAway}>
               Start over
             </button>
           )}

@@ -35,8 +35,7 @@ export function usePlanDesk(traineeId: string, weekStart: string, saved: PlanRep
     draft.change({ ...target, basedOn: plan.basedOn, revision: newId() });
   };
 
-  const startOver = () => {
-    draft.discard();
+  const settle = () => {
     setHistory(NO_HISTORY);
     reset();
   };
@@ -52,7 +51,10 @@ export function usePlanDesk(traineeId: string, weekStart: string, saved: PlanRep
     canRedo: history.future.length > 0,
     undo: () => step('past', 'future'),
     redo: () => step('future', 'past'),
-    startOver,
+    startOver: () => {
+      draft.throwAway();
+      settle();
+    },
     /** Puts this version on top of the one that was saved elsewhere. */
     keepMine: () => {
       draft.change({ ...plan, id: saved?.id ?? plan.id, basedOn: saved?.revision ?? null, revision: newId() });
@@ -60,8 +62,10 @@ export function usePlanDesk(traineeId: string, weekStart: string, saved: PlanRep
     },
     save: async () => {
       const result = await send({ traineeId, body: plan });
-      if (result.data) startOver();
-      return result.data !== undefined;
+      if (!result.data) return false;
+      draft.discard();
+      settle();
+      return true;
     },
   };
 }

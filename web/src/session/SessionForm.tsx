@@ -6,6 +6,7 @@ import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useDraft } from '../app/useDraft.ts';
 import { moveOnEnter } from '../pieces/moveOnEnter.ts';
+import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { DrillPicker } from '../plan/DrillPicker.tsx';
 import { PlanRulesContext, planRules } from '../plan/planRules.ts';
@@ -95,16 +96,7 @@ export function SessionForm({ planned }: { readonly planned: PlanDto['sessions']
             {stop} Saving withdraws the clearance in hand and closes every gate.
           </p>
         ))}
-        <label className="block">
-          <span className="font-semibold">Note</span>
-          <textarea
-            className="textarea mt-1 w-full"
-            rows={2}
-            maxLength={2000}
-            value={log.note}
-            onChange={(e) => change({ note: e.target.value })}
-          />
-        </label>
+        <NoteField value={log.note} change={(note) => change({ note })} />
         <p
           role="status"
           className={`border-s-4 p-2.5 leading-snug ${clean.clean ? 'border-success bg-success/10' : 'border-base-300 bg-base-200'}`}
@@ -122,7 +114,7 @@ export function SessionForm({ planned }: { readonly planned: PlanDto['sessions']
             {saving ? 'Saving…' : 'Save the session'}
           </button>
           {draft.exists && (
-            <button type="button" className="btn btn-ghost" onClick={draft.discard}>
+            <button type="button" className="btn btn-ghost" onClick={draft.throwAway}>
               Start over
             </button>
           )}

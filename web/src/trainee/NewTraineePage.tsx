@@ -20,6 +20,7 @@ export function NewTraineePage() {
       <title>Add a trainee · Myokinet</title>
       <h1 className="mb-5">Add a trainee</h1>
       <TraineeForm
+        key={`${draft.value.id}-${draft.returns}`}
         values={draft.value}
         onChange={draft.change}
         save={(dto) => void save(dto)}
@@ -27,6 +28,11 @@ export function NewTraineePage() {
         saving={isLoading}
         error={error}
       />
+      {draft.exists && (
+        <button type="button" className="btn btn-ghost btn-sm mt-3" onClick={draft.throwAway}>
+          Throw this away
+        </button>
+      )}
     </div>
   );
 }

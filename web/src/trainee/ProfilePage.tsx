@@ -23,7 +23,7 @@ export function ProfilePage() {
   };
   const conflict = problemFrom(error)?.code === 'edited-elsewhere';
   const startOver = () => {
-    draft.discard();
+    draft.throwAway();
     reset();
     setGeneration((g) => g + 1);
   };
@@ -36,7 +36,7 @@ export function ProfilePage() {
     <div className="px-4 py-5 sm:px-6">
       {conflict && <ConflictNote what="this profile" takeTheirs={startOver} keepMine={keepMine} />}
       <TraineeForm
-        key={`${trainee.revision}-${generation}`}
+        key={`${trainee.revision}-${generation}-${draft.returns}`}
         values={draft.value}
         onChange={draft.change}
         save={(dto) => void save(dto)}
