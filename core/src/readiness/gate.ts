@@ -112,9 +112,7 @@ function unknownSentence(sides: readonly Headroom[]): string | undefined {
 function demandSentence(h: Headroom): string {
   const asked = `${demandInWords(h.demand)} asked`;
   if (h.state === 'on the mark') {
-    const verdict = h.demand.allowOnTheMark
-      ? 'on the mark, which you allow here'
-      : 'too close to call, more trials would decide';
+    const verdict = h.demand.allowOnTheMark ? 'on the mark, which you allow here' : 'too close to call, more trials would decide';
     return `${capacityInWords(h)}; ${asked}: ${verdict}.`;
   }
   return `${capacityInWords(h)}; ${asked}.`;
