@@ -128,10 +128,14 @@ test('a mistyped trial is corrected by a new one, and both stay', async ({ page 
   await expect(page.locator('s')).toHaveCount(1);
 });
 
-test('a check thrown away by mistake is taken back', async ({ page }) => {
+test('a check left unfinished is found again, and taken back when thrown away by mistake', async ({ page }) => {
   await open(page, `/trainees/${crew[0]?.id}/checks/new`);
   const first = page.locator('input[data-figure]').first();
   await first.fill('58');
+  await page.goto(`${server.address}/caseload`);
+  await page.getByRole('button', { name: '1 unsaved draft, kept here' }).click();
+  await page.getByRole('link', { name: `Check, ${crew[0]?.name}` }).click();
+  await expect(first).toHaveValue('58');
   await page.getByRole('button', { name: 'Start over' }).click();
   await expect(first).toHaveValue('');
   await page.getByRole('button', { name: 'Take it back' }).click();

@@ -22,8 +22,8 @@ export class Server {
   async start({ demo = false } = {}): Promise<this> {
     if (demo) {
       const seeder = spawn(process.execPath, ['server/dist/demo.js', this.#file], { cwd: ROOT, stdio: 'inherit' });
-      const [code] = (await once(seeder, 'exit')) as [number];
-      if (code !== 0) throw new Error('The demo data could not be made.');
+      const [code, signal] = (await once(seeder, 'exit')) as [number | null, string | null];
+      if (code !== 0) throw new Error(`The demo data could not be made: the seeder ended with ${code ?? signal}.`);
     }
     const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/main.js'], {
       cwd: ROOT,
@@ -38,7 +38,7 @@ export class Server {
     });
     this.#process = child;
     this.#port = await new Promise<number>((resolve, reject) => {
-      child.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
+      child.once('exit', (code, signal) => reject(new Error(`The server ended with ${code ?? signal}.`)));
       let said = '';
       child.stdout.on('data', (chunk: Buffer) => {
         said += chunk.toString();
@@ -52,7 +52,7 @@ export class Server {
   /** As a power cut would: no chance to tidy up. */
   async kill(): Promise<void> {
     const child = this.#process;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const gone = once(child, 'exit');
     child.kill('SIGKILL');
     await gone;

@@ -1,11 +1,12 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, PAGES, SEEDER, SERVER } from './build.mjs';
 import { must, ROOT } from './run.mjs';
 import { setup } from './setup.mjs';
 
 const FOLDER = join(ROOT, '.data');
+const A_DAY = 24 * 60 * 60 * 1000;
 const DATABASE = process.env.MYOKINET_DB ?? join(FOLDER, 'demo.sqlite');
 
 await setup();
@@ -19,6 +20,9 @@ if (!existsSync(DATABASE)) {
   for (const suffix of ['', '-wal', '-shm']) rmSync(unfinished + suffix, { force: true });
   await must(process.execPath, ['--enable-source-maps', SEEDER, unfinished]);
   renameSync(unfinished, DATABASE);
+} else if (Date.now() - statSync(DATABASE).birthtimeMs > A_DAY) {
+  const made = statSync(DATABASE).birthtime.toDateString();
+  process.stdout.write(`The demo crew’s half year ends on ${made}. To move it to today (what you typed goes): npm run demo -- --fresh\n`);
 }
 
 const server = spawn(process.execPath, ['--enable-source-maps', SERVER], {

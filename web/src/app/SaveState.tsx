@@ -2,12 +2,20 @@ import { useSelector } from 'react-redux';
 import { isOffline } from './problem.ts';
 import type { RootState } from './store.ts';
 
-/** Whether everything typed has reached the server, and whether the server answers. */
-export function SaveState() {
+/** Whether everything typed has reached the server, and whether the server answers; opens the list of what has not. */
+export function SaveState({ showDrafts }: { readonly showDrafts: () => void }) {
+  const unsaved = useSelector((state: RootState) => Object.keys(state.drafts).length);
   const words = useSelector(saveWords);
   return (
-    <span role="status" className="aside hidden min-w-24 text-right text-sm sm:inline">
-      {words}
+    <span role="status" className="text-right text-sm sm:min-w-24">
+      {unsaved > 0 ? (
+        <button type="button" className="link" onClick={showDrafts}>
+          <span className="hidden sm:inline">{words}</span>
+          <span className="sm:hidden">{unsaved} unsaved</span>
+        </button>
+      ) : (
+        <span className="aside max-sm:sr-only">{words}</span>
+      )}
     </span>
   );
 }

@@ -2,6 +2,7 @@ import { Moon, Search, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { BinNote } from './BinNote.tsx';
+import { DraftList } from './DraftList.tsx';
 import { CommandBox } from './CommandBox.tsx';
 import { SaveState } from './SaveState.tsx';
 import { ShortcutList } from './ShortcutList.tsx';
@@ -15,7 +16,7 @@ const PLACES = [
 
 export function Shell() {
   const [theme, toggleTheme] = useTheme();
-  const [open, setOpen] = useState<'commands' | 'shortcuts' | undefined>();
+  const [open, setOpen] = useState<'commands' | 'shortcuts' | 'drafts' | undefined>();
   useShortcuts(setOpen);
   return (
     <div className="flex min-h-screen flex-col">
@@ -46,7 +47,7 @@ export function Shell() {
             <span className="sr-only sm:hidden">Find a trainee or action</span>
             <kbd className="kbd kbd-sm hidden sm:inline">/</kbd>
           </button>
-          <SaveState />
+          <SaveState showDrafts={() => setOpen('drafts')} />
           <button
             type="button"
             className="btn btn-sm btn-ghost btn-square"
@@ -62,6 +63,7 @@ export function Shell() {
       </main>
       <BinNote />
       {open === 'commands' && <CommandBox close={() => setOpen(undefined)} />}
+      {open === 'drafts' && <DraftList close={() => setOpen(undefined)} />}
       {open === 'shortcuts' && <ShortcutList close={() => setOpen(undefined)} />}
     </div>
   );

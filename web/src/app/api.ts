@@ -8,6 +8,7 @@ export const api = createApi({
   // `Trainee` is everything known about one trainee; `Lists` what spans the caseload.
   tagTypes: ['Trainee', 'Lists'],
   refetchOnReconnect: true,
+  refetchOnFocus: true,
   endpoints: () => ({}),
 });
 

@@ -1,4 +1,5 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from './api.ts';
 import { binReducer, draftsReducer, keepDrafts, loadDrafts } from './drafts.ts';
 
@@ -13,5 +14,7 @@ export function createStore(storage: Storage = window.localStorage) {
     preloadedState: { drafts: loadDrafts(storage) },
   });
   store.subscribe(() => keepDrafts(storage, store.getState().drafts));
+  // A page left open overnight asks again when the coach comes back to it.
+  setupListeners(store.dispatch);
   return store;
 }

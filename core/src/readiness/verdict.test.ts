@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { demandsOn, ladderOf } from '../ladders/index.ts';
+import { capacityFromTrials, measureOf } from '../measuring/index.ts';
+import { addDays } from '../quantities/index.ts';
+import { type CheckDates, checkKey, type ClearanceFact, judgeReadiness, type ReadinessFacts } from './index.ts';
+
+const now = new Date('2026-11-24T12:00:00Z');
+const ladder = ladderOf('push-up');
+const MASS = 70;
+
+/** A trainee who shows `margin` more than every rung up to `rungIndex` asks. */
+function facts(rungIndex: number, signed: readonly string[], margin = 15, own: Partial<ReadinessFacts> = {}): ReadinessFacts {
+  const demands = ladder.rungs.slice(0, rungIndex + 1).flatMap((rung) => demandsOn(rung, { mass: MASS }));
+  const highest = new Map(demands.map((d) => [checkKey(d.measureId, d.side), d]));
+  const capacities = [...highest.values()].map(({ measureId, side, value }) =>
+    capacityFromTrials(measureOf(measureId), [{ side, value: Math.max(0, value + margin) }], { takenAt: addDays(now, -1) }),
+  );
+  const checkDates: CheckDates = new Map(capacities.map((c) => [checkKey(c.measureId, c.side), { latest: c.takenAt, lateAfter: [] }]));
+  const clearances = signed.map((rungId, i): ClearanceFact => ({
+    id: rungId,
+    ladderId: ladder.id,
+    rungId,
+    signedAt: addDays(now, -20 + i),
+    signedBy: 'AS',
+    figures: capacities.slice(0, 2).map(({ measureId, side, takenAt }) => ({ measureId, side, takenAt })),
+  }));
+  return {
+    ladder,
+    mass: MASS,
+    cautions: [],
+    capacities,
+    checkDates,
+    clearances,
+    sessions: [],
+    symptoms: [],
+    openStopSigns: [],
+    now,
+    ...own,
+  };
+}
+
+describe('the whole verdict', () => {
+  it('judges the next rung, most urgent demand first', () => {
+    const { rung, headrooms, gate } = judgeReadiness(facts(1, ['wall']));
+    expect(rung?.id).toBe('far-wall');
+    expect(headrooms.every((h) => h.state === 'spare')).toBe(true);
+    expect(gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions']);
+    expect(gate?.unmet[0]?.sentence).toContain('“Push-up at a wall”');
+  });
+
+  it('asks for checks that a rung newly demands', () => {
+    const { rung, headrooms } = judgeReadiness(facts(1, ['wall', 'far-wall']));
+    expect(rung?.id).toBe('surface-60');
+    expect(headrooms[0]).toMatchObject({ state: 'unknown', words: 'never checked' });
+  });
+
+  it('has no gate at the top, and still shows what the top asks', () => {
+    const top = ladder.rungs.length - 1;
+    const { gate, rung, headrooms } = judgeReadiness(
+      facts(
+        top,
+        ladder.rungs.map((r) => r.id),
+      ),
+    );
+    expect([gate, rung]).toEqual([undefined, undefined]);
+    expect(headrooms.length).toBeGreaterThan(0);
+  });
+
+  it('says when the rung in hand has slipped', () => {
+    expect(judgeReadiness(facts(1, ['wall'])).slipped).toEqual([]);
+    const { slipped } = judgeReadiness(facts(0, ['wall'], -15));
+    expect(slipped.length).toBeGreaterThan(0);
+    expect(slipped.every((h) => h.state === 'short')).toBe(true);
+  });
+
+  it('locks by the medical hold and by nothing else', () => {
+    const kinds = (cautions: ReadinessFacts['cautions']) => judgeReadiness(facts(0, [], 15, { cautions })).gate?.unmet.map((l) => l.kind);
+    expect(kinds(['medical-hold', 'lax-joints'])).toEqual(['clean sessions', 'lock']);
+    expect(kinds(['lax-joints'])).toEqual(['clean sessions']);
+  });
+});

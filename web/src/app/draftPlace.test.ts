@@ -1,0 +1,12 @@
+import { expect, it } from 'vitest';
+import { draftPlace } from './draftPlace.ts';
+
+it.each([
+  ['trainee:new', { what: 'A new trainee', to: '/trainees/new' }],
+  ['trainee:t1', { what: 'Profile', traineeId: 't1', to: '/trainees/t1/profile' }],
+  ['check:t1', { what: 'Check', traineeId: 't1', to: '/trainees/t1/checks/new' }],
+  ['plan:t1:2026-11-23', { what: 'Plan, week of 2026-11-23', traineeId: 't1', to: '/trainees/t1/plan?week=2026-11-23' }],
+  ['session:t1:free', { what: 'Session', traineeId: 't1', to: '/trainees/t1/session?free=1' }],
+  ['session:t1:s9', { what: 'Session', traineeId: 't1', to: '/trainees/t1/session?planned=s9' }],
+  ['something:else', undefined],
+])('%s', (key, place) => expect(draftPlace(key)).toEqual(place));

@@ -1,0 +1,28 @@
+/** Where a draft belongs: what it is, whose, and the address of its form. */
+export interface DraftPlace {
+  readonly what: string;
+  readonly traineeId?: string;
+  readonly to: string;
+}
+
+/**
+ * Reads the name of a draft as the forms give it.
+ *
+ * @example draftPlace('plan:ID:2026-11-23') // { what: 'Plan, week of 2026-11-23', traineeId: 'ID', to: '/trainees/ID/plan?week=2026-11-23' }
+ */
+export function draftPlace(key: string): DraftPlace | undefined {
+  const [kind, traineeId = '', rest = ''] = key.split(':');
+  const at = `/trainees/${traineeId}`;
+  switch (kind) {
+    case 'trainee':
+      return traineeId === 'new' ? { what: 'A new trainee', to: '/trainees/new' } : { what: 'Profile', traineeId, to: `${at}/profile` };
+    case 'check':
+      return { what: 'Check', traineeId, to: `${at}/checks/new` };
+    case 'plan':
+      return { what: `Plan, week of ${rest}`, traineeId, to: `${at}/plan?week=${rest}` };
+    case 'session':
+      return { what: 'Session', traineeId, to: rest === 'free' ? `${at}/session?free=1` : `${at}/session?planned=${rest}` };
+    default:
+      return undefined;
+  }
+}
