@@ -2,8 +2,13 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/demoData.ts',
+  // A second try on a machine that stalled; it is reported as flaky.
+  retries: process.env.CI ? 1 : 0,
   outputDir: 'test-results',
-  timeout: 120_000,
+  // Generous: a busy machine is slow, not wrong.
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   forbidOnly: process.env.CI !== undefined,

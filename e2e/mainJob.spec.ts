@@ -112,10 +112,11 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     const names = () => card.locator('li p:first-child > span:first-child').allTextContents();
     const [first, second] = await names();
     await card.getByRole('button', { name: `Move ${first}`, exact: true }).focus();
+    const said = (text: string) => expect(page.locator('[id^=DndLiveRegion]').filter({ hasText: text })).toBeAttached();
     await page.keyboard.press('Space');
-    await page.waitForTimeout(300);
+    await said(`${first} is over place 1`);
     await page.keyboard.press('ArrowDown');
-    await page.waitForTimeout(300);
+    await said(`${first} is over place 2`);
     await page.keyboard.press('Space');
     await expect.poll(async () => (await names()).slice(0, 2)).toEqual([second, first]);
 

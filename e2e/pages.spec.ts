@@ -6,7 +6,6 @@ import { Server } from './server.ts';
 const server = new Server();
 let crew: readonly CaseloadRow[];
 test.beforeAll(async () => {
-  test.setTimeout(240_000);
   await server.start({ demo: true });
   crew = await server.api<readonly CaseloadRow[]>('/api/caseload');
   for (const kind of [

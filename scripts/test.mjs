@@ -59,8 +59,8 @@ function countUnit(code) {
 }
 
 function countBrowser(code) {
-  const { expected = 0, unexpected = 0 } = read(browserReport)?.stats ?? {};
-  count(expected, code !== 0 && unexpected === 0 ? 1 : unexpected);
+  const { expected = 0, unexpected = 0, flaky = 0 } = read(browserReport)?.stats ?? {};
+  count(expected + flaky, code !== 0 && unexpected === 0 ? 1 : unexpected);
 }
 
 function read(file) {
