@@ -7,6 +7,6 @@ it.each([
   ['check:t1', { what: 'Check', traineeId: 't1', to: '/trainees/t1/checks/new' }],
   ['plan:t1:2026-11-23', { what: 'Plan, week of 2026-11-23', traineeId: 't1', to: '/trainees/t1/plan?week=2026-11-23' }],
   ['session:t1:free', { what: 'Session', traineeId: 't1', to: '/trainees/t1/session?free=1' }],
-  ['session:t1:s9', { what: 'Session', traineeId: 't1', to: '/trainees/t1/session?planned=s9' }],
+  ['session:t1:s9:2026-11-23', { what: 'Session', traineeId: 't1', to: '/trainees/t1/session?planned=s9&week=2026-11-23' }],
   ['something:else', undefined],
 ])('%s', (key, place) => expect(draftPlace(key)).toEqual(place));

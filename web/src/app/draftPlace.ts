@@ -11,7 +11,7 @@ export interface DraftPlace {
  * @example draftPlace('plan:ID:2026-11-23') // { what: 'Plan, week of 2026-11-23', traineeId: 'ID', to: '/trainees/ID/plan?week=2026-11-23' }
  */
 export function draftPlace(key: string): DraftPlace | undefined {
-  const [kind, traineeId = '', rest = ''] = key.split(':');
+  const [kind, traineeId = '', rest = '', week = ''] = key.split(':');
   const at = `/trainees/${traineeId}`;
   switch (kind) {
     case 'trainee':
@@ -21,7 +21,7 @@ export function draftPlace(key: string): DraftPlace | undefined {
     case 'plan':
       return { what: `Plan, week of ${rest}`, traineeId, to: `${at}/plan?week=${rest}` };
     case 'session':
-      return { what: 'Session', traineeId, to: rest === 'free' ? `${at}/session?free=1` : `${at}/session?planned=${rest}` };
+      return { what: 'Session', traineeId, to: rest === 'free' ? `${at}/session?free=1` : `${at}/session?planned=${rest}&week=${week}` };
     default:
       return undefined;
   }

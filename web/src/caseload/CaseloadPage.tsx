@@ -61,7 +61,7 @@ const COLUMNS = [
   }),
   column.accessor((r) => r.weekLoads.at(-1) ?? 0, {
     id: 'load',
-    header: 'Load, 4 weeks',
+    header: 'Load, effort × min',
     cell: ({ row }) => <LoadTrend weekLoads={row.original.weekLoads} />,
   }),
 ];

@@ -1,6 +1,7 @@
 import { inspect, type PlanDto, SessionDto } from '@myokinet/core/contracts';
 import { weekStartOf } from '@myokinet/core/planning';
 import { type Drill } from '@myokinet/core/drills';
+import { parseISO } from 'date-fns';
 import { OctagonX, Plus } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -20,7 +21,8 @@ import { doneAsPlanned, itemFor, type ItemLog, judgeLog, logFor, readSet, type S
 export function SessionForm({ planned }: { readonly planned: PlanDto['sessions'][number] | undefined }) {
   const trainee = useCurrentTrainee();
   const navigate = useNavigate();
-  const draft = useDraft<SessionLog>(`session:${trainee.id}:${planned?.id ?? 'free'}`, () => logFor(planned, new Date()));
+  const which = planned ? `${planned.id}:${weekStartOf(parseISO(planned.day))}` : 'free';
+  const draft = useDraft<SessionLog>(`session:${trainee.id}:${which}`, () => logFor(planned, new Date()));
   const [send, { isLoading: saving, error }] = useLogSessionMutation();
   const [tried, setTried] = useState(false);
   const log = draft.value;

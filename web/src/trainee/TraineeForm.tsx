@@ -18,6 +18,15 @@ export interface TraineeFormProps {
   readonly error: unknown;
 }
 
+type NumberName = 'birthYear' | 'stature' | 'mass' | 'sessionMinutes';
+
+interface NumberBounds {
+  readonly unit?: string;
+  readonly min?: number;
+  readonly max?: number;
+  readonly step?: number;
+}
+
 /** The contract class judges the form, as it will judge the request. */
 const resolver: Resolver<TraineeValues> = (values) => {
   const { problems } = inspect(TraineeDto, values, new Date());
@@ -35,6 +44,11 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
   useEffect(() => subscribe({ formState: { values: true }, callback: ({ values: typed }) => onChange(typed) }), [subscribe, onChange]);
   const number = { setValueAs: (v: unknown) => (v === '' || v === null ? null : Number(v)) };
   const { stature, mass, minutes } = LIMITS;
+  const numberField = (name: NumberName, label: string, { unit, ...bounds }: NumberBounds = {}) => (
+    <Field label={label} {...(unit ? { unit } : {})} error={errors[name]}>
+      {(props) => <input className="input w-full" type="number" inputMode="decimal" {...bounds} {...props} {...register(name, number)} />}
+    </Field>
+  );
   return (
     <form
       onSubmit={(event) => void handleSubmit((valid) => save(valid as TraineeDto))(event)}
@@ -46,9 +60,7 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
         <Field label="Name" error={errors.name} wide>
           {(props) => <input className="input w-full" autoComplete="off" {...props} {...register('name')} />}
         </Field>
-        <Field label="Birth year" error={errors.birthYear}>
-          {(props) => <input className="input w-full" type="number" inputMode="numeric" {...props} {...register('birthYear', number)} />}
-        </Field>
+        {numberField('birthYear', 'Birth year')}
         <Field label="Sex, for body proportions" error={errors.sex}>
           {(props) => (
             <select className="select w-full" {...props} {...register('sex')}>
@@ -58,33 +70,8 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
             </select>
           )}
         </Field>
-        <Field label="Stature" unit="cm" error={errors.stature}>
-          {(props) => (
-            <input
-              className="input w-full"
-              type="number"
-              inputMode="decimal"
-              min={stature.min}
-              max={stature.max}
-              {...props}
-              {...register('stature', number)}
-            />
-          )}
-        </Field>
-        <Field label="Mass" unit="kg" error={errors.mass}>
-          {(props) => (
-            <input
-              className="input w-full"
-              type="number"
-              inputMode="decimal"
-              step="0.1"
-              min={mass.min}
-              max={mass.max}
-              {...props}
-              {...register('mass', number)}
-            />
-          )}
-        </Field>
+        {numberField('stature', 'Stature', { unit: 'cm', ...stature })}
+        {numberField('mass', 'Mass', { unit: 'kg', step: 0.1, ...mass })}
         <Field label="Dominant hand" error={errors.dominantHand}>
           {(props) => (
             <select className="select w-full" {...props} {...register('dominantHand')}>
@@ -109,19 +96,7 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
             </select>
           )}
         </Field>
-        <Field label="Session length" unit="min" error={errors.sessionMinutes}>
-          {(props) => (
-            <input
-              className="input w-full"
-              type="number"
-              inputMode="numeric"
-              min={minutes.min}
-              max={minutes.max}
-              {...props}
-              {...register('sessionMinutes', number)}
-            />
-          )}
-        </Field>
+        {numberField('sessionMinutes', 'Session length', { unit: 'min', ...minutes })}
         <Ticks
           legend="Training days"
           error={errors.trainingDays}
