@@ -2,9 +2,8 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, IsUUID, MaxLength, MinLength, ValidateNested } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
-import { IsMeasureId, IsSideOfMeasure, IsTrialValue } from './decorators.ts';
+import { IsMeasureId, IsPastInstant, IsSideOfMeasure, IsTrialValue } from './decorators.ts';
 import { LIMITS } from './limits.ts';
-import { IsPastInstant } from './notInFuture.ts';
 
 /** One reading of one side, in the measure's unit. */
 export class TrialDto {

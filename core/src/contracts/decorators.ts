@@ -1,36 +1,24 @@
-import { registerDecorator, type ValidationArguments } from 'class-validator';
-import { isDrill } from '../drills/index.ts';
-import { LADDERS } from '../ladders/index.ts';
 import { isMeasure, measureOf, measureSides, trialProblem } from '../measuring/index.ts';
-
-/** A property decorator from a function that names what is wrong, or nothing. */
-function rule(name: string, problem: (value: unknown, object: Record<string, unknown>) => string | undefined): PropertyDecorator {
-  return (target, property) => {
-    const ask = (args?: ValidationArguments) => problem(args?.value, (args?.object ?? {}) as Record<string, unknown>);
-    registerDecorator({
-      name,
-      target: target.constructor,
-      propertyName: String(property),
-      validator: { validate: (_value, args) => ask(args) === undefined, defaultMessage: (args) => ask(args) ?? '' },
-    });
-  };
-}
+import { rule, shown } from './rule.ts';
+import { libraryInScope, nowInScope } from './scope.ts';
 
 export const IsMeasureId = () =>
   rule('isMeasure', (value) => (isMeasure(value) ? undefined : `There is no check called "${shown(value)}".`));
 
-export const IsDrillId = () => rule('isDrill', (value) => (isDrill(value) ? undefined : `There is no drill called "${shown(value)}".`));
+export const IsDrillId = () =>
+  rule('isDrill', (value) => (libraryInScope().hasDrill(value) ? undefined : `There is no drill called "${shown(value)}".`));
 
 export const IsLadderId = () =>
-  rule('isLadder', (value) => (LADDERS.some((l) => l.id === value) ? undefined : `There is no ladder called "${shown(value)}".`));
+  rule('isLadder', (value) => (libraryInScope().hasLadder(value) ? undefined : `There is no ladder called "${shown(value)}".`));
 
 /** A rung of the ladder named by the sibling property `ladderId`. */
 export const IsRungId = () =>
-  rule('isRung', (value, { ladderId }) =>
-    LADDERS.find((l) => l.id === ladderId)?.rungs.some((r) => r.id === value)
+  rule('isRung', (value, { ladderId }) => {
+    const library = libraryInScope();
+    return library.hasLadder(ladderId) && library.ladder(ladderId).rungs.some((r) => r.id === value)
       ? undefined
-      : `There is no rung called "${shown(value)}" on this ladder.`,
-  );
+      : `There is no rung called "${shown(value)}" on this ladder.`;
+  });
 
 /** A reading inside the limits of the check named by the sibling property `measureId`. */
 export const IsTrialValue = () =>
@@ -49,6 +37,14 @@ export const IsSideOfMeasure = () =>
 export const IsCalendarDay = () =>
   rule('isCalendarDay', (value) => (isDay(value) ? undefined : `"${shown(value)}" is not a day like 2026-11-23.`));
 
+/** A day that exists and is not in the future. */
+export const IsPastDay = (label: string) =>
+  rule('isPastDay', (value) => {
+    if (!isDay(value)) return `"${shown(value)}" is not a day like 2026-11-23.`;
+    const soonest = Date.parse(`${value}T00:00:00Z`) - ONE_DAY_MS;
+    return soonest > nowInScope().getTime() ? `${label} is in the future; the limit is today.` : undefined;
+  });
+
 export const IsMonday = () =>
   rule('isMonday', (value) =>
     isDay(value) && new Date(`${value}T00:00:00Z`).getUTCDay() === 1 ? undefined : `"${shown(value)}" is not a Monday like 2026-11-23.`,
@@ -58,20 +54,59 @@ export const IsMonday = () =>
 export const IsNotBelow = (sibling: string) =>
   rule('isNotBelow', (value, object) =>
     typeof value === 'number' && typeof object[sibling] === 'number' && value < object[sibling]
-      ? `The top of the dose (${value}) is below its bottom (${object[sibling]}).`
+      ? `The top (${value}) is below the bottom (${object[sibling]}).`
       : undefined,
   );
+
+/** An ISO instant that is not in the future. */
+export const IsPastInstant = (label: string) =>
+  rule('isPastInstant', (value) => {
+    const problem = instantProblem(value);
+    return problem && `${label} ${problem}`;
+  });
+
+/** A year of birth: four digits, not in the future. */
+export const IsBirthYear = () =>
+  rule('isBirthYear', (value) => {
+    const limit = nowInScope().getFullYear();
+    const fits = Number.isInteger(value) && (value as number) >= EARLIEST_BIRTH && (value as number) <= limit;
+    return fits ? undefined : `Birth year must be a whole year from ${EARLIEST_BIRTH} to ${limit}.`;
+  });
+
+/**
+ * Text that stays text wherever it is shown: no angle brackets, no control characters, and no first
+ * character that a spreadsheet would run.
+ */
+export const IsPlainText = (label: string, { min = 0, max }: { readonly min?: number; readonly max: number }, each = false) =>
+  rule('isPlainText', (value) => plainTextProblem(label, value, min, max), each);
+
+export function plainTextProblem(label: string, value: unknown, min: number, max: number): string | undefined {
+  if (typeof value !== 'string') return `${label} must be text.`;
+  if (value.trim().length < min) return min === 1 ? `${label} is needed.` : `${label} must be at least ${min} characters.`;
+  if (value.length > max) return `${label} must be at most ${max} characters.`;
+  if (/[<>]/.test(value)) return `${label} must not contain < or >.`;
+  // eslint-disable-next-line no-control-regex -- control characters are what this looks for
+  if (/[\u0000-\u0008\u000b-\u001f\u007f]/.test(value)) return `${label} must not contain control characters.`;
+  if (/^[=+@\t]/.test(value)) return `${label} must not begin with ${JSON.stringify(value[0])}.`;
+  return undefined;
+}
+
+const ONE_DAY_MS = 24 * 60 * 60 * 1000;
+/** Clocks of two machines differ a little: this much ahead still counts as now. */
+const CLOCK_TOLERANCE_MS = 5 * 60 * 1000;
+const EARLIEST_YEAR = 1950;
+const EARLIEST_BIRTH = 1900;
+
+function instantProblem(value: unknown): string | undefined {
+  if (typeof value !== 'string' || !/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) || Number.isNaN(Date.parse(value)))
+    return 'must be a date and time in UTC, like 2026-11-24T08:00:00.000Z.';
+  if (Date.parse(value) > nowInScope().getTime() + CLOCK_TOLERANCE_MS) return 'is in the future; the limit is now.';
+  if (new Date(value).getUTCFullYear() < EARLIEST_YEAR) return `lies before ${EARLIEST_YEAR}.`;
+  return undefined;
+}
 
 function isDay(value: unknown): value is string {
   if (typeof value !== 'string' || !/^\d{4}-\d\d-\d\d$/.test(value)) return false;
   const date = new Date(`${value}T00:00:00Z`);
   return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(value);
-}
-
-const SHOWN_CHARACTERS = 60;
-
-/** What arrived, shortened for a message. */
-function shown(value: unknown): string {
-  const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? String(value));
-  return text.length > SHOWN_CHARACTERS ? `${text.slice(0, SHOWN_CHARACTERS)}…` : text;
 }

@@ -1,5 +1,20 @@
 export { inspect, validated } from './validate.ts';
-export { LIMITS } from './limits.ts';
+export { LIBRARY_LIMITS, LIMITS } from './limits.ts';
+export type { Scope } from './scope.ts';
+export { PlanSchoolsDto, StudioSchoolsDto } from './schools.ts';
+export { ConsultationDto, ScreenAnswerDto, ScreeningDto } from './screening.ts';
+export {
+  DrillDto,
+  DrillEntryDto,
+  EntryResetDto,
+  LadderDto,
+  LadderEntryDto,
+  LIBRARY_FORMAT,
+  LIBRARY_FORMAT_VERSION,
+  LibraryFileDto,
+  RungDemandDto,
+  RungDto,
+} from './library.ts';
 export { TraineeDto } from './trainee.ts';
 export { CheckDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { LeftOutDto, PlanDto, PlannedItemDto, PlannedSessionDto } from './plan.ts';

@@ -12,3 +12,20 @@ export const LIMITS = {
   mass: { min: 20, max: 250 },
   minutes: { min: 5, max: 300 },
 } as const;
+
+/** Limits of library entries. */
+export const LIBRARY_LIMITS = {
+  name: 80,
+  text: 400,
+  dose: 600,
+  sets: 10,
+  rest: 600,
+  aids: 12,
+  neighbours: 12,
+  demands: 20,
+  rungs: 40,
+  drills: 5000,
+  ladders: 200,
+  shareOfBodyMass: 3,
+  fileBytes: 8 * 1024 * 1024,
+} as const;

@@ -3,6 +3,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsInt, IsOptional, IsString, IsUUID, Max, MaxLength, Min, ValidateNested } from 'class-validator';
 import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow } from './decorators.ts';
 import { LIMITS } from './limits.ts';
+import { PlanSchoolsDto } from './schools.ts';
 
 const MOST_SETS = 10;
 const MOST_AMOUNT = 600;
@@ -58,6 +59,9 @@ export class PlanDto {
   @ArrayMaxSize(LIMITS.sessionsPerWeek, { message: `At most ${LIMITS.sessionsPerWeek} sessions fit one week.` })
   @IsArray()
   sessions!: PlannedSessionDto[];
+
+  /** Where this plan leaves the studio's schools. */
+  @IsOptional() @ValidateNested() @Type(() => PlanSchoolsDto) schools?: PlanSchoolsDto;
 
   @MaxLength(LIMITS.reason, { each: true }) @ArrayMaxSize(20) @IsArray() notes!: string[];
   @ValidateNested({ each: true }) @Type(() => LeftOutDto) @ArrayMaxSize(40) @IsArray() leftOut!: LeftOutDto[];

@@ -18,9 +18,9 @@ import {
 import type { BodySide } from '../anatomy/index.ts';
 import { FAULT_IDS, type FaultId } from '../drills/index.ts';
 import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
-import { IsDrillId, IsNotBelow } from './decorators.ts';
+import { type Feeling, FEELINGS } from '../readiness/index.ts';
+import { IsDrillId, IsNotBelow, IsPastInstant } from './decorators.ts';
 import { LIMITS } from './limits.ts';
-import { IsPastInstant } from './notInFuture.ts';
 
 const MOST_AMOUNT = 3600;
 const SIDES = ['left', 'right', 'whole'] as const;
@@ -38,6 +38,8 @@ export class SetDto {
   @Min(0, { message: 'A set must not be negative.' })
   @IsInt({ message: `A set must be a whole number from 0 to ${MOST_AMOUNT}.` })
   amount!: number;
+  /** How it felt, where the dose was by feel. */
+  @IsOptional() @IsIn(FEELINGS) feeling?: Feeling;
   @ValidateNested({ each: true }) @Type(() => FaultSeenDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultSeenDto[];
 }
 

@@ -14,12 +14,10 @@ import {
   Min,
   MinLength,
 } from 'class-validator';
-import { EQUIPMENT, type Equipment } from '../drills/index.ts';
+import { type Equipment, EQUIPMENT_IDS } from '../drills/index.ts';
 import { type Weekday, WEEKDAYS } from '../planning/index.ts';
-import { type CautionId, CHOSEN_CAUTION_IDS } from '../safety/index.ts';
-import { IsLadderId } from './decorators.ts';
+import { IsBirthYear, IsLadderId } from './decorators.ts';
 import { LIMITS } from './limits.ts';
-import { IsBirthYear } from './notInFuture.ts';
 
 const { stature, mass, minutes } = LIMITS;
 
@@ -51,7 +49,6 @@ export class TraineeDto {
   mass!: number;
 
   @IsIn(['left', 'right', 'both']) dominantHand!: 'left' | 'right' | 'both';
-  @ArrayUnique() @IsIn(CHOSEN_CAUTION_IDS, { each: true }) @IsArray() cautions!: CautionId[];
   @MaxLength(LIMITS.note, { message: `Injuries and notes must be at most ${LIMITS.note} characters.` }) @IsString() history!: string;
   @IsLadderId() ladderId!: string;
   @ArrayUnique() @IsIn(WEEKDAYS, { each: true }) @IsArray() trainingDays!: Weekday[];
@@ -61,9 +58,9 @@ export class TraineeDto {
   @IsInt({ message: `Session minutes must be a whole number from ${minutes.min} to ${minutes.max}.` })
   sessionMinutes!: number;
 
-  @ArrayMaxSize(Object.keys(EQUIPMENT).length)
+  @ArrayMaxSize(EQUIPMENT_IDS.length)
   @ArrayUnique()
-  @IsIn(Object.keys(EQUIPMENT), { each: true })
+  @IsIn(EQUIPMENT_IDS, { each: true })
   @IsArray()
   equipment!: Equipment[];
 }

@@ -2,18 +2,18 @@ import 'reflect-metadata';
 import { type ClassConstructor, plainToInstance } from 'class-transformer';
 import { type ValidationError, validateSync } from 'class-validator';
 import { type FieldProblem, Refusal } from '../errors.ts';
-import { withValidationClock } from './notInFuture.ts';
+import { type Scope, withScope } from './scope.ts';
 
 /**
  * Turns a plain object into an instance of a contract class, or refuses with every broken field.
  *
  * @param contract the class that describes what may cross the border
  * @param plain what arrived
- * @param now the moment against which "not in the future" is judged
+ * @param scope the moment of judging, and the library that its ids belong to
  * @throws Refusal `contract-broken` with one entry for each broken field and limit
  */
-export function validated<T extends object>(contract: ClassConstructor<T>, plain: unknown, now: Date): T {
-  const { instance, problems } = inspect(contract, plain, now);
+export function validated<T extends object>(contract: ClassConstructor<T>, plain: unknown, scope: Scope): T {
+  const { instance, problems } = inspect(contract, plain, scope);
   if (problems.length > 0) throw new Refusal('contract-broken', problems[0]?.message, problems);
   return instance;
 }
@@ -22,15 +22,13 @@ export function validated<T extends object>(contract: ClassConstructor<T>, plain
 export function inspect<T extends object>(
   contract: ClassConstructor<T>,
   plain: unknown,
-  now: Date,
+  scope: Scope,
 ): { readonly instance: T; readonly problems: readonly FieldProblem[] } {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
     return { instance: {} as T, problems: [{ field: '', limit: 'object', message: 'A JSON object is needed.' }] };
   }
   const instance = plainToInstance(contract, plain);
-  const errors = withValidationClock(now, () =>
-    validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
-  );
+  const errors = withScope(scope, () => validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }));
   return { instance, problems: errors.flatMap((e) => flatten(e, '')) };
 }
 

@@ -1,7 +1,9 @@
 import type { Joint, Motion } from '../anatomy/index.ts';
 import type { Origin } from '../reference/index.ts';
 import type { CautionId } from '../safety/index.ts';
+import type { Blade } from '../schools/index.ts';
 import type { PoseName } from '../statics/index.ts';
+import type { DoseRange } from './dose.ts';
 import type { FaultId } from './faults.ts';
 
 /** Parts of a session, in the order in which they are done. */
@@ -21,7 +23,7 @@ export type Phase = (typeof PHASES)[number];
 /** Phases whose drills must be done in full for a session to count as clean. */
 export const LOADING_PHASES: readonly Phase[] = ['blade activation', 'stability', 'skill', 'strength'];
 
-export const POSITIONS = ['standing', 'at a wall', 'seated', 'hands and knees', 'prone', 'supine', 'side', 'hanging'] as const;
+export const POSITIONS = ['standing', 'at a wall', 'seated', 'hands and knees', 'prone', 'supine', 'side', 'hanging', 'inverted'] as const;
 export type Position = (typeof POSITIONS)[number];
 
 export const EQUIPMENT = {
@@ -29,28 +31,21 @@ export const EQUIPMENT = {
   step: 'step or box',
   strap: 'strap or belt',
   band: 'elastic band',
-  weight: 'small weight, 0.5–2 kg',
+  weight: 'small weight, 0.5–2.5 kg',
+  'heavy weight': 'heavy weight or filled bag',
   block: 'firm block',
   wall: 'wall',
   bench: 'table, chair or bench',
+  stick: 'stick, with a rope and weight',
+  ball: 'soft ball',
+  post: 'vertical post or rope',
   'row of bars': 'row of bars or rings',
 } as const;
 export type Equipment = keyof typeof EQUIPMENT;
+export const EQUIPMENT_IDS = Object.keys(EQUIPMENT) as readonly Equipment[];
 
-export type Quality = 'mobility active' | 'mobility passive' | 'activation' | 'stability' | 'strength' | 'skill' | 'warm-up';
-export type DoseUnit = 'reps' | 's' | 'breaths';
-
-/** What a drill is done for by default. */
-export interface DoseRange {
-  readonly unit: DoseUnit;
-  readonly min: number;
-  readonly max: number;
-  readonly sets: number;
-  readonly perSide: boolean;
-  readonly restSeconds: number;
-  /** Seconds one unit takes: tempo of a repetition, length of a breath, 1 for seconds. */
-  readonly secondsPerUnit: number;
-}
+export const QUALITIES = ['mobility active', 'mobility passive', 'activation', 'stability', 'strength', 'skill'] as const;
+export type Quality = (typeof QUALITIES)[number];
 
 /** How a drill loads the hands. `share` is a share of body weight, a project default until a set-up computes it. */
 export interface HandLoad {
@@ -59,24 +54,46 @@ export interface HandLoad {
   readonly joints: readonly Joint[];
 }
 
+/** How hard it should feel: effort from 0 to 10, or self-made tension in percent. */
+export interface Effort {
+  readonly scale: 'effort' | 'tension';
+  readonly min: number;
+  readonly max: number;
+}
+
+/** One drill, as the library holds it. */
 export interface Drill {
   readonly id: string;
   readonly name: string;
   readonly phase: Phase;
+  /** The joint it is done for. */
   readonly joint: Joint;
+  /** Further joints that it works. */
+  readonly alsoWorks: readonly Joint[];
   readonly motions: readonly Motion[];
   readonly quality: Quality;
   readonly position: Position;
   readonly pose: PoseName;
   readonly equipment: readonly Equipment[];
   readonly dose: DoseRange;
+  readonly effort: Effort;
   /** Absent: the hands carry next to nothing. */
   readonly handLoad?: HandLoad;
   /** Which checks it trains, and how strongly (1–3). */
   readonly trains: Readonly<Record<string, 1 | 2 | 3>>;
   readonly cue: string;
+  /** Its own rule for the shoulder blade; absent where the blade does not matter. */
+  readonly blade?: Blade;
+  /** Own cues by blade school, where the general ones do not fit. */
+  readonly bladeCues?: Readonly<Partial<Record<Blade, string>>>;
   readonly faults: readonly FaultId[];
+  /** Neighbours that are a step easier, by id; the harder ones follow from theirs. */
+  readonly easier: readonly string[];
   readonly excludedBy: readonly CautionId[];
+  /** What makes it bearable. */
+  readonly aids: readonly string[];
+  /** What can stand in for its equipment. */
+  readonly standIns: Readonly<Partial<Record<Equipment, string>>>;
   /** Rung practice: offered only to a trainee who stands on this rung or above. */
   readonly rung?: { readonly ladderId: string; readonly rungId: string };
   readonly origin: Origin;
@@ -86,6 +103,20 @@ export interface Drill {
 const LOADED_FROM = 0.2;
 
 /** Whether a drill is loaded work that needs 48 hours before the same again. */
-export function isLoaded(drill: Drill): boolean {
+export function isLoaded(drill: Pick<Drill, 'handLoad'>): boolean {
   return (drill.handLoad?.share ?? 0) >= LOADED_FROM;
+}
+
+/**
+ * How a drill loads the hands, in words.
+ *
+ * @example handLoadInWords({ handLoad: { direction: 'push', share: 0.69, joints: ['wrist'] } }) // 'push, about 69% of body weight'
+ */
+export function handLoadInWords({ handLoad }: Pick<Drill, 'handLoad'>): string {
+  return handLoad ? `${handLoad.direction}, about ${Math.round(handLoad.share * 100)}% of body weight` : 'none';
+}
+
+/** `effort 3–5 of 10`, or `10–30% tension`. */
+export function effortInWords({ scale, min, max }: Effort): string {
+  return scale === 'tension' ? `${min}–${max}% tension` : `effort ${min}–${max} of 10`;
 }

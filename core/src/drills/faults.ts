@@ -1,8 +1,12 @@
+import type { Blade } from '../schools/index.ts';
+
 /** What the coach's eye looks for: the sign, the first cue, and what to do when it stays. */
 export interface Fault {
   readonly name: string;
   readonly cue: string;
   readonly regression: string;
+  /** Looked for only under this rule for the shoulder blade. */
+  readonly under?: Blade;
 }
 
 export const FAULTS = {
@@ -14,6 +18,11 @@ export const FAULTS = {
     regression: 'Smaller range with the arms a touch bent.',
   },
   'elbows-bend': { name: 'elbows bend or flare', cue: 'Straight arms, creases facing one another.', regression: 'Less load on the hands.' },
+  'crease-forward': {
+    name: 'elbow crease turns forward',
+    cue: 'Press the base of the index finger, draw the hands toward each other.',
+    regression: 'Back to the elbow alignment drill, without load.',
+  },
   'wrist-sideways': {
     name: 'wrist bends sideways',
     cue: 'Middle finger in line with the forearm.',
@@ -36,7 +45,31 @@ export const FAULTS = {
   rushed: { name: 'rushed', cue: 'As slow up as down.', regression: 'Fewer repetitions, counted aloud.' },
   shakes: { name: 'shakes out of control', cue: 'Engaged, not burnt out: ease off.', regression: 'End the set here.' },
   'snaps-back': { name: 'band snaps back', cue: 'Lead the band home.', regression: 'Weaker band.' },
+  'head-takes-weight': {
+    name: 'head takes weight',
+    cue: 'Press the floor until a hand fits under the head.',
+    regression: 'Come down now; back to the rung before.',
+  },
+  'blades-pinch': { name: 'blades pinched together', cue: 'Down more than back.', regression: 'Smaller pull, longer arms.', under: 'set' },
+  'upper-back-rounds': { name: 'upper back rounds', cue: 'Breastbone forward, blades flat.', regression: 'Less range.', under: 'set' },
+  'sweep-cut-short': {
+    name: 'one end of the sweep is missing',
+    cue: 'Go on until the blades touch, then push them wide.',
+    regression: 'The same sweep at a wall.',
+    under: 'sweep',
+  },
+  'blade-held-down': {
+    name: 'blade held down while the arm rises',
+    cue: 'Let the lower tip turn out and up.',
+    regression: 'Arm only to shoulder height.',
+    under: 'follow',
+  },
 } as const satisfies Record<string, Fault>;
 
 export type FaultId = keyof typeof FAULTS;
 export const FAULT_IDS = Object.keys(FAULTS) as readonly FaultId[];
+
+/** A fault by its id. */
+export function faultOf(id: FaultId): Fault {
+  return FAULTS[id];
+}

@@ -1,18 +1,35 @@
 export {
   EQUIPMENT,
+  EQUIPMENT_IDS,
+  effortInWords,
+  handLoadInWords,
   isLoaded,
   LOADING_PHASES,
   PHASES,
   POSITIONS,
-  type DoseRange,
-  type DoseUnit,
+  QUALITIES,
   type Drill,
+  type Effort,
   type Equipment,
   type HandLoad,
   type Phase,
   type Position,
   type Quality,
 } from './drill.ts';
-export { DRILLS, drillOf, isDrill } from './drills.ts';
-export { doseInWords, drillSeconds, handLoadDose, tensionSeconds, type Dose } from './dose.ts';
-export { FAULT_IDS, FAULTS, type Fault, type FaultId } from './faults.ts';
+export {
+  BREATH_SECONDS,
+  DOSE_UNITS,
+  doseInWords,
+  drillSeconds,
+  handLoadDose,
+  tempoInWords,
+  tensionSeconds,
+  UNIT_WORDS,
+  unitSeconds,
+  type Dose,
+  type DoseRange,
+  type DoseUnit,
+  type Tempo,
+} from './dose.ts';
+export { bladeCue, bladeOf, cuesOf, faultsOf } from './coaching.ts';
+export { FAULT_IDS, faultOf, FAULTS, type Fault, type FaultId } from './faults.ts';

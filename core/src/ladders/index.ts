@@ -1,11 +1,13 @@
 export {
   demandInWords,
   demandsOn,
+  LADDER_KINDS,
   measuresDemanded,
+  rungDemandInWords,
   type Demand,
   type DemandDirection,
   type Ladder,
+  type LadderKind,
   type Rung,
   type RungDemand,
 } from './ladder.ts';
-export { LADDERS, ladderOf, rungOf } from './ladders.ts';

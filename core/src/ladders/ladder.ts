@@ -1,5 +1,5 @@
 import { type BodySide, sidesOf } from '../anatomy/index.ts';
-import { measureOf } from '../measuring/index.ts';
+import { measureOf, readingInWords } from '../measuring/index.ts';
 import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
 import type { PoseName } from '../statics/index.ts';
@@ -9,8 +9,10 @@ export type DemandDirection = 'at least' | 'at most';
 /** What a rung asks of one check, as written in a ladder. */
 export interface RungDemand {
   readonly measureId: string;
-  /** In the measure's unit, or per kilogram of body mass where `per` says so. */
+  /** In `unit`, or per kilogram of body mass where `per` says so. */
   readonly value: number;
+  /** The measure's own unit, stated so that a figure never changes its meaning. */
+  readonly unit: Unit;
   readonly per?: 'bodyMass';
   readonly direction: DemandDirection;
   readonly origin: Origin;
@@ -42,11 +44,18 @@ export interface Rung {
   readonly demands: readonly RungDemand[];
 }
 
+export const LADDER_KINDS = ['pull', 'push', 'mixed'] as const;
+export type LadderKind = (typeof LADDER_KINDS)[number];
+
 export interface Ladder {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'pull' | 'push';
+  readonly kind: LadderKind;
   readonly aim: string;
+  /** Said wherever the ladder is shown. */
+  readonly warnings: readonly string[];
+  /** Where it leaves another ladder. */
+  readonly branchOf?: { readonly ladderId: string; readonly rungId: string };
   /** Lowest rung first. */
   readonly rungs: readonly Rung[];
 }
@@ -79,9 +88,18 @@ export function demandsOn(rung: Rung, trainee: { readonly mass: number }): reado
   });
 }
 
-/** `at least 165°`. */
-export function demandInWords(demand: Demand): string {
-  return `${demand.direction} ${formatAmount(demand.value, demand.unit)}`;
+/**
+ * A demand in words.
+ *
+ * @example demandInWords({ measureId: 'shoulder-flexion', direction: 'at least', value: 165, … }) // 'at least 165°'
+ */
+export function demandInWords({ measureId, direction, value }: Pick<Demand, 'measureId' | 'direction' | 'value'>): string {
+  return `${direction} ${readingInWords(measureOf(measureId), value)}`;
+}
+
+/** A demand as a ladder writes it, before it is turned to one trainee: `at least 40% of body mass`. */
+export function rungDemandInWords({ measureId, direction, value, per }: RungDemand): string {
+  return per ? `${direction} ${Math.round(value * 100)}% of body mass` : `${direction} ${readingInWords(measureOf(measureId), value)}`;
 }
 
 /** The checks that a stretch of a ladder asks for, each once. */

@@ -110,6 +110,7 @@ function errorOf(model: ErrorModel & { own?: boolean }, { values, value, combine
       basis: model.own ? `coach’s own measuring error and ${trials}` : `default measuring error and ${trials}`,
     };
   }
+  if (model.kind === 'none') return { band: 0, standardError: 0, basis: 'a level, without an error band' };
   const band = model.kind === 'share' ? Math.max(model.share * value, smallest) : model.amount;
   const basis = model.kind === 'share' ? `default error of ${Math.round(model.share * 100)}% of a hold` : 'default error of the check';
   return { band, standardError: band / ONE_SIDED_95, basis };

@@ -51,14 +51,16 @@ const ALLOWED_SHARE = 0.1;
 
 /**
  * Left against right: alike when they differ by no more than 10 % of the larger, or by no more than
- * what the checks can detect, whichever is more (common practice, no source).
+ * what the checks can detect, whichever is more (common practice, no source). Levels, which have no
+ * error band, are alike within one step (project default).
  *
  * @throws Refusal `measure-mismatch`
  */
 export function sideDifference(left: Capacity, right: Capacity): SideDifference {
   const larger = Math.max(left.value, right.value);
   const smaller = Math.min(left.value, right.value);
-  const allowed = Math.max(ALLOWED_SHARE * larger, minimalDetectableChange(left, right)) as Amount;
+  const oneStep = left.band === 0 && right.band === 0 ? 1 : 0;
+  const allowed = Math.max(ALLOWED_SHARE * larger, minimalDetectableChange(left, right), oneStep) as Amount;
   const difference = (larger - smaller) as Amount;
-  return { difference, weakerPercent: larger === 0 ? 100 : (100 * smaller) / larger, allowed, alike: difference <= allowed };
+  return { difference, weakerPercent: larger <= 0 ? 100 : Math.max(0, (100 * smaller) / larger), allowed, alike: difference <= allowed };
 }

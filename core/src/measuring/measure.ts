@@ -1,7 +1,7 @@
 import type { BodySide, Joint, Motion } from '../anatomy/index.ts';
 import { sidesOf } from '../anatomy/index.ts';
 import type { Origin } from '../reference/index.ts';
-import type { Unit } from '../quantities/index.ts';
+import { formatAmount, formatBand, type Unit } from '../quantities/index.ts';
 
 /** Where the trainee is while a check is taken, in the order that avoids getting up and down. */
 export const WORKING_POSITIONS = ['standing', 'seated', 'supine', 'hands and knees', 'plank', 'hanging'] as const;
@@ -12,11 +12,13 @@ export type WorkingPosition = (typeof WORKING_POSITIONS)[number];
  * - `scatter`: a default standard error of measurement (in the measure's unit) pooled with the trials' own scatter
  * - `share`: a fixed share of the value
  * - `fixed`: a fixed amount in the measure's unit
+ * - `none`: a level, a grade or a named contact: it is what it is
  */
 export type ErrorModel =
   | { readonly kind: 'scatter'; readonly sem: number; readonly degreesOfFreedom: number }
   | { readonly kind: 'share'; readonly share: number }
-  | { readonly kind: 'fixed'; readonly amount: number };
+  | { readonly kind: 'fixed'; readonly amount: number }
+  | { readonly kind: 'none' };
 
 /** A check: one measuring protocol and everything needed to read it. */
 export interface Measure {
@@ -34,6 +36,10 @@ export interface Measure {
   readonly combine: 'mean' | 'best';
   readonly error: ErrorModel;
   readonly freshDays: number;
+  /** Names of the values 0, 1, 2 … where the reading is a level, a grade or a contact. */
+  readonly choices?: readonly string[];
+  /** It is about the next rung, so a new clearance makes it stale. */
+  readonly aboutNextRung?: true;
   /** What a single trial may read, in the measure's unit, and the instrument's resolution. */
   readonly limits: { readonly min: number; readonly max: number; readonly step: number };
   readonly position: WorkingPosition;
@@ -45,4 +51,19 @@ export interface Measure {
 /** The sides on which a check is taken. */
 export function measureSides(measure: Measure): readonly BodySide[] {
   return sidesOf(measure.sided);
+}
+
+/**
+ * A reading in words: the name of a level, or the figure with its unit.
+ *
+ * @example readingInWords(measureOf('blade-winging'), 1) // 'winging slight'
+ * @example readingInWords(measureOf('grip'), 41.6) // '42 kg'
+ */
+export function readingInWords({ choices, unit }: Pick<Measure, 'choices' | 'unit'>, value: number): string {
+  return choices?.[Math.round(value)] ?? formatAmount(value, unit);
+}
+
+/** The same with its error band, where it has one: `160° ± 3°`. */
+export function readingWithBand(measure: Pick<Measure, 'choices' | 'unit'>, value: number, band: number): string {
+  return band > 0 ? `${readingInWords(measure, value)} ± ${formatBand(band, measure.unit)}` : readingInWords(measure, value);
 }

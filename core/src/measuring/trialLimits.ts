@@ -1,5 +1,4 @@
-import { formatAmount } from '../quantities/index.ts';
-import type { Measure } from './measure.ts';
+import { type Measure, readingInWords } from './measure.ts';
 
 /**
  * Why a reading cannot be a trial of this check, in a sentence naming the limit; nothing when it can.
@@ -8,9 +7,10 @@ import type { Measure } from './measure.ts';
  */
 export function trialProblem(measure: Measure, value: unknown): string | undefined {
   const { min, max } = measure.limits;
-  if (typeof value !== 'number' || !Number.isFinite(value))
-    return `${measure.name}: a number is needed, from ${formatAmount(min, measure.unit)} to ${formatAmount(max, measure.unit)}.`;
-  if (value < min) return `${measure.name}: ${formatAmount(value, measure.unit)} is below the limit of ${formatAmount(min, measure.unit)}.`;
-  if (value > max) return `${measure.name}: ${formatAmount(value, measure.unit)} is above the limit of ${formatAmount(max, measure.unit)}.`;
+  const say = (figure: number) => readingInWords(measure, figure);
+  if (typeof value !== 'number' || !Number.isFinite(value)) return `${measure.name}: a number is needed, from ${say(min)} to ${say(max)}.`;
+  if (value < min) return `${measure.name}: ${say(value)} is below the limit of ${say(min)}.`;
+  if (value > max) return `${measure.name}: ${say(value)} is above the limit of ${say(max)}.`;
+  if (measure.choices && !Number.isInteger(value)) return `${measure.name}: choose one of ${measure.choices.join(', ')}.`;
   return undefined;
 }

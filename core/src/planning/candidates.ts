@@ -1,6 +1,6 @@
-import { type Drill, DRILLS, EQUIPMENT, type Equipment } from '../drills/index.ts';
-import { ladderOf } from '../ladders/index.ts';
-import { type CautionId, CAUTIONS } from '../safety/index.ts';
+import { type Drill, EQUIPMENT, type Equipment } from '../drills/index.ts';
+import { exclusionByCaution, type Library } from '../library/index.ts';
+import { type CautionInForce, cautionInWords } from '../safety/index.ts';
 
 /** Where a trainee stands: the highest signed rung of the target's ladder; −1 below it. */
 export interface Foothold {
@@ -13,36 +13,43 @@ export interface LeftOut {
   readonly why: string;
 }
 
+/** What decides whether a drill may be planned. */
+export interface Limits {
+  readonly library: Library;
+  readonly cautions: readonly CautionInForce[];
+  readonly equipment: readonly Equipment[];
+  readonly foothold: Foothold;
+}
+
 /**
  * Why a drill may not be planned for a trainee, in a sentence; nothing when it may.
  *
- * @example exclusionOf(plank, { cautions: ['wrist-injury'], … }) // 'Wrist injury, rebuilding: No body weight …'
+ * @example exclusionOf(plank, { cautions: [{ id: 'wrist-injury', … }], … }) // 'Wrist injury, rebuilding: No body weight …'
  */
-export function exclusionOf(
-  drill: Drill,
-  trainee: { readonly cautions: readonly CautionId[]; readonly equipment: readonly Equipment[]; readonly foothold: Foothold },
-): string | undefined {
-  const caution = drill.excludedBy.find((id) => trainee.cautions.includes(id));
-  if (caution) return `${CAUTIONS[caution].name}: ${CAUTIONS[caution].consequence}`;
-  const missing = drill.equipment.filter((e) => !trainee.equipment.includes(e));
+export function exclusionOf(drill: Drill, { library, cautions, equipment, foothold }: Limits): string | undefined {
+  const caution = exclusionByCaution(drill, cautions);
+  if (caution) return cautionInWords(caution);
+  const missing = drill.equipment.filter((e) => !equipment.includes(e));
   if (missing.length > 0) return `Needs ${missing.map((e) => EQUIPMENT[e]).join(' and ')}.`;
-  if (drill.rung && !stoodOn(drill.rung, trainee.foothold)) return `Rung practice: its clearance is not signed.`;
+  if (drill.rung && !stoodOn(drill.rung, foothold, library)) return `Rung practice: its clearance is not signed.`;
   return undefined;
 }
 
-function stoodOn(rung: NonNullable<Drill['rung']>, { ladderId, here }: Foothold): boolean {
-  return rung.ladderId === ladderId && ladderOf(ladderId).rungs.findIndex((r) => r.id === rung.rungId) <= here;
+function stoodOn(rung: NonNullable<Drill['rung']>, { ladderId, here }: Foothold, library: Library): boolean {
+  if (rung.ladderId !== ladderId || !library.hasLadder(ladderId)) return false;
+  const at = library.ladder(ladderId).rungs.findIndex((r) => r.id === rung.rungId);
+  return at >= 0 && at <= here;
 }
 
-/** The catalogue split into what may be planned and what may not, with reasons. */
-export function candidatesFor(trainee: Parameters<typeof exclusionOf>[1]): {
+/** The library split into what may be planned and what may not, with reasons. */
+export function candidatesFor(limits: Limits): {
   readonly allowed: readonly Drill[];
   readonly leftOut: readonly LeftOut[];
 } {
   const allowed: Drill[] = [];
   const leftOut: LeftOut[] = [];
-  for (const drill of DRILLS) {
-    const why = exclusionOf(drill, trainee);
+  for (const drill of limits.library.drills) {
+    const why = exclusionOf(drill, limits);
     if (why) leftOut.push({ drillId: drill.id, why });
     else allowed.push(drill);
   }

@@ -1,5 +1,8 @@
 import { type Dose, type Drill, drillSeconds, isLoaded, type Phase } from '../drills/index.ts';
+import type { CautionInForce } from '../safety/index.ts';
+import type { Schools } from '../schools/index.ts';
 import { mainNeed, type Need, needInWords, worth } from './needs.ts';
+import { usualDose, worksRebuilding } from './usualDose.ts';
 
 export interface ComposedItem extends Dose {
   readonly drillId: string;
@@ -15,6 +18,9 @@ export interface SessionBrief {
   readonly practiceId?: string | undefined;
   /** Drills the trainee has done before; others start at half dose. */
   readonly known: ReadonlySet<string>;
+  /** Joints that are being rebuilt get the reduced doses. */
+  readonly cautions: readonly CautionInForce[];
+  readonly stretching: Schools['stretching'];
 }
 
 /** Warm-up in all, before loaded work (common practice, no source); unloaded mobility needs less (project default). */
@@ -31,11 +37,14 @@ const MOST_PER_PHASE: Partial<Record<Phase, number>> = {
   'cool-down': 2,
 };
 
+/** How the reason of a hold begins that stands before load on purpose. */
+export const BEFORE_LOAD = 'Forearm hold before load';
+
 /** Marginal worth below which a drill is not added. */
 const WORTH_ADDING = 0.6;
 
 /** Parts that hold no matter what: warm-up first, cool-down last. */
-export function frame({ kind, allowed, needs }: SessionBrief): readonly ComposedItem[] {
+export function frame({ kind, allowed, needs, cautions, stretching }: SessionBrief): readonly ComposedItem[] {
   const wrists = allowed.filter((d) => d.phase === 'wrists and forearms');
   const warmUps = allowed.filter((d) => d.phase === 'warm-up');
   const openers: Drill[] =
@@ -44,7 +53,7 @@ export function frame({ kind, allowed, needs }: SessionBrief): readonly Composed
   let seconds = 0;
   for (const drill of openers) {
     if (seconds >= WARM_UP_SECONDS[kind]) break;
-    const dose = fullDose(drill);
+    const dose = usualDose(drill, cautions);
     seconds += drillSeconds(drill, dose);
     items.push({
       drillId: drill.id,
@@ -52,11 +61,20 @@ export function frame({ kind, allowed, needs }: SessionBrief): readonly Composed
       why: kind === 'loaded' ? 'Warm-up: at least 10 minutes before any load.' : 'Wrists and forearms first, as in every session.',
     });
   }
-  const closing = allowed.filter((d) => d.phase === 'cool-down').sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
+  const passive = (d: Drill) => d.phase === 'cool-down' && d.quality === 'mobility passive';
+  const early =
+    stretching === 'any time' && kind === 'loaded'
+      ? allowed
+          .filter((d) => passive(d) && d.joint === 'wrist' && worth(d, needs, []) > 0)
+          .sort((a, b) => worth(b, needs, []) - worth(a, needs, []))[0]
+      : undefined;
+  if (early) items.push({ drillId: early.id, ...usualDose(early, cautions), why: `${BEFORE_LOAD}, as this plan’s school allows.` });
+  const closing = allowed.filter((d) => d.phase === 'cool-down' && d !== early).sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
   const calm = closing.find((d) => Object.keys(d.trains).length === 0) ?? closing[0];
   const stretch = closing.find((d) => d !== calm && worth(d, needs, []) >= WORTH_ADDING);
-  if (stretch) items.push({ drillId: stretch.id, ...fullDose(stretch), why: reason(stretch, needs, 'Longer holds belong after the load') });
-  if (calm) items.push({ drillId: calm.id, ...fullDose(calm), why: 'Cool-down: every session ends quietly.' });
+  if (stretch)
+    items.push({ drillId: stretch.id, ...usualDose(stretch, cautions), why: reason(stretch, needs, 'Longer holds belong after the load') });
+  if (calm) items.push({ drillId: calm.id, ...usualDose(calm, cautions), why: 'Cool-down: every session ends quietly.' });
   return items;
 }
 
@@ -69,11 +87,13 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
   const add = (drill: Drill, why: string): boolean => {
     const most = MOST_PER_PHASE[drill.phase] ?? 0;
     if (chosen.includes(drill) || chosen.filter((d) => d.phase === drill.phase).length >= most) return false;
-    const dose = doseThatFits(drill, brief.known.has(drill.id), left);
+    const dose = doseThatFits(drill, brief, left);
     if (!dose) return false;
     left -= drillSeconds(drill, dose);
     chosen.push(drill);
-    items.push({ drillId: drill.id, ...dose, why: brief.known.has(drill.id) ? why : `${why} New, so half dose.` });
+    const rebuilding = worksRebuilding(drill, brief.cautions);
+    const less = rebuilding ? ' Reduced dose: the joint is being rebuilt.' : brief.known.has(drill.id) ? '' : ' New, so half dose.';
+    items.push({ drillId: drill.id, ...dose, why: `${why}${less}` });
     return true;
   };
 
@@ -107,15 +127,10 @@ export function partnerOf(mobility: Drill, pool: readonly Drill[], chosen: reado
   return pool.filter(pairs).sort((a, b) => worth(b, needs, chosen) - worth(a, needs, chosen))[0];
 }
 
-function fullDose(drill: Drill): Dose {
-  const { sets, min, max, restSeconds } = drill.dose;
-  return { sets, min, max, restSeconds };
-}
-
 /** Full sets, or half for a new drill, then fewer until it fits; nothing when not even one set does. */
-function doseThatFits(drill: Drill, known: boolean, left: number): Dose | undefined {
-  const full = fullDose(drill);
-  for (let sets = known ? full.sets : Math.ceil(full.sets / 2); sets >= 1; sets--) {
+function doseThatFits(drill: Drill, { known, cautions }: SessionBrief, left: number): Dose | undefined {
+  const full = usualDose(drill, cautions);
+  for (let sets = known.has(drill.id) ? full.sets : Math.ceil(full.sets / 2); sets >= 1; sets--) {
     const dose = { ...full, sets };
     if (drillSeconds(drill, dose) <= left) return dose;
   }

@@ -1,4 +1,5 @@
-import { drillOf, drillSeconds, handLoadDose, isLoaded, type Dose } from '../drills/index.ts';
+import { type Dose, drillSeconds, handLoadDose, isLoaded } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
 
@@ -22,22 +23,23 @@ export interface PlannedSession {
 /**
  * Minutes a session takes, rests and change-overs included.
  *
- * @example sessionMinutes([{ drillId: 'plank', sets: 3, min: 20, max: 40, restSeconds: 45 }]) // 4
+ * @throws Refusal `drill-unknown`
+ * @example sessionMinutes([{ drillId: 'plank', sets: 3, min: 20, max: 40, restSeconds: 45 }], library) // 4
  */
-export function sessionMinutes(items: readonly (Dose & { readonly drillId: string })[]): number {
-  return items.reduce((sum, item) => sum + drillSeconds(drillOf(item.drillId), item), 0) / 60;
+export function sessionMinutes(items: readonly (Dose & { readonly drillId: string })[], library: Library): number {
+  return items.reduce((sum, item) => sum + drillSeconds(library.drill(item.drillId), item), 0) / 60;
 }
 
 /** Whether a session holds loaded work, and so needs 48 hours before the next. */
-export function isLoadedSession(items: readonly { readonly drillId: string }[]): boolean {
-  return items.some((item) => isLoaded(drillOf(item.drillId)));
+export function isLoadedSession(items: readonly { readonly drillId: string }[], library: Library): boolean {
+  return items.some((item) => isLoaded(library.drill(item.drillId)));
 }
 
 /** Hand-load dose of planned work, by direction, in body-weight seconds. */
-export function plannedHandLoad(items: readonly (Dose & { readonly drillId: string })[]): HandLoadTotals {
+export function plannedHandLoad(items: readonly (Dose & { readonly drillId: string })[], library: Library): HandLoadTotals {
   const totals = { push: 0, pull: 0 };
   for (const item of items) {
-    const drill = drillOf(item.drillId);
+    const drill = library.drill(item.drillId);
     if (drill.handLoad) totals[drill.handLoad.direction] += handLoadDose(drill, item);
   }
   return totals;

@@ -1,27 +1,29 @@
-import { type Dose, drillOf, drillSeconds, type Equipment, LOADING_PHASES } from '../drills/index.ts';
-import { ladderOf } from '../ladders/index.ts';
+import { type Dose, drillSeconds, LOADING_PHASES } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { Headroom } from '../readiness/index.ts';
-import type { CautionId } from '../safety/index.ts';
-import { candidatesFor, type Foothold, type LeftOut } from './candidates.ts';
-import { type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
+import type { Schools } from '../schools/index.ts';
+import { candidatesFor, type LeftOut, type Limits } from './candidates.ts';
+import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
 import { mainNeed, needsFrom, worth } from './needs.ts';
 import { isLoadedSession, plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
+import { shapeWeek } from './rhythm.ts';
 import { orderSession } from './sessionOrder.ts';
-import { dayOfWeek, LOADED_DAYS_PER_WEEK, loadedDays } from './spacing.ts';
+import { dayOfWeek, loadedDays, weekdayOf } from './spacing.ts';
+import { workedAround } from './workedAround.ts';
 
-export interface PlanInput {
+export interface PlanInput extends Limits {
   /** A Monday. */
   readonly weekStart: CalendarDay;
   readonly trainingDays: readonly Weekday[];
   /** Days before this one are past and stay empty. */
   readonly notBefore?: CalendarDay | undefined;
   readonly sessionMinutes: number;
-  readonly equipment: readonly Equipment[];
-  readonly cautions: readonly CautionId[];
+  readonly schools: Schools;
+  /** Whole weeks since the first session on record; 0 before it. */
+  readonly weeksIn: number;
   /** Headroom of the next rung's demands, each side. */
   readonly headrooms: readonly Headroom[];
-  readonly foothold: Foothold;
   /** Drills done before; others start at half dose. */
   readonly knownDrills: readonly string[];
   /** Sessions of this week that are done: their days are taken, their load counts. */
@@ -29,7 +31,6 @@ export interface PlanInput {
   /** Hand-load dose of the week to build on, in body-weight seconds; 0 when nothing was logged. */
   readonly lastWeekDose: number;
   readonly lastLoadedDay?: CalendarDay | undefined;
-  readonly loadedDaysPerWeek?: number;
   /** Largest weekly growth of the hand-load dose, as a share. */
   readonly ramp?: number;
   /** Makes ids; passed in because core has no randomness of its own. */
@@ -59,57 +60,91 @@ const MOST_LEFT_OUT = 8;
  *
  * @param input what the week must obey and serve
  * @returns sessions in date order, or a refusal that names the smallest change
- * @throws Refusal `ladder-unknown`
+ * @throws Refusal `ladder-unknown`, `drill-unknown`
  * @example proposePlan({ trainingDays: [], … }).refusal // 'No training day is chosen. Choose at least one.'
  */
 export function proposePlan(input: PlanInput): PlanProposal {
+  const { library, cautions, schools } = input;
   const { allowed, leftOut } = candidatesFor(input);
   const needs = needsFrom(input.headrooms);
   const usefulLeftOut = leftOut
-    .filter(({ drillId }) => !drillOf(drillId).rung && worth(drillOf(drillId), needs, []) > 0 && mainNeed(drillOf(drillId), needs))
-    .sort((a, b) => worth(drillOf(b.drillId), needs, []) - worth(drillOf(a.drillId), needs, []))
-    .slice(0, MOST_LEFT_OUT);
+    .map((entry) => ({ ...entry, drill: library.drill(entry.drillId) }))
+    .filter(({ drill }) => !drill.rung && worth(drill, needs, []) > 0 && mainNeed(drill, needs))
+    .sort((a, b) => worth(b.drill, needs, []) - worth(a.drill, needs, []))
+    .slice(0, MOST_LEFT_OUT)
+    .map(({ drillId, why }) => ({ drillId, why }));
   const refuse = (refusal: string): PlanProposal => ({ sessions: [], notes: [], leftOut: usefulLeftOut, refusal });
 
-  if (input.trainingDays.length === 0) return refuse('No training day is chosen. Choose at least one.');
-  const week = input.trainingDays.map((d) => dayOfWeek(input.weekStart, d)).sort();
+  const shape = shapeWeek({ ...input, rhythm: schools.rhythm });
+  if (shape.days.length === 0) return refuse('No training day is chosen. Choose at least one.');
+  const week = shape.days.map((d) => dayOfWeek(input.weekStart, d)).sort();
   const done = input.done ?? [];
   const days = week.filter((d) => (!input.notBefore || d >= input.notBefore) && done.every((s) => s.day !== d));
   if (days.length === 0) return refuse('The training days of this week are over. Plan the next week, or add a session by hand.');
-  const loadedDone = done.filter((s) => isLoadedSession(s.items)).length;
-  const loadedLeft = Math.max(0, (input.loadedDaysPerWeek ?? LOADED_DAYS_PER_WEEK) - loadedDone);
-  const loaded = loadedDays(days, loadedLeft, input.lastLoadedDay);
-  const brief = (kind: SessionBrief['kind']): SessionBrief => ({
-    kind,
-    seconds: input.sessionMinutes * 60,
+  const loadedDone = done.filter((s) => isLoadedSession(s.items, library)).length;
+  const loadedLeft = Math.max(0, shape.loadedDaysPerWeek - loadedDone);
+  const loadable = days.filter((d) => !shape.mobilityOnly.includes(weekdayOf(d)));
+  const loaded = loadedDays(loadable, loadedLeft, input.lastLoadedDay);
+  const known = new Set(input.knownDrills);
+  const practiceId = library.ladder(input.foothold.ladderId).rungs[input.foothold.here]?.practice;
+  const briefOf = (day: CalendarDay): SessionBrief => ({
+    kind: loaded.includes(day) ? 'loaded' : 'mobility',
+    seconds: shape.minutesOn(weekdayOf(day)) * 60,
     allowed,
     needs,
-    practiceId: ladderOf(input.foothold.ladderId).rungs[input.foothold.here]?.practice,
-    known: new Set(input.knownDrills),
+    practiceId,
+    known,
+    cautions,
+    stretching: schools.stretching,
   });
 
-  const kinds = new Set(days.map((d) => (loaded.includes(d) ? 'loaded' : 'mobility') as SessionBrief['kind']));
-  for (const kind of kinds) {
-    const needed = (secondsIn(frame(brief(kind))) + ONE_DRILL_SECONDS) / 60;
-    if (input.sessionMinutes < needed)
-      return refuse(
-        `${input.sessionMinutes} minutes cannot hold the ${kind === 'loaded' ? '10-minute warm-up' : 'warm-up'}, one drill and a cool-down; ${Math.ceil(needed)} minutes would.`,
-      );
+  const composed = new Map<string, readonly ComposedItem[]>();
+  const drafts: Draft[] = [];
+  for (const day of days) {
+    const brief = briefOf(day);
+    const key = `${brief.kind} ${brief.seconds}`;
+    if (!composed.has(key)) {
+      const needed = (secondsIn(frame(brief), library) + ONE_DRILL_SECONDS) / 60;
+      if (brief.seconds / 60 < needed)
+        return refuse(
+          `${brief.seconds / 60} minutes cannot hold the ${brief.kind === 'loaded' ? '10-minute warm-up' : 'warm-up'}, one drill and a cool-down; ${Math.ceil(needed)} minutes would.`,
+        );
+      composed.set(key, composeSession(brief));
+    }
+    drafts.push({ day, items: composed.get(key) ?? [] });
   }
-
-  const composed = new Map([...kinds].map((kind) => [kind, composeSession(brief(kind))]));
-  const drafts = days.map((day) => ({ day, items: composed.get(loaded.includes(day) ? 'loaded' : 'mobility') ?? [] }));
   const { weeks, note } = keepRamp(drafts, {
+    library,
     lastWeek: input.lastWeekDose,
-    already: dose(done.flatMap((s) => s.items)),
+    already: dose(
+      done.flatMap((s) => s.items),
+      library,
+    ),
     ramp: input.ramp ?? RAMP,
   });
   const sessions = weeks.map(({ day, items }) => ({
     id: input.newId(),
     day,
-    items: orderSession(items).map((item) => ({ id: input.newId(), ...item })),
+    items: orderFor(items, input).map((item) => ({ id: input.newId(), ...item })),
   }));
-  return { sessions, leftOut: usefulLeftOut, notes: [...spacingNotes(days, loaded, loadedDone, input), ...(note ? [note] : [])] };
+  const notes = [
+    ...(shape.note ? [shape.note] : []),
+    ...spacingNotes(days, loaded, loadedDone, input),
+    ...workedAround({ allowed, leftOut, cautions, library }),
+    ...(note ? [note] : []),
+  ];
+  return { sessions, leftOut: usefulLeftOut, notes };
+}
+
+/** Phases in order; a hold that the school allows before load stays among the openers. */
+function orderFor(items: readonly ComposedItem[], { library, schools }: PlanInput): readonly ComposedItem[] {
+  if (schools.stretching === 'after load') return orderSession(items, library);
+  const early = items.filter((i) => i.why.startsWith(BEFORE_LOAD));
+  const [openers, rest] = [
+    items.filter((i) => library.drill(i.drillId).phase === 'wrists and forearms'),
+    items.filter((i) => !early.includes(i) && library.drill(i.drillId).phase !== 'wrists and forearms'),
+  ];
+  return [...orderSession(openers, library), ...early, ...orderSession(rest, library)];
 }
 
 interface Draft {
@@ -120,10 +155,15 @@ interface Draft {
 /** Takes sets from the drill that loads the hands most until the week keeps the ramp. */
 function keepRamp(
   drafts: readonly Draft[],
-  { lastWeek, already, ramp }: { readonly lastWeek: number; readonly already: number; readonly ramp: number },
+  {
+    library,
+    lastWeek,
+    already,
+    ramp,
+  }: { readonly library: Library; readonly lastWeek: number; readonly already: number; readonly ramp: number },
 ): { readonly weeks: readonly Draft[]; readonly note?: string } {
   const limit = lastWeek * (1 + ramp);
-  const total = (week: readonly Draft[]) => already + week.reduce((sum, d) => sum + dose(d.items), 0);
+  const total = (week: readonly Draft[]) => already + week.reduce((sum, d) => sum + dose(d.items, library), 0);
   if (lastWeek === 0 || total(drafts) <= limit) return { weeks: drafts };
   let weeks = drafts;
   while (total(weeks) > limit) {
@@ -131,11 +171,11 @@ function keepRamp(
       ...new Set(
         weeks
           .flatMap((d) => d.items)
-          .filter((i) => i.sets > 1 && dose([i]) > 0 && LOADING_PHASES.includes(drillOf(i.drillId).phase))
+          .filter((i) => i.sets > 1 && dose([i], library) > 0 && LOADING_PHASES.includes(library.drill(i.drillId).phase))
           .map((i) => i.drillId),
       ),
     ];
-    const heaviest = reducible.sort((a, b) => doseOf(b, weeks) - doseOf(a, weeks))[0];
+    const heaviest = reducible.sort((a, b) => doseOf(b, weeks, library) - doseOf(a, weeks, library))[0];
     if (!heaviest) break;
     weeks = weeks.map((d) => ({
       ...d,
@@ -152,17 +192,20 @@ function keepRamp(
   };
 }
 
-function dose(items: readonly (Dose & { readonly drillId: string })[]): number {
-  const { push, pull } = plannedHandLoad(items);
+function dose(items: readonly (Dose & { readonly drillId: string })[], library: Library): number {
+  const { push, pull } = plannedHandLoad(items, library);
   return push + pull;
 }
 
-function doseOf(drillId: string, week: readonly Draft[]): number {
-  return dose(week.flatMap((d) => d.items.filter((i) => i.drillId === drillId)));
+function doseOf(drillId: string, week: readonly Draft[], library: Library): number {
+  return dose(
+    week.flatMap((d) => d.items.filter((i) => i.drillId === drillId)),
+    library,
+  );
 }
 
-function secondsIn(items: readonly (Dose & { readonly drillId: string })[]): number {
-  return items.reduce((sum, item) => sum + drillSeconds(drillOf(item.drillId), item), 0);
+function secondsIn(items: readonly (Dose & { readonly drillId: string })[], library: Library): number {
+  return items.reduce((sum, item) => sum + drillSeconds(library.drill(item.drillId), item), 0);
 }
 
 function spacingNotes(

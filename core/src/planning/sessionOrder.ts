@@ -1,4 +1,5 @@
-import { type Drill, drillOf, PHASES } from '../drills/index.ts';
+import { type Drill, PHASES } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
 
 /** Above this many drills in one phase the exact search is given up for the given order. */
 const EXACT_UP_TO = 6;
@@ -8,15 +9,16 @@ const EXACT_UP_TO = 6;
  * changes of position and equipment (exact).
  *
  * @param items anything with a drill
- * @example orderSession([coolDown, plank, wristCircles]) // [wristCircles, plank, coolDown]
+ * @throws Refusal `drill-unknown`
+ * @example orderSession([coolDown, plank, wristCircles], library) // [wristCircles, plank, coolDown]
  */
-export function orderSession<T extends { readonly drillId: string }>(items: readonly T[]): readonly T[] {
+export function orderSession<T extends { readonly drillId: string }>(items: readonly T[], library: Library): readonly T[] {
   let previous: Drill | undefined;
   return PHASES.flatMap((phase) => {
-    const inPhase = items.filter((item) => drillOf(item.drillId).phase === phase);
-    const ordered = inPhase.length <= EXACT_UP_TO ? fewestChanges(inPhase, previous) : inPhase;
+    const inPhase = items.filter((item) => library.drill(item.drillId).phase === phase);
+    const ordered = inPhase.length <= EXACT_UP_TO ? fewestChanges(inPhase, previous, library) : inPhase;
     const last = ordered.at(-1);
-    if (last) previous = drillOf(last.drillId);
+    if (last) previous = library.drill(last.drillId);
     return ordered;
   });
 }
@@ -33,12 +35,16 @@ export function changesAlong(drills: readonly Drill[], before?: Drill): number {
   return changes;
 }
 
-function fewestChanges<T extends { readonly drillId: string }>(items: readonly T[], before: Drill | undefined): readonly T[] {
+function fewestChanges<T extends { readonly drillId: string }>(
+  items: readonly T[],
+  before: Drill | undefined,
+  library: Library,
+): readonly T[] {
   let best = items;
   let fewest = Number.POSITIVE_INFINITY;
   for (const candidate of permutations(items)) {
     const changes = changesAlong(
-      candidate.map((i) => drillOf(i.drillId)),
+      candidate.map((i) => library.drill(i.drillId)),
       before,
     );
     if (changes < fewest) [best, fewest] = [candidate, changes];

@@ -5,8 +5,10 @@ import { type Weekday, WEEKDAYS } from './plan.ts';
 /** Days between loaded sessions: 48 hours (common practice, no source). */
 export const LOADED_DAYS_APART = 2;
 
-/** Loaded days a week (common practice, no source). */
-export const LOADED_DAYS_PER_WEEK = 2;
+/** The weekday of a calendar day. */
+export function weekdayOf(day: CalendarDay): Weekday {
+  return WEEKDAYS[(parseISO(day).getDay() + 6) % 7] ?? 'Monday';
+}
 
 /** The calendar day of a weekday in the week that starts on a Monday. */
 export function dayOfWeek(weekStart: CalendarDay, weekday: Weekday): CalendarDay {

@@ -1,10 +1,17 @@
-import { drillOf, LOADING_PHASES } from '../drills/index.ts';
+import { LOADING_PHASES } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
 import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
+
+/** How a set felt, where the school stops counting. */
+export const FEELINGS = ['too easy', 'right', 'too much', 'locked up'] as const;
+export type Feeling = (typeof FEELINGS)[number];
 
 /** One logged set: what was done, and which faults showed. */
 export interface LoggedSet {
   readonly amount: number;
+  /** Set where the dose was by feel; the amount then decides nothing. */
+  readonly feeling?: Feeling | undefined;
   readonly faults: readonly { readonly faultId: string; readonly mended: boolean }[];
 }
 
@@ -35,18 +42,23 @@ const HARD_EFFORT = 8;
 
 /**
  * Whether a session counts as clean: every blade, stability, skill and strength drill done in all
- * its sets at the top of its dose, no fault left unmended, effort below 8, no stop sign, symptoms at most 2.
+ * its sets at the top of its dose (by feel: "right" or "too easy"), no fault left unmended, effort
+ * below 8, no stop sign, symptoms at most 2.
  *
- * @example cleanness({ items: [], effort: 5, symptoms: [] }) // { clean: false, reason: 'No drill that counts …' }
+ * @throws Refusal `drill-unknown`
+ * @example cleanness({ items: [], effort: 5, symptoms: [] }, library) // { clean: false, reason: 'No blade, …' }
  */
-export function cleanness(session: LoggedSession): Cleanness {
-  const counting = session.items.filter((item) => LOADING_PHASES.includes(drillOf(item.drillId).phase));
+export function cleanness(session: LoggedSession, library: Library): Cleanness {
+  const counting = session.items.filter((item) => LOADING_PHASES.includes(library.drill(item.drillId).phase));
   if (counting.length === 0) return unclean('No blade, stability, skill or strength drill was done.');
   for (const item of counting) {
-    const { name } = drillOf(item.drillId);
+    const { name } = library.drill(item.drillId);
     const wanted = item.plannedSets * (item.perSide ? 2 : 1);
     if (item.sets.length < wanted) return unclean(`${name}: ${item.sets.length} of ${wanted} sets done.`);
-    if (item.sets.some((s) => s.amount < item.max)) return unclean(`${name}: not every set reached the top of its dose (${item.max}).`);
+    const felt = item.sets.find((s) => s.feeling === 'too much' || s.feeling === 'locked up');
+    if (felt) return unclean(`${name}: felt “${felt.feeling}”.`);
+    if (item.sets.some((s) => s.feeling === undefined && s.amount < item.max))
+      return unclean(`${name}: not every set reached the top of its dose (${item.max}).`);
     if (item.sets.some((s) => s.faults.some((f) => !f.mended))) return unclean(`${name}: a fault stayed that the cue did not mend.`);
   }
   if (session.effort >= HARD_EFFORT) return unclean(`Effort ${session.effort}/10: ${HARD_EFFORT} or more means hold.`);

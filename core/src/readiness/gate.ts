@@ -1,6 +1,6 @@
 import { calendarDay, formatApart, shortDay, daysBetween, type Instant } from '../quantities/index.ts';
 import { demandInWords } from '../ladders/index.ts';
-import { measureOf, sideDifference } from '../measuring/index.ts';
+import { measureOf, readingInWords, sideDifference } from '../measuring/index.ts';
 import { QUIET_UP_TO, type Symptom, symptomInWords } from '../safety/index.ts';
 import { type SessionFact, spacedCleanSessions } from './cleanSession.ts';
 import { capacityInWords, type Headroom } from './headroom.ts';
@@ -125,6 +125,10 @@ function sideLines(headrooms: readonly Headroom[]): GateLine[] {
     if (!left?.capacity || !right?.capacity || left.stale || right.stale) return [];
     const measure = measureOf(measureId);
     const { difference, allowed, alike } = sideDifference(left.capacity, right.capacity);
+    if (measure.choices) {
+      const sentence = `${measure.name}: ${readingInWords(measure, left.capacity.value)} left, ${readingInWords(measure, right.capacity.value)} right; one step apart counts as alike.`;
+      return [{ kind: 'sides', measureId, met: alike, sentence }];
+    }
     const [differ, alikeUpTo] = formatApart(difference, allowed, measure.unit);
     const sentence = `Sides of ${measure.phrase} differ by ${differ}; up to ${alikeUpTo} counts as alike.`;
     return [{ kind: 'sides', measureId, met: alike, sentence }];

@@ -1,8 +1,8 @@
 import { type BodySide, sideLabel } from '../anatomy/index.ts';
 import { Refusal } from '../errors.ts';
 import type { Demand } from '../ladders/index.ts';
-import { type Capacity, measureOf } from '../measuring/index.ts';
-import { type Amount, daysBetween, formatAmount, formatBand } from '../quantities/index.ts';
+import { type Capacity, measureOf, readingWithBand } from '../measuring/index.ts';
+import { type Amount, daysBetween, formatBand } from '../quantities/index.ts';
 
 export type HeadroomState = 'spare' | 'on the mark' | 'short' | 'unknown';
 
@@ -27,7 +27,8 @@ export interface Headroom {
  * Headroom of one capacity over one demand.
  *
  * h = ±(capacity − demand), z = h / band. Spare z ≥ 1, short z ≤ −1, on the mark between;
- * unknown when the check was never taken or is older than its freshness limit.
+ * unknown when the check was never taken or is older than its freshness limit. A level without an
+ * error band is spare as soon as it is reached, and counted in steps.
  *
  * @param capacity what was shown, on the demand's side; undefined when never checked
  * @param demand what the rung asks of that side
@@ -50,7 +51,7 @@ export function headroom(capacity: Capacity | undefined, demand: Demand, now: Da
   const age = daysBetween(capacity.takenAt, now);
   const ageDays = Math.max(0, Math.floor(age));
   const stale = age > measureOf(demand.measureId).freshDays;
-  const state = stale ? 'unknown' : stateOf(bands);
+  const state = stale ? 'unknown' : capacity.band > 0 ? stateOf(bands) : amount >= 0 ? 'spare' : 'short';
   // Spelled out: a spread here is twenty times slower, and lists judge thousands.
   return { demand, side, capacity, amount, bands, state, ageDays, stale, words: words(state, amount, demand, ageDays) };
 }
@@ -67,7 +68,7 @@ function stateOf(bands: number): HeadroomState {
 function words(state: HeadroomState, amount: number, demand: Demand, ageDays: number): string {
   switch (state) {
     case 'spare':
-      return `${distance(amount, demand)} spare`;
+      return amount === 0 ? 'reached' : `${distance(amount, demand)} spare`;
     case 'short':
       return `${distance(-amount, demand)} short`;
     case 'on the mark':
@@ -77,8 +78,10 @@ function words(state: HeadroomState, amount: number, demand: Demand, ageDays: nu
   }
 }
 
-function distance(amount: number, { unit }: Demand): string {
-  return unit === 'percentBodyWeight' ? `${Math.round(amount)} points` : formatBand(amount, unit);
+function distance(amount: number, { unit, measureId }: Demand): string {
+  if (unit === 'percentBodyWeight') return `${Math.round(amount)} points`;
+  if (measureOf(measureId).choices) return `${amount} ${amount === 1 ? 'step' : 'steps'}`;
+  return formatBand(amount, unit);
 }
 
 /**
@@ -87,9 +90,10 @@ function distance(amount: number, { unit }: Demand): string {
  * @example capacityInWords(h) // 'Left shoulder flexion 160° ± 3°'
  */
 export function capacityInWords({ capacity, demand, side }: Headroom): string {
-  const { phrase } = measureOf(demand.measureId);
+  const measure = measureOf(demand.measureId);
+  const { phrase } = measure;
   const name = side === 'whole' ? capitalise(phrase) : `${sideLabel(side)} ${phrase}`;
-  return capacity ? `${name} ${formatAmount(capacity.value, demand.unit)} ± ${formatBand(capacity.band, demand.unit)}` : name;
+  return capacity ? `${name} ${readingWithBand(measure, capacity.value, capacity.band)}` : name;
 }
 
 function capitalise(text: string): string {

@@ -2,9 +2,11 @@ export { capacityInWords, headroom, type Headroom, type HeadroomState } from './
 export { byUrgency, limiterOf } from './limiter.ts';
 export { DEFAULT_GATE_RULES, judgeGate, type Gate, type GateInput, type GateLine, type GateLineKind, type GateRules } from './gate.ts';
 export {
+  FEELINGS,
   cleanness,
   spacedCleanSessions,
   type Cleanness,
+  type Feeling,
   type LoggedItem,
   type LoggedSession,
   type LoggedSet,

@@ -1,8 +1,8 @@
-import { drillOf } from '../drills/index.ts';
 import { demandsOn, type Ladder, type Rung } from '../ladders/index.ts';
-import type { Capacity } from '../measuring/index.ts';
-import type { Symptom } from '../safety/index.ts';
-import { type CautionId, CAUTIONS } from '../safety/index.ts';
+import { exclusionByCaution, type Library } from '../library/index.ts';
+import { type Capacity, measureOf } from '../measuring/index.ts';
+import type { Instant } from '../quantities/index.ts';
+import { cautionInWords, type ScreenOutcome, type Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import { type Gate, judgeGate } from './gate.ts';
 import { headroom, type Headroom } from './headroom.ts';
@@ -11,10 +11,11 @@ import { type CheckDates, checkKey, type ClearanceFact, type Standing, standingO
 
 /** Everything on record about a trainee that a verdict may rest on. */
 export interface ReadinessFacts {
+  readonly library: Library;
   readonly ladder: Ladder;
   /** Body mass in kilograms. */
   readonly mass: number;
-  readonly cautions: readonly CautionId[];
+  readonly screen: Pick<ScreenOutcome, 'cautions' | 'locks'>;
   /** The latest capacity of each check and side. */
   readonly capacities: readonly Capacity[];
   readonly checkDates: CheckDates;
@@ -34,6 +35,8 @@ export interface Verdict {
   readonly gate?: Gate;
   /** Demands of the rung in hand that a fresh check no longer meets: reasons to think again. */
   readonly slipped: readonly Headroom[];
+  /** Rungs of the ladder that the screen closes, with the reason. */
+  readonly closedRungs: Readonly<Record<string, string>>;
 }
 
 /**
@@ -42,33 +45,48 @@ export interface Verdict {
  * @param facts the record, and the moment of judging
  */
 export function judgeReadiness(facts: ReadinessFacts): Verdict {
-  const { ladder, now } = facts;
+  const { library, ladder, screen, now } = facts;
   const standing = standingOn(ladder, facts.clearances, facts.checkDates, now);
+  const closedRungs = rungsClosedBy(ladder, screen, library);
   const inHand = ladder.rungs[standing.here];
   const rung = standing.next === undefined ? undefined : ladder.rungs[standing.next];
-  const slipped = inHand && inHand !== rung ? headroomsFor(inHand, facts).filter((h) => h.state === 'short') : [];
-  if (!rung) return { standing, headrooms: inHand ? headroomsFor(inHand, facts) : [], slipped };
-  const headrooms = headroomsFor(rung, facts);
+  const slipped = inHand && inHand !== rung ? headroomsFor(inHand, facts, standing).filter((h) => h.state === 'short') : [];
+  if (!rung) return { standing, headrooms: inHand ? headroomsFor(inHand, facts, standing) : [], slipped, closedRungs };
+  const headrooms = headroomsFor(rung, facts, standing);
+  const closed = closedRungs[rung.id];
   const gate = judgeGate({
     headrooms,
     sessions: facts.sessions,
     symptoms: facts.symptoms,
     openStopSigns: facts.openStopSigns,
-    locks: locksOf(facts.cautions),
+    locks: closed ? [...screen.locks, closed] : screen.locks,
     cleanSince: standing.cleanSince,
-    practice: inHand ? { drillId: inHand.practice, name: drillOf(inHand.practice).name } : undefined,
+    practice: inHand ? { drillId: inHand.practice, name: library.drill(inHand.practice).name } : undefined,
     now,
   });
-  return { standing, rung, headrooms, gate, slipped };
+  return { standing, rung, headrooms, gate, slipped, closedRungs };
 }
 
-function headroomsFor(rung: Rung, { mass, capacities, now }: ReadinessFacts): readonly Headroom[] {
-  const latest = new Map(capacities.map((c) => [checkKey(c.measureId, c.side), c]));
+function headroomsFor(rung: Rung, { mass, capacities, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
+  const signedAt = standing.rungs[standing.here]?.clearance?.signedAt;
+  const latest = new Map(capacities.filter((c) => stillSpeaks(c, signedAt)).map((c) => [checkKey(c.measureId, c.side), c]));
   return demandsOn(rung, { mass })
     .map((demand) => headroom(latest.get(checkKey(demand.measureId, demand.side)), demand, now))
     .sort(byUrgency);
 }
 
-function locksOf(cautions: readonly CautionId[]): readonly string[] {
-  return cautions.filter((id) => CAUTIONS[id].locks).map((id) => `${CAUTIONS[id].name}: ${CAUTIONS[id].consequence}`);
+/** A check about the next rung says nothing about the one after: a signature makes it void. */
+function stillSpeaks({ measureId, takenAt }: Capacity, signedAt: Instant | undefined): boolean {
+  return !signedAt || takenAt > signedAt || !measureOf(measureId).aboutNextRung;
+}
+
+function rungsClosedBy(ladder: Ladder, { cautions }: ReadinessFacts['screen'], library: Library): Readonly<Record<string, string>> {
+  const closed: Record<string, string> = {};
+  if (cautions.length === 0) return closed;
+  for (const rung of ladder.rungs) {
+    if (!library.hasDrill(rung.practice)) continue;
+    const caution = exclusionByCaution(library.drill(rung.practice), cautions);
+    if (caution) closed[rung.id] = cautionInWords(caution);
+  }
+  return closed;
 }

@@ -2,7 +2,9 @@
 export type Origin =
   | { readonly kind: 'published'; readonly citation: string; readonly fromMemory: boolean }
   | { readonly kind: 'common practice' }
-  | { readonly kind: 'project default'; readonly reason: string };
+  | { readonly kind: 'project default'; readonly reason: string }
+  /** Set or changed by the coaches of a studio. */
+  | { readonly kind: 'studio'; readonly note: string };
 
 export const COMMON_PRACTICE: Origin = { kind: 'common practice' };
 
@@ -23,5 +25,7 @@ export function originInWords(origin: Origin): string {
       return 'common practice, no source';
     case 'project default':
       return `project default: ${origin.reason}`;
+    case 'studio':
+      return origin.note ? `the studio’s own: ${origin.note}` : 'the studio’s own';
   }
 }

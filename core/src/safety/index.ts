@@ -1,4 +1,29 @@
-export { CAUTION_IDS, CAUTIONS, cautionsInForce, CHOSEN_CAUTION_IDS, type Caution, type CautionId } from './cautions.ts';
+export {
+  CAUTION_IDS,
+  cautionInWords,
+  cautionOf,
+  rebuildingJoints,
+  type Caution,
+  type CautionId,
+  type CautionInForce,
+  type CautionKind,
+} from './cautions.ts';
+export { ANSWERS, QUESTION_GROUPS, QUESTION_IDS, questionOf, type Answer, type Question, type QuestionId } from './questions.ts';
+export { BEIGHTON_TEST_IDS, BEIGHTON_TESTS, beightonScore, LAX_FROM, type BeightonTest, type Laxity } from './laxity.ts';
+export {
+  answerInWords,
+  isLiftable,
+  PROFESSIONAL_ROLES,
+  SCREEN_FRESH_DAYS,
+  screenOutcome,
+  type Consultation,
+  type LiftedCaution,
+  type ProfessionalRole,
+  type ScreenAnswer,
+  type ScreenedPerson,
+  type Screening,
+  type ScreenOutcome,
+} from './screen.ts';
 export {
   BODY_PLACES,
   QUIET_UP_TO,

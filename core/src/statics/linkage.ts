@@ -20,11 +20,25 @@ export interface Pose {
   readonly hand: number;
   /** The far arm where it does something else: shoulder → elbow → wrist. */
   readonly otherArm?: readonly [number, number];
+  /** The far leg where it does something else: hip → knee → ankle. */
+  readonly otherLeg?: readonly [number, number];
   /** What the figure rests on or hangs from, placed at the hands or feet by the drawing. */
   readonly surfaces: readonly Surface[];
 }
 
-export type Surface = 'floor' | 'floor under hands' | 'wall' | 'bench' | 'bar' | 'step' | 'weight';
+export type Surface =
+  | 'floor'
+  | 'wall'
+  | 'wall behind'
+  | 'bench'
+  | 'bench behind'
+  | 'seat'
+  | 'bar'
+  | 'step'
+  | 'post'
+  | 'band to the feet'
+  | 'weight on the back'
+  | 'weight in the hand';
 
 export interface Point {
   readonly x: number;
@@ -32,7 +46,19 @@ export interface Point {
 }
 
 export type Landmark =
-  'toe' | 'ankle' | 'knee' | 'hip' | 'shoulder' | 'crown' | 'elbow' | 'wrist' | 'knuckles' | 'otherElbow' | 'otherWrist';
+  | 'toe'
+  | 'ankle'
+  | 'knee'
+  | 'hip'
+  | 'shoulder'
+  | 'crown'
+  | 'elbow'
+  | 'wrist'
+  | 'knuckles'
+  | 'otherElbow'
+  | 'otherWrist'
+  | 'otherKnee'
+  | 'otherAnkle';
 
 export interface Build {
   /** Absent: a blend of both published samples. */
@@ -79,6 +105,7 @@ export function linkage(pose: Pose, build: Build): Readonly<Record<Landmark, Poi
   const shoulder = step(hip, pose.trunk, lengths.trunk);
   const elbow = step(shoulder, pose.upperArm, lengths.upperArm);
   const wrist = step(elbow, pose.forearm, lengths.forearm);
+  const otherKnee = pose.otherLeg ? step(hip, pose.otherLeg[0], lengths.thigh) : knee;
   const otherElbow = step(shoulder, pose.otherArm?.[0] ?? pose.upperArm, lengths.upperArm);
   return {
     toe: step(ankle, pose.foot, lengths.foot * 0.75),
@@ -92,6 +119,8 @@ export function linkage(pose: Pose, build: Build): Readonly<Record<Landmark, Poi
     knuckles: step(wrist, pose.hand, lengths.hand),
     otherElbow,
     otherWrist: step(otherElbow, pose.otherArm?.[1] ?? pose.forearm, lengths.forearm),
+    otherKnee,
+    otherAnkle: pose.otherLeg ? step(otherKnee, pose.otherLeg[1], lengths.shank) : ankle,
   };
 }
 

@@ -1,4 +1,5 @@
-import { drillOf } from '../drills/index.ts';
+import { unitSeconds } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
 
 /** A drill as it was done: amounts in its dose unit, one for each set and side. */
 export interface DoneItem {
@@ -15,14 +16,15 @@ export interface HandLoadTotals {
 /**
  * Hand-load dose of what was done, by direction.
  *
- * @example loggedHandLoad([{ drillId: 'plank', amounts: [30, 30] }]) // { push: 41.4, pull: 0 }
+ * @throws Refusal `drill-unknown`
+ * @example loggedHandLoad([{ drillId: 'plank', amounts: [30, 30] }], library) // { push: 41.4, pull: 0 }
  */
-export function loggedHandLoad(items: readonly DoneItem[]): HandLoadTotals {
+export function loggedHandLoad(items: readonly DoneItem[], library: Library): HandLoadTotals {
   const totals = { push: 0, pull: 0 };
   for (const { drillId, amounts } of items) {
-    const { handLoad, dose } = drillOf(drillId);
+    const { handLoad, dose } = library.drill(drillId);
     if (!handLoad) continue;
-    totals[handLoad.direction] += handLoad.share * dose.secondsPerUnit * amounts.reduce((sum, a) => sum + a, 0);
+    totals[handLoad.direction] += handLoad.share * unitSeconds(dose) * amounts.reduce((sum, a) => sum + a, 0);
   }
   return totals;
 }

@@ -4,6 +4,7 @@ import { type Build, type Landmark, linkage, type Point, POSES, type PoseName, t
 const BODY: readonly Landmark[] = ['toe', 'ankle', 'knee', 'hip', 'shoulder', 'crown'];
 const NEAR_ARM: readonly Landmark[] = ['shoulder', 'elbow', 'wrist', 'knuckles'];
 const FAR_ARM: readonly Landmark[] = ['shoulder', 'otherElbow', 'otherWrist'];
+const FAR_LEG: readonly Landmark[] = ['hip', 'otherKnee', 'otherAnkle'];
 
 const MARGIN = 0.16;
 const HEAD_RADIUS = 0.115;
@@ -50,7 +51,9 @@ export function SetUpFigure({ pose: name, build, size, label }: SetUpFigureProps
           strokeWidth={stroke * 0.8}
         />
       ))}
-      <path d={path(FAR_ARM)} opacity={0.45} strokeWidth={stroke * 0.8} />
+      {[FAR_LEG, FAR_ARM].map((limb) => (
+        <path key={limb[1]} d={path(limb)} opacity={0.45} strokeWidth={stroke * 0.8} />
+      ))}
       <path d={path(BODY.slice(0, 5))} />
       <path d={path(NEAR_ARM)} strokeWidth={stroke * 0.9} />
       <circle cx={head.x} cy={-head.y} r={HEAD_RADIUS} fill="currentColor" stroke="none" />
@@ -68,14 +71,23 @@ const horizontal = (x1: number, x2: number, y: number) => `M${x1} ${-y}H${x2}`;
 
 const SURFACES: Readonly<Record<Surface, (joints: Joints, frame: Frame) => string>> = {
   floor: (j, { left, right }) => horizontal(left + 0.06, right - 0.06, Math.min(...Object.values(j).map((p) => p.y)) - 0.07),
-  'floor under hands': () => '',
   wall: (j) => `M${j.knuckles.x + 0.07} ${-(j.wrist.y + 0.5)}V${-(j.ankle.y - 0.1)}`,
+  'wall behind': (j, { left }) =>
+    `M${left + 0.04} ${-(Math.max(...Object.values(j).map((p) => p.y)) + 0.1)}V${-(Math.min(...Object.values(j).map((p) => p.y)) - 0.07)}`,
+  'bench behind': (j) =>
+    `${horizontal(j.wrist.x - 0.34, j.wrist.x + 0.12, j.wrist.y - 0.06)} M${j.wrist.x - 0.26} ${-(j.wrist.y - 0.06)}V${-(j.ankle.y - 0.07)}`,
+  seat: (j) =>
+    `${horizontal(j.hip.x - 0.2, j.hip.x + 0.22, j.hip.y - 0.1)} M${j.hip.x - 0.12} ${-(j.hip.y - 0.1)}V${-(j.ankle.y - 0.07)}`,
+  post: (j, { left, right }) =>
+    `M${Math.max(j.knuckles.x, j.otherWrist.x) + 0.03} ${-(j.crown.y + 0.3)}V${-(j.ankle.y - 0.07)} ${horizontal(left + 0.06, right - 0.06, j.ankle.y - 0.07)}`,
+  'band to the feet': (j) => `M${j.knuckles.x} ${-j.knuckles.y}L${j.ankle.x} ${-(j.ankle.y - 0.05)}`,
   bench: (j) =>
     `${horizontal(j.wrist.x - 0.16, j.wrist.x + 0.34, j.wrist.y - 0.06)} M${j.wrist.x + 0.26} ${-(j.wrist.y - 0.06)}V${-(j.toe.y - 0.07)}`,
   bar: (j) => `M${j.knuckles.x - 0.02} ${-j.knuckles.y}m-.05 0a.05 .05 0 1 0 .1 0a.05 .05 0 1 0 -.1 0`,
   step: (j) =>
     `${horizontal(j.ankle.x - 0.14, j.ankle.x + 0.36, j.ankle.y - 0.07)} M${j.ankle.x - 0.14} ${-(j.ankle.y - 0.07)}v.16h.5v-.16`,
-  weight: (j) => `M${j.shoulder.x - 0.22} ${-(j.shoulder.y + 0.08)}l.18 -.06`,
+  'weight in the hand': (j) => `M${j.knuckles.x - 0.08} ${-(j.knuckles.y + 0.02)}h.16v.12h-.16z`,
+  'weight on the back': (j) => `M${j.shoulder.x - 0.22} ${-(j.shoulder.y + 0.08)}l.18 -.06`,
 };
 
 function middle(a: Point, b: Point, share: number): Point {

@@ -93,4 +93,20 @@ export function loadTolerated(own: Own): Measure {
   };
 }
 
+/** A level, grade or contact, read by eye: one look, no error band. `choices` name 0, 1, 2 … */
+export function level(own: Own & { readonly choices: readonly string[] }): Measure {
+  return {
+    ...best,
+    trials: 1,
+    unit: 'level',
+    error: { kind: 'none' },
+    freshDays: FRESH_DAYS.stability,
+    limits: { min: 0, max: own.choices.length - 1, step: 1 },
+    instrument: 'by eye',
+    origin: COMMON_PRACTICE,
+    ...own,
+  };
+}
+
 export const meanOfTrials = mean;
+export const bestOfTrials = best;

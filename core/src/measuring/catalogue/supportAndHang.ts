@@ -1,6 +1,6 @@
-import { projectDefault } from '../../reference/index.ts';
+import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
 import type { Measure } from '../measure.ts';
-import { cleanCount, FRESH_DAYS, hold, loadTolerated, meanOfTrials, scatter } from './defaults.ts';
+import { bestOfTrials, cleanCount, FRESH_DAYS, hold, loadTolerated, meanOfTrials, scatter } from './defaults.ts';
 
 export const SUPPORT_MEASURES: readonly Measure[] = [
   cleanCount({
@@ -29,6 +29,97 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
       'Hands on the scale, arms straight.',
       'Shift weight in for five quiet seconds: no pain, no shrug.',
       'Scale reading ÷ body weight; stop below the maximum.',
+    ],
+  }),
+  cleanCount({
+    id: 'wall-slides-clean',
+    name: 'Wall slides, clean',
+    phrase: 'wall slides',
+    joint: 'scapula',
+    motion: 'upward rotation',
+    sided: false,
+    position: 'standing',
+    protocol: [
+      'Back to the wall, hands, elbows and low back touching.',
+      'Slide up as far as all contacts hold, and down, slow and crisp.',
+      'Count until a contact leaves, the breath stops or the height shrinks.',
+    ],
+  }),
+  {
+    ...bestOfTrials,
+    id: 'seated-press',
+    name: 'Seated press, hands down',
+    phrase: 'seated press',
+    unit: 'breaths',
+    joint: 'scapula',
+    motion: 'depression',
+    sided: false,
+    error: { kind: 'fixed', amount: 1 },
+    freshDays: FRESH_DAYS.stability,
+    limits: { min: 0, max: 40, step: 1 },
+    position: 'seated',
+    instrument: 'breaths counted',
+    protocol: [
+      'Seated, hands flat beside the hips, elbows straight.',
+      'Press down on each breath out, tall spine, lower ribs quiet.',
+      'Count the breaths until the shoulders rise or the elbows bend.',
+    ],
+    origin: COMMON_PRACTICE,
+  },
+  hold({
+    id: 'lean-hold',
+    name: 'Forward lean hold, 5 cm',
+    phrase: 'forward lean',
+    joint: 'wrist',
+    motion: 'extension',
+    sided: false,
+    position: 'plank',
+    protocol: [
+      'Push-up position, shoulders 5 cm past the wrists.',
+      'Elbows straight, blades wide, heels of the hands heavy.',
+      'Stop the watch when a heel lifts, an elbow locks or it hurts.',
+    ],
+  }),
+  hold({
+    id: 'fingertip-hold',
+    name: 'Fingertip support, on the knees',
+    phrase: 'fingertip support',
+    joint: 'grip',
+    motion: 'grasp',
+    sided: false,
+    position: 'hands and knees',
+    protocol: [
+      'Knees down, fingers spread and domed, elbows straight.',
+      'Shift weight in until the tips carry it; no joint may cave in.',
+      'Stop the watch when a finger straightens or gives way.',
+    ],
+  }),
+  hold({
+    id: 'forearm-plank-hold',
+    name: 'Forearm plank',
+    phrase: 'forearm plank',
+    joint: 'scapula',
+    motion: 'protraction',
+    sided: false,
+    position: 'plank',
+    protocol: [
+      'Elbows under the shoulders, forearms parallel, legs long.',
+      'Push the floor, blades wide, breathing.',
+      'Stop the watch at the first fault that a cue does not mend.',
+    ],
+  }),
+  hold({
+    id: 'side-plank-hold',
+    name: 'Side plank',
+    phrase: 'side plank',
+    joint: 'shoulder',
+    motion: 'abduction',
+    sided: true,
+    position: 'plank',
+    protocol: [
+      'Hand or forearm under the shoulder; the side is the arm below.',
+      'One line from ear to ankle, top hip over the lower.',
+      'Stop the watch when the hip sinks or the shoulder shrugs.',
     ],
   }),
   hold({
@@ -118,6 +209,41 @@ export const HANG_MEASURES: readonly Measure[] = [
       'Stop the watch when the shoulders rise and a cue does not mend it.',
     ],
   }),
+  hold({
+    id: 'dead-hang',
+    name: 'Dead hang',
+    phrase: 'dead hang',
+    joint: 'grip',
+    motion: 'grasp',
+    sided: false,
+    position: 'hanging',
+    protocol: [
+      'Bar checked, soft landing; not with a lax or once dislocated shoulder.',
+      'Two hands, feet off, shoulders at ease but never hanging in the joint.',
+      'Stop the watch when the hands open or anything hurts.',
+    ],
+  }),
+  {
+    ...bestOfTrials,
+    id: 'ball-toss',
+    name: 'One-hand ball toss from a hang, catches in a row',
+    phrase: 'catches in a row',
+    unit: 'reps',
+    joint: 'shoulder',
+    motion: 'grasp',
+    sided: false,
+    error: { kind: 'fixed', amount: 1 },
+    freshDays: FRESH_DAYS.stability,
+    limits: { min: 0, max: 60, step: 1 },
+    position: 'hanging',
+    instrument: 'count, best of about three goes',
+    protocol: [
+      'Hang with feet light on a step; a helper tosses a soft ball.',
+      'Catch with one hand, toss back, change hands, no swing.',
+      'Count the catches in a row; best of three goes.',
+    ],
+    origin: COMMON_PRACTICE,
+  },
   {
     ...meanOfTrials,
     id: 'release-swing',

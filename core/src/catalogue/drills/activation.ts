@@ -1,5 +1,5 @@
-import type { Drill } from '../drill.ts';
-import { breaths, drill, reps } from './entry.ts';
+import type { Drill } from '../../drills/index.ts';
+import { MAT_UNDER_KNEES, FILM, AT_A_WALL, breaths, drill, reps } from './entry.ts';
 
 /** Shoulder blade activation: each direction by itself, little load. */
 export const ACTIVATION: readonly Drill[] = [
@@ -16,6 +16,9 @@ export const ACTIVATION: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.15, joints: ['scapula'] },
     trains: { 'scapular-push-ups': 1, 'one-shoulder-packs': 1 },
     cue: 'Up, down, apart, together: one at a time, elbows straight.',
+    alsoWorks: ['elbow'],
+    blade: 'sweep',
+    aids: [MAT_UNDER_KNEES, AT_A_WALL, FILM],
     faults: ['elbows-bend', 'neck-leads', 'rushed'],
   }),
   drill({
@@ -32,6 +35,8 @@ export const ACTIVATION: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.1, joints: ['scapula'] },
     trains: { 'scapular-push-ups': 2 },
     cue: 'Push the wall away between the blades; the head does not travel.',
+    blade: 'sweep',
+    aids: [FILM],
     faults: ['elbows-bend', 'neck-leads', 'shrug'],
   }),
   drill({
@@ -46,6 +51,10 @@ export const ACTIVATION: readonly Drill[] = [
     dose: reps(8, 10, 2, { secondsPerUnit: 3 }),
     trains: { 'shoulder-external-rotation': 2, 'shoulder-abduction': 1, 'one-shoulder-packs': 1 },
     cue: 'Thumbs up, lift from the blades, forehead stays down.',
+    alsoWorks: ['shoulder'],
+    blade: 'set',
+    easier: ['prone-a-lifts'],
+    aids: ['Cushion under the chest', 'Standing, bent forward over a table'],
     faults: ['shrug', 'neck-leads', 'low-back-arches'],
     excludedBy: ['pregnancy'],
   }),
@@ -62,6 +71,10 @@ export const ACTIVATION: readonly Drill[] = [
     dose: reps(8, 10, 2, { secondsPerUnit: 5 }),
     trains: { 'shoulder-flexion': 2, 'shoulder-abduction': 2 },
     cue: 'Hands, wrists, elbows and low back stay in touch; stop where the first one leaves.',
+    alsoWorks: ['shoulder'],
+    blade: 'follow',
+    easier: ['floor-slides'],
+    aids: ['Feet further from the wall', FILM],
     faults: ['ribs-flare', 'low-back-arches', 'shrug'],
   }),
   drill({
@@ -77,6 +90,9 @@ export const ACTIVATION: readonly Drill[] = [
     dose: breaths(4, 6, 2),
     trains: { 'packed-hang': 1, 'shoulder-flexion': 1 },
     cue: 'In: back and down. Out: forward and up.',
+    alsoWorks: ['shoulder'],
+    blade: 'follow',
+    bladeCues: { set: 'Stay with the breath in: back and down, arms heavy.' },
     faults: ['ribs-flare', 'breath-held'],
   }),
   drill({
@@ -93,6 +109,10 @@ export const ACTIVATION: readonly Drill[] = [
     handLoad: { direction: 'pull', share: 0.15, joints: ['scapula', 'grip'] },
     trains: { 'packed-hang': 2, 'one-shoulder-packs': 2, 'hand-load-hang': 2 },
     cue: 'Straight arms, long neck, draw both shoulders down and let them rise.',
+    alsoWorks: ['grip'],
+    blade: 'set',
+    easier: ['straight-arm-pull-downs'],
+    aids: [FILM],
     faults: ['elbows-bend', 'shrug', 'ribs-flare'],
   }),
 ];

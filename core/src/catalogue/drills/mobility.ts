@@ -1,5 +1,5 @@
-import type { Drill } from '../drill.ts';
-import { breaths, drill, reps, seconds } from './entry.ts';
+import type { Drill } from '../../drills/index.ts';
+import { WEDGE, MAT_UNDER_KNEES, AT_A_WALL, LIGHT_TENSION, breaths, drill, reps, seconds } from './entry.ts';
 
 export const MOBILITY: readonly Drill[] = [
   drill({
@@ -15,6 +15,10 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(8, 10, 2, { secondsPerUnit: 6, restSeconds: 20 }),
     trains: { 'strap-pass-through': 3, 'shoulder-flexion': 2, 'shoulder-extension': 2 },
     cue: 'Straight arms, straight wrists, ribs down; move the hands in only when it is easy.',
+    alsoWorks: ['scapula'],
+    blade: 'follow',
+    easier: ['arm-circles'],
+    aids: ['Hands wider until it is easy'],
     faults: ['ribs-flare', 'elbows-bend', 'low-back-arches'],
   }),
   drill({
@@ -29,6 +33,10 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(3, 5, 1, { perSide: true, secondsPerUnit: 12 }),
     trains: { 'shoulder-flexion': 2, 'shoulder-external-rotation': 1, 'shoulder-extension': 2, 'shoulder-internal-rotation': 2 },
     cue: 'One to three tenths of your strength, hips still, keep breathing.',
+    alsoWorks: ['scapula'],
+    effort: LIGHT_TENSION,
+    blade: 'sweep',
+    easier: ['arm-circles'],
     faults: ['breath-held', 'ribs-flare', 'leans'],
   }),
   drill({
@@ -43,6 +51,10 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(8, 10, 2, { restSeconds: 20 }),
     trains: { 'shoulder-flexion': 3, 'strap-pass-through': 1 },
     cue: 'Chest heavy, lift the thumbs, no arch in the low back.',
+    alsoWorks: ['scapula'],
+    blade: 'follow',
+    easier: ['supine-arm-raises'],
+    aids: [MAT_UNDER_KNEES, 'Hands on a bench in place of the floor'],
     faults: ['low-back-arches', 'elbows-bend'],
   }),
   drill({
@@ -57,6 +69,9 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(8, 10, 2, { perSide: true, restSeconds: 15, secondsPerUnit: 3 }),
     trains: { 'shoulder-abduction': 3, 'shoulder-flexion': 1 },
     cue: 'Reach long, let the blade turn up with the arm.',
+    alsoWorks: ['scapula'],
+    blade: 'follow',
+    easier: ['scapular-plane-raises'],
     faults: ['shrug', 'leans'],
   }),
   drill({
@@ -71,6 +86,8 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(10, 12, 2, { restSeconds: 15, secondsPerUnit: 3 }),
     trains: { 'shoulder-external-rotation': 2 },
     cue: 'Elbows heavy at the ribs, open the hands, chest stays quiet.',
+    alsoWorks: ['scapula'],
+    blade: 'set',
     faults: ['ribs-flare', 'rushed'],
   }),
   drill({
@@ -85,6 +102,8 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(8, 10, 2, { perSide: true, restSeconds: 15, secondsPerUnit: 4 }),
     trains: { 'shoulder-external-rotation': 3, 'shoulder-internal-rotation': 3 },
     cue: 'The shoulder stays on the floor; only the forearm travels.',
+    aids: ['Folded towel under the upper arm'],
+    easier: ['hands-open'],
     faults: ['ribs-flare', 'rushed'],
   }),
   drill({
@@ -100,6 +119,8 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(8, 10, 2, { restSeconds: 20 }),
     trains: { 'shoulder-extension': 3, 'strap-pass-through': 1 },
     cue: 'Collarbones wide, lift the strap behind you, chin level.',
+    alsoWorks: ['scapula'],
+    blade: 'set',
     faults: ['neck-leads', 'low-back-arches'],
   }),
   drill({
@@ -115,6 +136,8 @@ export const MOBILITY: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.18, joints: ['wrist'] },
     trains: { 'wrist-extension-loaded': 3, 'wrist-extension': 2 },
     cue: 'Heels of the hands stay down; go only as far as they do.',
+    easier: ['palm-lifts'],
+    aids: [WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
     faults: ['wrist-collapses', 'elbows-lock'],
     excludedBy: ['wrist-injury'],
   }),
@@ -130,6 +153,8 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(5, 5, 2, { perSide: true, restSeconds: 10 }),
     trains: { 'wrist-extension': 3, 'wrist-extension-loaded': 1 },
     cue: 'Fingers relaxed, lift the back of the hand, no sideways bend.',
+    alsoWorks: ['forearm'],
+    easier: ['wrist-circles'],
     faults: ['wrist-sideways', 'rushed'],
   }),
   drill({
@@ -144,6 +169,8 @@ export const MOBILITY: readonly Drill[] = [
     dose: reps(8, 10, 2, { restSeconds: 10, secondsPerUnit: 3 }),
     trains: { 'wrist-flexion': 3 },
     cue: 'Bend the hand down over the edge, then pull a little further by itself.',
+    alsoWorks: ['forearm'],
+    easier: ['wrist-circles'],
     faults: ['wrist-sideways', 'rushed'],
   }),
 ];
@@ -161,7 +188,9 @@ export const COOL_DOWN: readonly Drill[] = [
     dose: seconds(30, 30, 1, { perSide: true }),
     trains: { 'wrist-extension': 1, 'wrist-flexion': 1, 'wrist-extension-loaded': 1 },
     cue: 'Straight elbow, gentle pull, breathe out into it.',
+    alsoWorks: ['forearm', 'elbow'],
     faults: ['elbows-lock'],
+    easier: ['wrist-circles'],
   }),
   drill({
     id: 'kneeling-chest-to-floor',
@@ -175,8 +204,11 @@ export const COOL_DOWN: readonly Drill[] = [
     dose: breaths(4, 5, 2),
     trains: { 'shoulder-flexion': 2, 'strap-pass-through': 1 },
     cue: 'Hips over the knees, let the chest sink on each breath out.',
+    alsoWorks: ['trunk'],
+    aids: [MAT_UNDER_KNEES, 'Elbows on a bench in place of hands on the floor'],
     faults: ['low-back-arches'],
     excludedBy: ['shoulder-dislocated', 'lax-joints', 'shoulder-injury'],
+    easier: ['wall-shoulder-hang'],
   }),
   drill({
     id: 'prone-chest-turn',
@@ -190,8 +222,10 @@ export const COOL_DOWN: readonly Drill[] = [
     dose: seconds(30, 30, 1, { perSide: true }),
     trains: { 'shoulder-external-rotation': 2, 'shoulder-extension': 1 },
     cue: 'Roll away from the long arm until it is a stretch, never a pinch.',
+    aids: ['Cushion under the head', 'Arm lower than shoulder height'],
     faults: ['breath-held'],
     excludedBy: ['shoulder-dislocated', 'lax-joints', 'shoulder-injury', 'pregnancy'],
+    easier: ['arm-across'],
   }),
   drill({
     id: 'arm-across',
@@ -205,6 +239,7 @@ export const COOL_DOWN: readonly Drill[] = [
     dose: breaths(3, 5, 1, { perSide: true }),
     trains: { 'shoulder-internal-rotation': 1 },
     cue: 'Blade stays down, breathe between the blades.',
+    alsoWorks: ['scapula'],
     faults: ['shrug'],
     excludedBy: ['shoulder-dislocated', 'lax-joints'],
   }),
@@ -220,6 +255,7 @@ export const COOL_DOWN: readonly Drill[] = [
     dose: breaths(8, 10, 1),
     trains: {},
     cue: 'Loose arms, slow breaths out, notice both sides.',
+    alsoWorks: ['wrist'],
     faults: ['rushed'],
   }),
 ];

@@ -1,18 +1,35 @@
+import { reps, seconds } from '../drills/entry.ts';
+import { climb } from './climb.ts';
 import { atLeast, atMost, customary, shareOfBodyMass } from './demands.ts';
-import type { Ladder } from './ladder.ts';
 
-export const HANG_AND_SWING: Ladder = {
+const BEFORE_ANY_HANG = ['shoulder-injury'] as const;
+const BEFORE_FREE_HANGS = ['shoulder-injury', 'elbow-pain', 'raised-pressure'] as const;
+const BEFORE_SWINGS = [...BEFORE_FREE_HANGS, 'unstable-under-load', 'head-injury', 'pregnancy'] as const;
+
+export const HANG_AND_SWING = climb({
   id: 'hang-and-swing',
   name: 'Hang and swing',
   kind: 'pull',
   aim: 'From feet-supported hanging to travelling hand to hand.',
+  warnings: ['Check that the bar holds; soft landing under it; a spotter for the first free swings.'],
+  shared: {
+    phase: 'skill',
+    joint: 'shoulder',
+    alsoWorks: ['grip', 'scapula'],
+    motions: ['depression', 'grasp'],
+    quality: 'skill',
+    position: 'hanging',
+    faults: ['shrug', 'swings', 'elbows-bend', 'ribs-flare'],
+    blade: 'set',
+    direction: 'pull',
+    loads: ['shoulder', 'grip', 'scapula'],
+  },
   rungs: [
     {
       id: 'quarter-hang',
       name: 'Feet-supported hang, quarter',
       setUp: 'Feet flat, knees soft, about a quarter of body weight in the hands.',
       pose: 'feet-supported hang',
-      practice: 'practice-quarter-hang',
       demands: [
         atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 60),
@@ -20,13 +37,21 @@ export const HANG_AND_SWING: Ladder = {
         customary('scapular-push-ups', 8),
         atLeast('hand-load-hang', 25),
       ],
+      practice: {
+        easier: ['light-shrugs-bar'],
+        equipment: ['bar'],
+        share: 0.25,
+        dose: seconds(20, 30, 3),
+        trains: { 'packed-hang': 3, 'hand-load-hang': 3, grip: 1 },
+        cue: 'Feet heavy, shoulders set, quiet breath.',
+        excludedBy: BEFORE_ANY_HANG,
+      },
     },
     {
       id: 'half-hang',
       name: 'Feet-supported hang, half',
       setUp: 'Feet on a step, about half of body weight in the hands.',
       pose: 'feet-supported hang, half',
-      practice: 'practice-half-hang',
       demands: [
         atLeast('shoulder-flexion', 155),
         atLeast('shoulder-external-rotation', 65),
@@ -35,13 +60,20 @@ export const HANG_AND_SWING: Ladder = {
         atLeast('hand-load-hang', 50),
         atLeast('packed-hang', 10),
       ],
+      practice: {
+        equipment: ['bar', 'step'],
+        share: 0.5,
+        dose: seconds(20, 30, 3),
+        trains: { 'packed-hang': 3, 'hand-load-hang': 3, grip: 1, 'one-shoulder-packs': 1 },
+        cue: 'Half on the feet, long neck, ribs to pelvis.',
+        excludedBy: BEFORE_ANY_HANG,
+      },
     },
     {
       id: 'packs-and-rocks',
       name: 'Packs and side rocks',
       setUp: 'Feet on a step, half weight; one shoulder packs, then weight rocks from hand to hand.',
       pose: 'feet-supported hang, one shoulder',
-      practice: 'practice-packs-and-rocks',
       demands: [
         atLeast('shoulder-flexion', 160),
         atLeast('shoulder-external-rotation', 70),
@@ -50,13 +82,20 @@ export const HANG_AND_SWING: Ladder = {
         atLeast('packed-hang', 20),
         atLeast('one-shoulder-packs', 3),
       ],
+      practice: {
+        equipment: ['bar', 'step'],
+        share: 0.5,
+        dose: reps(5, 8, 2, { perSide: true }),
+        trains: { 'one-shoulder-packs': 3, 'release-swing': 2, 'packed-hang': 2, 'hand-load-hang': 2 },
+        cue: 'Pack one shoulder, rock the weight across, feet light.',
+        excludedBy: BEFORE_ANY_HANG,
+      },
     },
     {
       id: 'taps-with-feet',
       name: 'One-hand taps, feet on a step',
       setUp: 'Feet light on a step; weight under the holding hand first, then tap the head, then the hip.',
       pose: 'one-hand tap, feet light',
-      practice: 'practice-taps-with-feet',
       demands: [
         atLeast('shoulder-flexion', 160),
         atLeast('shoulder-external-rotation', 75),
@@ -66,13 +105,20 @@ export const HANG_AND_SWING: Ladder = {
         customary('one-shoulder-packs', 5),
         customary('scapular-push-ups', 15),
       ],
+      practice: {
+        equipment: ['bar', 'step'],
+        share: 0.6,
+        dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 5 }),
+        trains: { 'release-swing': 3, 'one-shoulder-packs': 2, 'hand-load-hang': 3, grip: 1 },
+        cue: 'Weight under the holding hand, then tap.',
+        excludedBy: BEFORE_ANY_HANG,
+      },
     },
     {
       id: 'free-hang',
       name: 'Free two-hand hang',
       setUp: 'Feet off, shoulders set, ribs and pelvis drawn together. Soft landing under the bar.',
       pose: 'free hang',
-      practice: 'practice-free-hang',
       demands: [
         atLeast('shoulder-flexion', 165),
         atLeast('shoulder-abduction', 160),
@@ -83,13 +129,20 @@ export const HANG_AND_SWING: Ladder = {
         atLeast('one-shoulder-packs', 8),
         atMost('release-swing', 20),
       ],
+      practice: {
+        equipment: ['bar'],
+        share: 1,
+        dose: seconds(15, 30, 3, { restSeconds: 60 }),
+        trains: { 'free-hang': 3, grip: 2, 'packed-hang': 2, 'hand-load-hang': 3 },
+        cue: 'Set before the feet leave; step down before the shoulders rise.',
+        excludedBy: BEFORE_FREE_HANGS,
+      },
     },
     {
       id: 'free-taps',
       name: 'Free one-hand taps',
       setUp: 'Free hang; shift first, let one hand tap the head, then the hip, without a swing.',
       pose: 'free hang, one-hand tap',
-      practice: 'practice-free-taps',
       demands: [
         atLeast('shoulder-flexion', 165),
         atLeast('shoulder-abduction', 160),
@@ -100,13 +153,20 @@ export const HANG_AND_SWING: Ladder = {
         atMost('release-swing', 15),
         atMost('strap-pass-through', 2.2),
       ],
+      practice: {
+        equipment: ['bar'],
+        share: 1,
+        dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 4, restSeconds: 60 }),
+        trains: { 'release-swing': 3, 'free-hang': 2, grip: 2, 'one-shoulder-packs': 2 },
+        cue: 'Shift, tap, return: no swing to show for it.',
+        excludedBy: BEFORE_FREE_HANGS,
+      },
     },
     {
       id: 'turns-and-crunches',
       name: 'Turns and side crunches',
       setUp: 'Free hang; the shoulders turn the body, then the side shortens, slowly both ways.',
       pose: 'hanging side crunch',
-      practice: 'practice-turns-and-crunches',
       demands: [
         atLeast('shoulder-flexion', 168),
         atLeast('shoulder-abduction', 165),
@@ -117,13 +177,20 @@ export const HANG_AND_SWING: Ladder = {
         atMost('release-swing', 12),
         atMost('strap-pass-through', 2.1),
       ],
+      practice: {
+        equipment: ['bar'],
+        share: 1,
+        dose: reps(5, 8, 2, { perSide: true, restSeconds: 60 }),
+        trains: { 'free-hang': 2, 'release-swing': 2, 'plank-hold': 1, grip: 2 },
+        cue: 'Turn from the shoulders, shorten one side, slow both ways.',
+        excludedBy: BEFORE_FREE_HANGS,
+      },
     },
     {
       id: 'straight-swings',
       name: 'Straight swings',
       setUp: 'Free hang; small straight swings led by the feet, a spotter for the first ones.',
       pose: 'swing',
-      practice: 'practice-straight-swings',
       demands: [
         atLeast('shoulder-flexion', 170),
         atLeast('shoulder-extension', 45),
@@ -134,13 +201,20 @@ export const HANG_AND_SWING: Ladder = {
         atMost('release-swing', 10),
         atMost('strap-pass-through', 2.0),
       ],
+      practice: {
+        equipment: ['bar'],
+        share: 1.2,
+        dose: reps(5, 10, 2, { secondsPerUnit: 2, restSeconds: 60 }),
+        trains: { 'free-hang': 3, grip: 3, 'one-shoulder-packs': 1, 'release-swing': 1 },
+        cue: 'Feet lead, shoulders stay set, stop while it is quiet.',
+        excludedBy: BEFORE_SWINGS,
+      },
     },
     {
       id: 'hand-to-hand',
       name: 'Travelling hand to hand',
       setUp: 'A row of bars or rings; the swing carries, one hand lets go at a time.',
       pose: 'hand-to-hand travel',
-      practice: 'practice-hand-to-hand',
       demands: [
         atLeast('shoulder-flexion', 170),
         atLeast('shoulder-extension', 50),
@@ -151,6 +225,14 @@ export const HANG_AND_SWING: Ladder = {
         atMost('release-swing', 8),
         atMost('strap-pass-through', 1.9),
       ],
+      practice: {
+        equipment: ['row of bars'],
+        share: 1.2,
+        dose: reps(4, 8, 2, { secondsPerUnit: 2, restSeconds: 90 }),
+        trains: { 'free-hang': 3, grip: 3, 'release-swing': 2, 'one-shoulder-packs': 2 },
+        cue: 'Let the swing carry; one hand at a time.',
+        excludedBy: BEFORE_SWINGS,
+      },
     },
   ],
-};
+});

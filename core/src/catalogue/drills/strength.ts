@@ -1,4 +1,4 @@
-import type { Drill } from '../drill.ts';
+import type { Drill } from '../../drills/index.ts';
 import { drill, reps, seconds } from './entry.ts';
 
 export const STRENGTH: readonly Drill[] = [
@@ -16,6 +16,9 @@ export const STRENGTH: readonly Drill[] = [
     handLoad: { direction: 'pull', share: 0.15, joints: ['scapula', 'elbow'] },
     trains: { 'packed-hang': 1, grip: 1, 'one-shoulder-packs': 1 },
     cue: 'Elbows brush the ribs, wrists straight, slow home.',
+    alsoWorks: ['elbow', 'shoulder'],
+    blade: 'set',
+    easier: ['band-pull-aparts'],
     faults: ['snaps-back', 'shrug', 'wrist-sideways'],
   }),
   drill({
@@ -30,6 +33,7 @@ export const STRENGTH: readonly Drill[] = [
     dose: seconds(8, 10, 3, { perSide: true, restSeconds: 20 }),
     trains: { grip: 3 },
     cue: 'Squeeze a rolled towel hard, wrist straight, then let go completely.',
+    alsoWorks: ['wrist'],
     faults: ['wrist-sideways', 'breath-held'],
     excludedBy: ['elbow-pain', 'minor'],
   }),
@@ -46,6 +50,8 @@ export const STRENGTH: readonly Drill[] = [
     dose: seconds(20, 30, 2, { perSide: true }),
     trains: { grip: 2, 'free-hang': 1 },
     cue: 'Shoulder set, stand tall, no lean.',
+    alsoWorks: ['trunk', 'shoulder'],
+    easier: ['towel-wringing'],
     faults: ['leans', 'shrug'],
     excludedBy: ['elbow-pain', 'shoulder-injury'],
   }),
@@ -62,6 +68,8 @@ export const STRENGTH: readonly Drill[] = [
     dose: reps(5, 10, 2, { perSide: true }),
     trains: { grip: 1, 'wrist-flexion': 2, 'wrist-extension': 1 },
     cue: 'The other hand helps up; lower alone, slowly.',
+    alsoWorks: ['forearm'],
+    easier: ['wrist-raises'],
     faults: ['wrist-sideways', 'rushed'],
     excludedBy: ['wrist-injury'],
   }),

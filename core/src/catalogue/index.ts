@@ -1,0 +1,64 @@
+import type { LibraryContent } from '../library/index.ts';
+import { ACTIVATION } from './drills/activation.ts';
+import { AROUND } from './drills/around.ts';
+import { BLADE_CONTROL } from './drills/bladeControl.ts';
+import { FINGERTIPS } from './drills/fingertips.ts';
+import { FOREARM_AND_WRIST } from './drills/forearmAndWrist.ts';
+import { HANG_AND_GRIP } from './drills/hangAndGrip.ts';
+import { COOL_DOWN, MOBILITY } from './drills/mobility.ts';
+import { OPENERS } from './drills/openers.ts';
+import { SHOULDER_MOBILITY } from './drills/shoulderMobility.ts';
+import { SHOULDER_STABILITY } from './drills/shoulderStability.ts';
+import { STABILITY } from './drills/stability.ts';
+import { STRENGTH } from './drills/strength.ts';
+import { STRENGTH_ON_TOP } from './drills/strengthOnTop.ts';
+import { ARM_BALANCE_LEAN } from './ladders/armBalanceLean.ts';
+import { ASSISTED_PULL } from './ladders/assistedPull.ts';
+import { DIP } from './ladders/dip.ts';
+import { FINGERTIP_SUPPORT } from './ladders/fingertipSupport.ts';
+import { FOREARM_INVERSION } from './ladders/forearmInversion.ts';
+import { GRIP_AND_OVERHEAD } from './ladders/gripAndOverhead.ts';
+import { HAND_SUPPORT } from './ladders/handSupport.ts';
+import { HANG_AND_SWING } from './ladders/hangAndSwing.ts';
+import { POST_BRACE } from './ladders/postBrace.ts';
+import { PUSH_UP } from './ladders/pushUp.ts';
+
+/** The ladders in the order of practice; the dip branches off the push-up. */
+const CLIMBS = [
+  HANG_AND_SWING,
+  ASSISTED_PULL,
+  HAND_SUPPORT,
+  PUSH_UP,
+  DIP,
+  FINGERTIP_SUPPORT,
+  FOREARM_INVERSION,
+  ARM_BALANCE_LEAN,
+  POST_BRACE,
+  GRIP_AND_OVERHEAD,
+];
+
+/** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
+export const BUILT_IN_VERSION = '2026-11';
+
+/** Every drill and ladder the product ships. */
+export const BUILT_IN: LibraryContent = {
+  drills: [
+    ...OPENERS,
+    ...FOREARM_AND_WRIST,
+    ...MOBILITY,
+    ...SHOULDER_MOBILITY,
+    ...ACTIVATION,
+    ...BLADE_CONTROL,
+    ...STABILITY,
+    ...SHOULDER_STABILITY,
+    ...HANG_AND_GRIP,
+    ...FINGERTIPS,
+    ...AROUND,
+    ...STRENGTH,
+    ...STRENGTH_ON_TOP,
+    ...COOL_DOWN,
+    ...CLIMBS.flatMap((c) => c.practices),
+  ],
+  ladders: CLIMBS.map((c) => c.ladder),
+  setAside: [],
+};

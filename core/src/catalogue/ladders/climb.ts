@@ -1,0 +1,60 @@
+import type { Joint } from '../../anatomy/index.ts';
+import type { Drill } from '../../drills/index.ts';
+import type { Ladder, Rung } from '../../ladders/index.ts';
+import { projectDefault } from '../../reference/index.ts';
+import { drill } from '../drills/entry.ts';
+
+/** How a rung is practised once it is signed; what its ladder shares is left out. */
+type Practice = Pick<Drill, 'dose' | 'cue' | 'trains'> &
+  Partial<Pick<Drill, 'name' | 'position' | 'equipment' | 'excludedBy' | 'faults' | 'aids' | 'easier' | 'phase' | 'quality' | 'effort'>> & {
+    /** Where the practice is not called after its rung. */
+    readonly id?: string;
+    /** Share of body weight in the hands. */
+    readonly share: number;
+  };
+
+interface RungEntry extends Omit<Rung, 'practice'> {
+  readonly practice: Practice;
+}
+
+/** What the practices of a ladder share. */
+type Shared = Pick<Drill, 'phase' | 'joint' | 'alsoWorks' | 'motions' | 'quality' | 'position' | 'faults'> &
+  Pick<Partial<Drill>, 'blade'> & {
+    readonly direction: 'push' | 'pull';
+    readonly loads: readonly Joint[];
+  };
+
+interface Climb extends Omit<Ladder, 'rungs'> {
+  readonly shared: Shared;
+  /** Lowest first. */
+  readonly rungs: readonly RungEntry[];
+}
+
+const ORIGIN = projectDefault('dose from common practice, hand load by the rung’s description');
+
+/**
+ * A ladder and the drills its rungs are practised in. Each practice has the one before as its easier
+ * neighbour; the first names its own.
+ */
+export function climb({ shared, rungs, ...ladder }: Climb): { readonly ladder: Ladder; readonly practices: readonly Drill[] } {
+  const { direction, loads, ...common } = shared;
+  const idOf = (rung: RungEntry) => rung.practice.id ?? `practice-${rung.id}`;
+  return {
+    ladder: { ...ladder, rungs: rungs.map((rung) => ({ ...rung, practice: idOf(rung) })) },
+    practices: rungs.map((rung, i) => {
+      const { share, id: _id, ...practice } = rung.practice;
+      const before = rungs[i - 1];
+      return drill({
+        ...common,
+        name: rung.name,
+        pose: rung.pose,
+        easier: before ? [idOf(before)] : [],
+        origin: ORIGIN,
+        ...practice,
+        id: idOf(rung),
+        ...(share > 0 ? { handLoad: { direction, share, joints: loads } } : {}),
+        rung: { ladderId: ladder.id, rungId: rung.id },
+      });
+    }),
+  };
+}

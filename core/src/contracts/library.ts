@@ -1,0 +1,282 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsUUID,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { type Joint, JOINTS, type Motion, MOTIONS } from '../anatomy/index.ts';
+import {
+  DOSE_UNITS,
+  type DoseUnit,
+  type Equipment,
+  EQUIPMENT_IDS,
+  FAULT_IDS,
+  type FaultId,
+  type Phase,
+  PHASES,
+  type Position,
+  POSITIONS,
+  QUALITIES,
+  type Quality,
+} from '../drills/index.ts';
+import { type DemandDirection, LADDER_KINDS, type LadderKind } from '../ladders/index.ts';
+import { isMeasure, measureOf, trialProblem } from '../measuring/index.ts';
+import { type Unit, UNITS } from '../quantities/index.ts';
+import type { Origin } from '../reference/index.ts';
+import { CAUTION_IDS, type CautionId } from '../safety/index.ts';
+import { BLADES, type Blade } from '../schools/index.ts';
+import { POSES, type PoseName } from '../statics/index.ts';
+import { IsMeasureId, IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
+import { LIBRARY_LIMITS as MOST } from './limits.ts';
+import { rule, shown } from './rule.ts';
+
+const IsEntryId = () =>
+  Matches(/^[a-z0-9][a-z0-9-]{0,63}$/, {
+    message: 'An id has 1 to 64 small letters, digits and hyphens, and begins with a letter or digit.',
+  });
+
+const IsText = (label: string, max: number, min = 1) => IsPlainText(label, { min, max });
+
+/** `{ "plank-hold": 3 }`: checks that exist, strengths 1 to 3. */
+const IsTrains = () =>
+  rule('isTrains', (value) => {
+    if (!isRecord(value)) return 'What it trains must be an object of checks and strengths.';
+    for (const [id, strength] of Object.entries(value)) {
+      if (!isMeasure(id)) return `There is no check called "${shown(id)}".`;
+      if (![1, 2, 3].includes(strength as number)) return `${measureOf(id).name}: the strength must be 1, 2 or 3, not ${shown(strength)}.`;
+    }
+    return undefined;
+  });
+
+/** Texts by a key out of a list: cues by blade school, stand-ins by equipment. */
+const IsTexts = (name: string, label: string, keys: readonly string[]) =>
+  rule(name, (value) => {
+    if (!isRecord(value)) return `${label} must be an object of texts.`;
+    for (const [key, text] of Object.entries(value)) {
+      if (!keys.includes(key)) return `${label}: there is no "${shown(key)}"; use ${keys.join(', ')}.`;
+      const problem = plainTextProblem(`${label}, ${key}`, text, 1, MOST.text);
+      if (problem) return problem;
+    }
+    return undefined;
+  });
+
+/** The unit of the check named by the sibling property `measureId`. */
+const IsUnitOfMeasure = () =>
+  rule('isUnitOfMeasure', (value, { measureId }) => {
+    if (!isMeasure(measureId)) return undefined;
+    const { name, unit } = measureOf(measureId);
+    return value === unit ? undefined : `${name} is measured in ${UNITS[unit].name} ("${unit}"), not in "${shown(value)}".`;
+  });
+
+/** A figure that a trial of the check could read, or a sensible share of body mass. */
+const IsDemandValue = () =>
+  rule('isDemandValue', (value, { measureId, per }) => {
+    if (!isMeasure(measureId)) return undefined;
+    if (per === undefined) return trialProblem(measureOf(measureId), value);
+    return typeof value === 'number' && value > 0 && value <= MOST.shareOfBodyMass
+      ? undefined
+      : `A share of body mass must be above 0 and at most ${MOST.shareOfBodyMass}.`;
+  });
+
+/** Only a check in kilograms can be asked as a share of body mass. */
+const IsPerBodyMass = () =>
+  rule('isPerBodyMass', (value, { measureId }) => {
+    if (value !== 'bodyMass') return 'A demand is absolute, or per "bodyMass".';
+    return isMeasure(measureId) && measureOf(measureId).unit !== 'kg'
+      ? 'Only a check in kilograms can be asked as a share of body mass.'
+      : undefined;
+  });
+
+/** Tempo belongs to repetitions. */
+const IsTempoOfReps = () =>
+  rule('isTempoOfReps', (value, { unit }) => (value === undefined || unit === 'reps' ? undefined : 'Only repetitions have a tempo.'));
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+const SECONDS = (most: number) => `must be from 0 to ${most} seconds.`;
+
+export class TempoDto {
+  @Max(60, { message: `The way out ${SECONDS(60)}` }) @Min(0, { message: `The way out ${SECONDS(60)}` }) @IsNumber() out!: number;
+  @Max(60, { message: `The hold ${SECONDS(60)}` }) @Min(0, { message: `The hold ${SECONDS(60)}` }) @IsNumber() hold!: number;
+  @Max(60, { message: `The way back ${SECONDS(60)}` }) @Min(0, { message: `The way back ${SECONDS(60)}` }) @IsNumber() back!: number;
+}
+
+export class DoseRangeDto {
+  @IsIn(DOSE_UNITS) unit!: DoseUnit;
+  @Max(MOST.dose, { message: `A dose must be at most ${MOST.dose}.` })
+  @Min(1, { message: 'A dose must be at least 1.' })
+  @IsInt()
+  min!: number;
+  @IsNotBelow('min')
+  @Max(MOST.dose, { message: `A dose must be at most ${MOST.dose}.` })
+  @Min(1, { message: 'A dose must be at least 1.' })
+  @IsInt()
+  max!: number;
+  @Max(MOST.sets, { message: `Sets must be at most ${MOST.sets}.` })
+  @Min(1, { message: 'Sets must be at least 1.' })
+  @IsInt()
+  sets!: number;
+  @IsBoolean() perSide!: boolean;
+  @Max(MOST.rest, { message: `Rest ${SECONDS(MOST.rest)}` })
+  @Min(0, { message: `Rest ${SECONDS(MOST.rest)}` })
+  @IsInt()
+  restSeconds!: number;
+  @IsOptional() @IsTempoOfReps() @ValidateNested() @Type(() => TempoDto) tempo?: TempoDto;
+}
+
+export class EffortDto {
+  @IsIn(['effort', 'tension']) scale!: 'effort' | 'tension';
+  @Max(100) @Min(0) @IsInt() min!: number;
+  @IsNotBelow('min') @Max(100) @Min(0) @IsInt() max!: number;
+}
+
+export class HandLoadDto {
+  @IsIn(['push', 'pull']) direction!: 'push' | 'pull';
+  @Max(2, { message: 'The hands carry at most 2 body weights.' })
+  @Min(0.01, { message: 'Leave the hand load out where the hands carry nothing.' })
+  @IsNumber()
+  share!: number;
+  @ArrayUnique() @IsIn(JOINTS, { each: true }) @ArrayMinSize(1) @IsArray() joints!: Joint[];
+}
+
+/** Where an entry or figure comes from. */
+export class OriginDto {
+  @IsIn(['published', 'common practice', 'project default', 'studio']) kind!: Origin['kind'];
+  @ValidateIf((o: OriginDto) => o.kind === 'published') @IsText('The citation', MOST.text) citation?: string;
+  @ValidateIf((o: OriginDto) => o.kind === 'published') @IsBoolean() fromMemory?: boolean;
+  @ValidateIf((o: OriginDto) => o.kind === 'project default') @IsText('The reason', MOST.text) reason?: string;
+  @ValidateIf((o: OriginDto) => o.kind === 'studio') @IsText('The note', MOST.text, 0) note?: string;
+}
+
+export class RungRefDto {
+  @IsEntryId() ladderId!: string;
+  @IsEntryId() rungId!: string;
+}
+
+/** One drill of the library. */
+export class DrillDto {
+  @IsEntryId() id!: string;
+  @IsText('The name', MOST.name) name!: string;
+  @IsIn(PHASES) phase!: Phase;
+  @IsIn(JOINTS) joint!: Joint;
+  @ArrayUnique() @IsIn(JOINTS, { each: true }) @IsArray() alsoWorks!: Joint[];
+  @ArrayUnique()
+  @IsIn(MOTIONS, { each: true })
+  @ArrayMinSize(1, { message: 'At least one direction is needed.' })
+  @IsArray()
+  motions!: Motion[];
+  @IsIn(QUALITIES) quality!: Quality;
+  @IsIn(POSITIONS) position!: Position;
+  @IsIn(Object.keys(POSES), { message: 'This figure is not among the drawings.' }) pose!: PoseName;
+  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() equipment!: Equipment[];
+  @ValidateNested() @Type(() => DoseRangeDto) dose!: DoseRangeDto;
+  @ValidateNested() @Type(() => EffortDto) effort!: EffortDto;
+  @IsOptional() @ValidateNested() @Type(() => HandLoadDto) handLoad?: HandLoadDto;
+  @IsTrains() trains!: Record<string, 1 | 2 | 3>;
+  @IsText('The cue', MOST.text) cue!: string;
+  @IsOptional() @IsIn(BLADES) blade?: Blade;
+  @IsOptional() @IsTexts('isBladeCues', 'Blade cues', BLADES) bladeCues?: Partial<Record<Blade, string>>;
+  @ArrayUnique() @IsIn(FAULT_IDS, { each: true }) @IsArray() faults!: FaultId[];
+  @ArrayUnique() @ArrayMaxSize(MOST.neighbours) @Matches(/^[a-z0-9-]+$/, { each: true }) @IsArray() easier!: string[];
+  @ArrayUnique() @IsIn(CAUTION_IDS, { each: true }) @IsArray() excludedBy!: CautionId[];
+  @IsPlainText('An aid', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() aids!: string[];
+  @IsTexts('isStandIns', 'Stand-ins', EQUIPMENT_IDS) standIns!: Partial<Record<Equipment, string>>;
+  @IsOptional() @ValidateNested() @Type(() => RungRefDto) rung?: RungRefDto;
+  @ValidateNested() @Type(() => OriginDto) origin!: OriginDto;
+}
+
+export class RungDemandDto {
+  @IsMeasureId() measureId!: string;
+  @IsDemandValue() value!: number;
+  @IsUnitOfMeasure() unit!: Unit;
+  @IsOptional() @IsPerBodyMass() per?: 'bodyMass';
+  @IsIn(['at least', 'at most']) direction!: DemandDirection;
+  @ValidateNested() @Type(() => OriginDto) origin!: OriginDto;
+  @IsOptional() @IsBoolean() allowOnTheMark?: boolean;
+}
+
+export class RungDto {
+  @IsEntryId() id!: string;
+  @IsText('The name of the rung', MOST.name) name!: string;
+  @IsText('The set-up', MOST.text) setUp!: string;
+  @IsIn(Object.keys(POSES), { message: 'This figure is not among the drawings.' }) pose!: PoseName;
+  @IsEntryId() practice!: string;
+  @ValidateNested({ each: true })
+  @Type(() => RungDemandDto)
+  @ArrayMaxSize(MOST.demands, { message: `A rung has at most ${MOST.demands} demands.` })
+  @IsArray()
+  demands!: RungDemandDto[];
+}
+
+/** One ladder of the library, lowest rung first. */
+export class LadderDto {
+  @IsEntryId() id!: string;
+  @IsText('The name of the ladder', MOST.name) name!: string;
+  @IsIn(LADDER_KINDS) kind!: LadderKind;
+  @IsText('The aim', MOST.text) aim!: string;
+  @IsPlainText('A warning', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() warnings!: string[];
+  @IsOptional() @ValidateNested() @Type(() => RungRefDto) branchOf?: RungRefDto;
+  @ValidateNested({ each: true })
+  @Type(() => RungDto)
+  @ArrayMaxSize(MOST.rungs, { message: `A ladder has at most ${MOST.rungs} rungs.` })
+  @ArrayMinSize(1, { message: 'A ladder needs at least one rung.' })
+  @IsArray()
+  rungs!: RungDto[];
+}
+
+/** Saves a drill or a ladder as the studio's own. Each save names the revision it edits. */
+class EntryRevisionDto {
+  @IsUUID('7') revision!: string;
+  @IsOptional() @IsUUID('7') basedOn!: string | null;
+}
+
+export class DrillEntryDto extends EntryRevisionDto {
+  @ValidateNested() @Type(() => DrillDto) entry!: DrillDto;
+}
+
+export class LadderEntryDto extends EntryRevisionDto {
+  @ValidateNested() @Type(() => LadderDto) entry!: LadderDto;
+}
+
+/** Goes back to the built-in entry, or stops offering one of the studio's own. */
+export class EntryResetDto extends EntryRevisionDto {}
+
+export const LIBRARY_FORMAT = 'myokinet-library';
+export const LIBRARY_FORMAT_VERSION = 1;
+
+/** A library as one file. */
+export class LibraryFileDto {
+  @Equals(LIBRARY_FORMAT, { message: `This is not a library file: "format" must be "${LIBRARY_FORMAT}".` }) format!: typeof LIBRARY_FORMAT;
+  @Equals(LIBRARY_FORMAT_VERSION, {
+    message: `This file has another version of the format: "formatVersion" must be ${LIBRARY_FORMAT_VERSION}.`,
+  })
+  formatVersion!: typeof LIBRARY_FORMAT_VERSION;
+  /** Version of the built-in library it was written beside. */
+  @IsText('The version of the library', MOST.name) libraryVersion!: string;
+  @ValidateNested({ each: true })
+  @Type(() => DrillDto)
+  @ArrayMaxSize(MOST.drills, { message: `At most ${MOST.drills} drills fit one file.` })
+  @IsArray()
+  drills!: DrillDto[];
+  @ValidateNested({ each: true })
+  @Type(() => LadderDto)
+  @ArrayMaxSize(MOST.ladders, { message: `At most ${MOST.ladders} ladders fit one file.` })
+  @IsArray()
+  ladders!: LadderDto[];
+}

@@ -1,0 +1,80 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import type { BodySide } from '../anatomy/index.ts';
+import {
+  type Answer,
+  ANSWERS,
+  BEIGHTON_TEST_IDS,
+  type BeightonTest,
+  CAUTION_IDS,
+  type CautionId,
+  isLiftable,
+  PROFESSIONAL_ROLES,
+  type ProfessionalRole,
+  QUESTION_IDS,
+  type QuestionId,
+  questionOf,
+} from '../safety/index.ts';
+import { IsPastDay, IsPastInstant, IsPlainText } from './decorators.ts';
+import { LIMITS } from './limits.ts';
+import { rule } from './rule.ts';
+
+/** A side where the question has sides, `whole` where it has none. */
+const IsSideOfQuestion = () =>
+  rule('isSideOfQuestion', (value, { questionId, answer }) => {
+    if (!QUESTION_IDS.includes(questionId as QuestionId)) return undefined;
+    const { sided, text } = questionOf(questionId as QuestionId);
+    if (!sided && value !== 'whole') return `“${text}” has no sides.`;
+    return ['left', 'right', 'whole'].includes(value as string) || answer === 'no' ? undefined : `“${text}”: say left, right or both.`;
+  });
+
+/** Every question exactly once: a screen with holes would read as a screen without findings. */
+const AnswersAll = () =>
+  rule('answersAll', (value) => {
+    if (!Array.isArray(value)) return 'The answers are needed.';
+    const asked = value.map((a: { questionId?: unknown }) => a.questionId);
+    const missing = QUESTION_IDS.filter((id) => !asked.includes(id));
+    if (missing.length > 0)
+      return `${missing.length} of ${QUESTION_IDS.length} questions are not answered, first “${questionOf(missing[0] as QuestionId).text}”`;
+    return asked.length > QUESTION_IDS.length ? 'A question is answered twice.' : undefined;
+  });
+
+const AreLiftable = () =>
+  rule('areLiftable', (value) =>
+    Array.isArray(value) && value.every((id) => CAUTION_IDS.includes(id as CautionId) && isLiftable(id as CautionId))
+      ? undefined
+      : 'Name cautions that a licensed professional’s word can open.',
+  );
+
+export class ScreenAnswerDto {
+  @IsIn(QUESTION_IDS) questionId!: QuestionId;
+  @IsIn(ANSWERS, { message: 'Answer no, yes or unsure.' }) answer!: Answer;
+  @IsSideOfQuestion() side!: BodySide;
+}
+
+/** The screen before training, answered as a whole. */
+export class ScreeningDto {
+  @IsUUID('7') id!: string;
+  @IsPastInstant('The time of the screen') takenAt!: string;
+  @AnswersAll()
+  @ValidateNested({ each: true })
+  @Type(() => ScreenAnswerDto)
+  @ArrayMaxSize(100)
+  @IsArray()
+  answers!: ScreenAnswerDto[];
+
+  /** Positive tests of the laxity score; null where it was not done. */
+  @IsOptional() @ArrayUnique() @IsIn(BEIGHTON_TEST_IDS, { each: true }) @IsArray() beighton!: BeightonTest[] | null;
+  @IsPlainText('The note', { max: LIMITS.note }) note!: string;
+}
+
+/** That a licensed professional was consulted. Only roles, never names. */
+export class ConsultationDto {
+  @IsUUID('7') id!: string;
+  @IsUUID('7') screeningId!: string;
+  @AreLiftable() @ArrayUnique() @ArrayMinSize(1, { message: 'Say which caution it was about.' }) @IsArray() cautionIds!: CautionId[];
+  @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` }) role!: ProfessionalRole;
+  @IsPastDay('The day of the consultation') consultedOn!: string;
+  @IsPlainText('What was allowed', { min: 5, max: LIMITS.reason }) allowed!: string;
+}

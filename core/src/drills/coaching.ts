@@ -1,0 +1,47 @@
+import type { Blade, Schools } from '../schools/index.ts';
+import { type Drill, isLoaded } from './drill.ts';
+import { FAULT_IDS, faultOf, type FaultId } from './faults.ts';
+
+type Coached = Pick<Drill, 'blade' | 'bladeCues' | 'cue' | 'faults' | 'handLoad' | 'position'>;
+
+/** What each blade school says where a drill has no words of its own (common practice, no source). */
+const BLADE_CUES: Readonly<Record<Blade, string>> = {
+  set: 'Blades down and back, flat on the ribs, not pinched together.',
+  sweep: 'Go to both ends: blades touching, then pushed wide.',
+  follow: 'Let the blades turn up and forward with the arms.',
+};
+
+/**
+ * The rule for the shoulder blade in a drill: the school's, or the drill's own. A full sweep is
+ * taught only unloaded or on hands and knees; elsewhere the drill's own rule stands.
+ *
+ * @returns nothing where the blade does not matter
+ * @example bladeOf(packedHang, { ...DEFAULT_SCHOOLS, blade: 'sweep' }) // 'set'
+ */
+export function bladeOf(drill: Coached, { blade }: Pick<Schools, 'blade'>): Blade | undefined {
+  if (!drill.blade || blade === 'by drill') return drill.blade;
+  if (blade === 'sweep' && isLoaded(drill) && drill.position !== 'hands and knees') return drill.blade;
+  return blade;
+}
+
+/** What a blade school says in this drill. */
+export function bladeCue(drill: Coached, blade: Blade): string {
+  return drill.bladeCues?.[blade] ?? BLADE_CUES[blade];
+}
+
+/** The cues of a drill under the schools chosen: its own first, then the blade's. */
+export function cuesOf(drill: Coached, schools: Pick<Schools, 'blade'>): readonly string[] {
+  const blade = bladeOf(drill, schools);
+  return blade ? [drill.cue, bladeCue(drill, blade)] : [drill.cue];
+}
+
+/** The faults to look for under the schools chosen: the drill's own, and those of the blade school. */
+export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>): readonly FaultId[] {
+  const blade = bladeOf(drill, schools);
+  const ofSchool = blade ? FAULT_IDS.filter((id) => faultOf(id).under === blade) : [];
+  const own = drill.faults.filter((id) => {
+    const { under } = faultOf(id);
+    return under === undefined || under === blade;
+  });
+  return [...new Set([...own, ...ofSchool])];
+}

@@ -1,0 +1,102 @@
+import { inspect, LIBRARY_FORMAT, LIBRARY_FORMAT_VERSION, LIBRARY_LIMITS, LibraryFileDto } from '../contracts/index.ts';
+import type { FieldProblem } from '../errors.ts';
+import type { Drill } from '../drills/index.ts';
+import type { Ladder } from '../ladders/index.ts';
+import { type LibraryContent, libraryProblems, merged } from '../library/index.ts';
+
+/** What a file brings, or every reason why it brings nothing. */
+export interface ReadLibrary {
+  readonly content: LibraryContent;
+  readonly problems: readonly FieldProblem[];
+}
+
+const NOTHING: LibraryContent = { drills: [], ladders: [], setAside: [] };
+
+/**
+ * A library as the text of one JSON file.
+ *
+ * @param content the entries to write
+ * @param libraryVersion version of the built-in library they stand beside
+ */
+export function writeLibraryFile({ drills, ladders }: LibraryContent, libraryVersion: string): string {
+  return `${JSON.stringify({ format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion, drills, ladders }, null, 2)}\n`;
+}
+
+/**
+ * Reads a library file: everything is checked, by itself and against the library it comes to, before
+ * anything is handed over.
+ *
+ * @param text what the file holds
+ * @param current the library the file comes to; its entries may be named as neighbours and practices
+ * @param now the moment of judging
+ * @returns the entries, or an empty library and every problem with its place
+ * @example readLibraryFile('{}', content, now).problems[0].field // '/format'
+ */
+export function readLibraryFile(text: string, current: LibraryContent, now: Date): ReadLibrary {
+  if (text.length > LIBRARY_LIMITS.fileBytes)
+    return refused('', 'size', `The file is larger than the limit of ${LIBRARY_LIMITS.fileBytes / 1024 / 1024} MB.`);
+  let plain: unknown;
+  try {
+    plain = JSON.parse(text);
+  } catch (error) {
+    return refused('', 'json', `This is not readable JSON: ${error instanceof Error ? error.message : 'no reason given'}.`);
+  }
+  const head = headProblems(plain);
+  if (head.length > 0) return { content: NOTHING, problems: head };
+  const { instance, problems } = inspect(LibraryFileDto, plain, { now });
+  if (problems.length > 0) return { content: NOTHING, problems: problems.map((p) => named(p, plain)) };
+  return readEntries({ drills: instance.drills as Drill[], ladders: instance.ladders as Ladder[], setAside: [] }, current);
+}
+
+/** Entries that are each sound, held against each other and the library they come to. */
+export function readEntries(content: LibraryContent, current: LibraryContent): ReadLibrary {
+  const own = libraryProblems(content).filter(({ limit }) => limit === 'unique');
+  if (own.length > 0) return { content: NOTHING, problems: own };
+  const whole = merged(current, content);
+  const problems = libraryProblems(whole).map((p) => ({ ...p, field: placeInFile(p.field, whole, content) }));
+  return problems.length > 0 ? { content: NOTHING, problems } : { content, problems };
+}
+
+function refused(field: string, limit: string, message: string): ReadLibrary {
+  return { content: NOTHING, problems: [{ field, limit, message }] };
+}
+
+/** Format and version first: a file of another kind would break every other rule as well. */
+function headProblems(plain: unknown): readonly FieldProblem[] {
+  if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
+    return [{ field: '', limit: 'object', message: 'A library file holds one JSON object.' }];
+  const { format, formatVersion } = plain as Record<string, unknown>;
+  if (format !== LIBRARY_FORMAT)
+    return [{ field: '/format', limit: 'equals', message: `This is not a library file: "format" must be "${LIBRARY_FORMAT}".` }];
+  if (formatVersion !== LIBRARY_FORMAT_VERSION)
+    return [
+      {
+        field: '/formatVersion',
+        limit: 'equals',
+        message: `This file has version ${JSON.stringify(formatVersion)} of the format; this program reads version ${LIBRARY_FORMAT_VERSION}.`,
+      },
+    ];
+  return [];
+}
+
+/** A pointer into the merged library, told as a place in the file where the entry comes from there. */
+function placeInFile(field: string, whole: LibraryContent, file: LibraryContent): string {
+  const [, kind, index, ...rest] = field.split('/');
+  if (kind !== 'drills' && kind !== 'ladders') return field;
+  const id = whole[kind][Number(index)]?.id;
+  const at = file[kind].findIndex((entry) => entry.id === id);
+  return at >= 0 ? ['', kind, at, ...rest].join('/') : field;
+}
+
+/** Says which entry a place belongs to: a coach knows names, not numbers. */
+function named(problem: FieldProblem, plain: unknown): FieldProblem {
+  const [, kind, index, ...rest] = problem.field.split('/');
+  const entries = (plain as Record<string, unknown>)[kind ?? ''];
+  if (!Array.isArray(entries) || index === undefined) return problem;
+  const entry = entries[Number(index)] as { name?: unknown; id?: unknown; rungs?: unknown } | undefined;
+  const label = typeof entry?.id === 'string' ? entry.id : `number ${Number(index) + 1}`;
+  const rungs =
+    Array.isArray(entry?.rungs) && rest[0] === 'rungs' ? (entry.rungs[Number(rest[1])] as { id?: unknown } | undefined) : undefined;
+  const rung = typeof rungs?.id === 'string' ? `, rung “${rungs.id}”` : '';
+  return { ...problem, message: `${kind === 'drills' ? 'Drill' : 'Ladder'} “${label}”${rung}: ${problem.message}` };
+}

@@ -1,0 +1,58 @@
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { LIBRARY_FORMAT, LibraryFileDto } from '../contracts/index.ts';
+import { EQUIPMENT_IDS } from '../drills/index.ts';
+import { MEASURES } from '../measuring/index.ts';
+import { UNITS } from '../quantities/index.ts';
+import { BLADES } from '../schools/index.ts';
+
+const TEXTS = { type: 'object', additionalProperties: { type: 'string' } } as const;
+const measureIds = MEASURES.map((m) => m.id);
+
+/** What the product's own rules mean in JSON Schema; rules between fields stay with the program. */
+const OWN_RULES = {
+  isMeasure: { type: 'string', enum: measureIds },
+  isTrains: { type: 'object', propertyNames: { enum: measureIds }, additionalProperties: { enum: [1, 2, 3] } },
+  isBladeCues: { ...TEXTS, propertyNames: { enum: BLADES } },
+  isStandIns: { ...TEXTS, propertyNames: { enum: EQUIPMENT_IDS } },
+  isUnitOfMeasure: { type: 'string', enum: Object.keys(UNITS) },
+  isDemandValue: { type: 'number' },
+  isPerBodyMass: { const: 'bodyMass' },
+  isNotBelow: {},
+  isTempoOfReps: {},
+  isPlainText: { type: 'string', pattern: '^[^<>]*$' },
+} as const;
+
+const LIBRARY_CLASSES = [
+  'DrillDto',
+  'DoseRangeDto',
+  'TempoDto',
+  'EffortDto',
+  'HandLoadDto',
+  'OriginDto',
+  'RungRefDto',
+  'LadderDto',
+  'RungDto',
+  'RungDemandDto',
+];
+
+/**
+ * The JSON Schema of a library file, derived from the contract classes.
+ *
+ * @returns JSON Schema (draft 2020-12)
+ */
+export function librarySchema(): Readonly<Record<string, unknown>> {
+  const schemas = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    refPointerPrefix: '#/$defs/',
+    additionalConverters: OWN_RULES as never,
+  }) as Record<string, object>;
+  const closed = (name: string) => ({ ...schemas[name], additionalProperties: false });
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    $id: `urn:${LIBRARY_FORMAT}:1`,
+    title: 'A library of drills and ladders',
+    ...closed(LibraryFileDto.name),
+    $defs: Object.fromEntries(LIBRARY_CLASSES.map((name) => [name, closed(name)])),
+  };
+}

@@ -1,0 +1,79 @@
+import { Refusal } from '../errors.ts';
+import type { Drill } from '../drills/index.ts';
+import type { Ladder, Rung } from '../ladders/index.ts';
+
+/** What a library is made of: plain data that can be stored, sent and compared. */
+export interface LibraryContent {
+  readonly drills: readonly Drill[];
+  readonly ladders: readonly Ladder[];
+  /** Ids of entries kept for the record and no longer offered. */
+  readonly setAside: readonly string[];
+}
+
+/** Drills and ladders with the ways to find them. Records may name what is no longer offered. */
+export interface Library {
+  /** What may be planned, practised and chosen. */
+  readonly drills: readonly Drill[];
+  readonly ladders: readonly Ladder[];
+  readonly content: LibraryContent;
+  /** @throws Refusal `drill-unknown` */
+  readonly drill: (id: string) => Drill;
+  readonly hasDrill: (id: unknown) => id is string;
+  /** Drills that name this one as their easier neighbour. */
+  readonly harderThan: (id: string) => readonly Drill[];
+  readonly easierThan: (id: string) => readonly Drill[];
+  /** @throws Refusal `ladder-unknown` */
+  readonly ladder: (id: string) => Ladder;
+  readonly hasLadder: (id: unknown) => id is string;
+  /** @throws Refusal `ladder-unknown` */
+  readonly rung: (ladderId: string, rungId: string) => Rung;
+  /** A rung's name for the record; its id where a coach has since taken it out. */
+  readonly rungName: (ladderId: string, rungId: string) => string;
+  /** The rungs in which a drill is practised. */
+  readonly practisedOn: (drillId: string) => readonly { readonly ladder: Ladder; readonly rung: Rung }[];
+}
+
+/**
+ * Opens a library: the same content, indexed.
+ *
+ * @param content drills and ladders; the last of two entries with one id counts
+ * @example openLibrary(BUILT_IN).drill('plank').name // 'Plank'
+ */
+export function openLibrary(content: LibraryContent): Library {
+  const drills = new Map(content.drills.map((d) => [d.id, d]));
+  const ladders = new Map(content.ladders.map((l) => [l.id, l]));
+  const offered = <T extends { readonly id: string }>(all: Iterable<T>) => [...all].filter(({ id }) => !content.setAside.includes(id));
+  const harder = new Map<string, Drill[]>();
+  for (const drill of offered(drills.values()))
+    for (const easier of drill.easier) harder.set(easier, [...(harder.get(easier) ?? []), drill]);
+
+  const drill = (id: string): Drill => {
+    const found = drills.get(id);
+    if (!found) throw new Refusal('drill-unknown', `There is no drill called "${id}".`);
+    return found;
+  };
+  const ladder = (id: string): Ladder => {
+    const found = ladders.get(id);
+    if (!found) throw new Refusal('ladder-unknown', `There is no ladder called "${id}".`);
+    return found;
+  };
+  return {
+    drills: offered(drills.values()),
+    ladders: offered(ladders.values()),
+    content,
+    drill,
+    hasDrill: (id): id is string => typeof id === 'string' && drills.has(id),
+    harderThan: (id) => harder.get(id) ?? [],
+    easierThan: (id) => drill(id).easier.flatMap((e) => drills.get(e) ?? []),
+    ladder,
+    hasLadder: (id): id is string => typeof id === 'string' && ladders.has(id),
+    rung: (ladderId, rungId) => {
+      const found = ladder(ladderId).rungs.find((r) => r.id === rungId);
+      if (!found) throw new Refusal('ladder-unknown', `The ladder "${ladderId}" has no rung called "${rungId}".`);
+      return found;
+    },
+    rungName: (ladderId, rungId) => ladders.get(ladderId)?.rungs.find((r) => r.id === rungId)?.name ?? rungId,
+    practisedOn: (drillId) =>
+      [...ladders.values()].flatMap((l) => l.rungs.filter((rung) => rung.practice === drillId).map((rung) => ({ ladder: l, rung }))),
+  };
+}

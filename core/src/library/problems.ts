@@ -1,0 +1,119 @@
+import type { FieldProblem } from '../errors.ts';
+import type { Drill } from '../drills/index.ts';
+import type { LibraryContent } from './library.ts';
+
+/**
+ * What does not fit together in a library: ids used twice, neighbours, rungs and practices that do not
+ * exist, and cycles among neighbours. What is wrong inside one entry is the contract's business.
+ *
+ * @param content a whole library, built-in entries included
+ * @returns one problem for each place, as a JSON pointer into the content; none when all is well
+ * @example libraryProblems(BUILT_IN) // []
+ */
+export function libraryProblems(content: LibraryContent): readonly FieldProblem[] {
+  return [
+    ...twice(content.drills, '/drills'),
+    ...twice(content.ladders, '/ladders'),
+    ...neighbourProblems(content.drills),
+    ...rungProblems(content),
+  ];
+}
+
+function problem(field: string, limit: string, message: string): FieldProblem {
+  return { field, limit, message };
+}
+
+function twice(entries: readonly { readonly id: string }[], at: string): FieldProblem[] {
+  const seen = new Set<string>();
+  return entries.flatMap(({ id }, i) => {
+    if (!seen.has(id)) {
+      seen.add(id);
+      return [];
+    }
+    return [problem(`${at}/${i}/id`, 'unique', `The id "${id}" is used twice.`)];
+  });
+}
+
+function neighbourProblems(drills: readonly Drill[]): FieldProblem[] {
+  const byId = new Map(drills.map((d) => [d.id, d]));
+  const knots = knotsAmong(drills);
+  return drills.flatMap((drill, i) =>
+    drill.easier.flatMap((easier, j): FieldProblem[] => {
+      const field = `/drills/${i}/easier/${j}`;
+      const neighbour = byId.get(easier);
+      if (!neighbour) return [problem(field, 'known', `“${drill.name}”: there is no drill called "${easier}" to be its easier neighbour.`)];
+      if (drill === neighbour) return [problem(field, 'acyclic', `“${drill.name}” is its own easier neighbour.`)];
+      if (knots.get(drill.id) !== undefined && knots.get(drill.id) === knots.get(easier))
+        return [
+          problem(
+            field,
+            'acyclic',
+            `A cycle among neighbours: “${drill.name}” is harder than “${neighbour.name}”, which leads back to it.`,
+          ),
+        ];
+      return [];
+    }),
+  );
+}
+
+/** Drills that can reach one another through easier neighbours share a knot number (Tarjan 1972); others have none. */
+function knotsAmong(drills: readonly Drill[]): ReadonlyMap<string, number> {
+  const easierOf = new Map(drills.map((d) => [d.id, d.easier]));
+  const order = new Map<string, number>();
+  const low = new Map<string, number>();
+  const open: string[] = [];
+  const knots = new Map<string, number>();
+  const visit = (id: string): void => {
+    order.set(id, order.size);
+    low.set(id, order.get(id) ?? 0);
+    open.push(id);
+    for (const next of easierOf.get(id) ?? []) {
+      if (!easierOf.has(next)) continue;
+      if (!order.has(next)) {
+        visit(next);
+        low.set(id, Math.min(low.get(id) ?? 0, low.get(next) ?? 0));
+      } else if (open.includes(next)) low.set(id, Math.min(low.get(id) ?? 0, order.get(next) ?? 0));
+    }
+    if (low.get(id) !== order.get(id)) return;
+    const members = open.splice(open.indexOf(id));
+    if (members.length > 1) for (const member of members) knots.set(member, order.get(id) ?? 0);
+  };
+  for (const { id } of drills) if (!order.has(id)) visit(id);
+  return knots;
+}
+
+function rungProblems({ drills, ladders }: LibraryContent): FieldProblem[] {
+  const drillIds = new Set(drills.map((d) => d.id));
+  const rungs = new Map(ladders.map((l) => [l.id, new Set(l.rungs.map((r) => r.id))]));
+  const known = (ref: { readonly ladderId: string; readonly rungId: string }) => rungs.get(ref.ladderId)?.has(ref.rungId) ?? false;
+  return [
+    ...drills.flatMap((d, i) =>
+      d.rung && !known(d.rung)
+        ? [problem(`/drills/${i}/rung`, 'known', `“${d.name}”: there is no rung "${d.rung.rungId}" on a ladder "${d.rung.ladderId}".`)]
+        : [],
+    ),
+    ...ladders.flatMap((l, i) => [
+      ...twice(l.rungs, `/ladders/${i}/rungs`),
+      ...(l.branchOf && !known(l.branchOf)
+        ? [
+            problem(
+              `/ladders/${i}/branchOf`,
+              'known',
+              `“${l.name}”: there is no rung "${l.branchOf.rungId}" on a ladder "${l.branchOf.ladderId}".`,
+            ),
+          ]
+        : []),
+      ...l.rungs.flatMap((r, j) =>
+        drillIds.has(r.practice)
+          ? []
+          : [
+              problem(
+                `/ladders/${i}/rungs/${j}/practice`,
+                'known',
+                `“${r.name}”: there is no drill called "${r.practice}" to practise it.`,
+              ),
+            ],
+      ),
+    ]),
+  ];
+}

@@ -1,0 +1,66 @@
+import MiniSearch from 'minisearch';
+import type { Joint, Motion } from '../anatomy/index.ts';
+import { type Drill, EQUIPMENT, type Equipment, type Position, type Quality } from '../drills/index.ts';
+import type { Blade } from '../schools/index.ts';
+
+/** What the list is narrowed to; what is absent narrows nothing. */
+export interface DrillFilter {
+  readonly joint?: Joint | undefined;
+  readonly motion?: Motion | undefined;
+  readonly quality?: Quality | undefined;
+  readonly position?: Position | undefined;
+  /** Drills that need this piece, or `none` for those that need nothing. */
+  readonly equipment?: Equipment | 'none' | undefined;
+  /** Drills with this own rule for the shoulder blade. */
+  readonly blade?: Blade | undefined;
+}
+
+export type DrillSearch = (text: string, filter?: DrillFilter) => readonly Drill[];
+
+/**
+ * Prepares a search over drills: every word typed so far must begin a word of the drill (its name,
+ * joints, directions, quality, phase, position, equipment or cue), small slips forgiven in long words.
+ * The best match comes first; without text the drills keep their order.
+ *
+ * @param drills what is searched
+ * @example drillSearch(library.drills)('wrist cur').map((d) => d.id) // ['wrist-curls', 'band-wrist-curls']
+ */
+export function drillSearch(drills: readonly Drill[]): DrillSearch {
+  const byId = new Map(drills.map((d) => [d.id, d]));
+  const index = new MiniSearch<Record<string, string>>({
+    fields: ['name', 'about', 'cue'],
+    searchOptions: {
+      combineWith: 'AND',
+      prefix: true,
+      fuzzy: (term) => (term.length > LONG_WORD ? ONE_SLIP : false),
+      boost: { name: 4, about: 2 },
+    },
+  });
+  index.addAll(
+    drills.map((d) => ({
+      id: d.id,
+      name: d.name,
+      about: [d.joint, ...d.alsoWorks, ...d.motions, d.quality, d.phase, d.position, ...d.equipment.map((e) => EQUIPMENT[e])].join(' '),
+      cue: d.cue,
+    })),
+  );
+  return (text, filter = {}) => {
+    const found = text.trim() === '' ? drills : index.search(text).flatMap(({ id }) => byId.get(String(id)) ?? []);
+    return found.filter((d) => matches(d, filter));
+  };
+}
+
+/** Words from here on may hold one slip. */
+const LONG_WORD = 5;
+const ONE_SLIP = 1;
+
+function matches(drill: Drill, { joint, motion, quality, position, equipment, blade }: DrillFilter): boolean {
+  return (
+    (!joint || drill.joint === joint || drill.alsoWorks.includes(joint)) &&
+    (!motion || drill.motions.includes(motion)) &&
+    (!quality || drill.quality === quality) &&
+    (!position || drill.position === position) &&
+    (!equipment || (equipment === 'none' ? drill.equipment.length === 0 : drill.equipment.includes(equipment))) &&
+    (!blade || drill.blade === blade)
+  );
+}

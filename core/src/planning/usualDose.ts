@@ -1,0 +1,29 @@
+import type { Dose, Drill } from '../drills/index.ts';
+import { type CautionInForce, rebuildingJoints } from '../safety/index.ts';
+
+/** Doses while a joint is being rebuilt (common practice, no source: three to five a side, short holds). */
+const REDUCED = { reps: { min: 3, max: 5 }, share: 0.5, sets: 1 } as const;
+
+/** Whether a drill works a joint that is being rebuilt. */
+export function worksRebuilding(
+  { joint, alsoWorks, handLoad }: Pick<Drill, 'joint' | 'alsoWorks' | 'handLoad'>,
+  cautions: readonly CautionInForce[],
+): boolean {
+  const joints = rebuildingJoints(cautions);
+  return [joint, ...alsoWorks, ...(handLoad?.joints ?? [])].some((j) => joints.has(j));
+}
+
+/**
+ * The dose a drill starts from for a trainee: its own, or the reduced one where it works a joint that
+ * is being rebuilt: one set of three to five repetitions, or half the hold or breaths.
+ *
+ * @example usualDose(bandExternalRotation, [{ id: 'shoulder-injury', … }]) // { sets: 1, min: 3, max: 5, restSeconds: 40 }
+ */
+export function usualDose(drill: Pick<Drill, 'joint' | 'alsoWorks' | 'handLoad' | 'dose'>, cautions: readonly CautionInForce[]): Dose {
+  const { sets, min, max, restSeconds, unit } = drill.dose;
+  if (!worksRebuilding(drill, cautions)) return { sets, min, max, restSeconds };
+  if (unit === 'reps')
+    return { sets: REDUCED.sets, min: Math.min(min, REDUCED.reps.min), max: Math.min(max, REDUCED.reps.max), restSeconds };
+  const half = (value: number) => Math.max(1, Math.round(value * REDUCED.share));
+  return { sets: REDUCED.sets, min: half(min), max: half(max), restSeconds };
+}
