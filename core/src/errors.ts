@@ -23,6 +23,8 @@ export const ERROR_CATALOGUE = {
   'symptom-missing': 'This symptom is not in the trainee’s record.',
   'trial-missing': 'This trial is not in the trainee’s record.',
   'clearance-missing': 'This clearance is not in the trainee’s record.',
+  'screening-missing': 'This screen is not the trainee’s newest.',
+  'entry-missing': 'This entry is not in the library.',
   'id-reused': 'This id already stands for something else.',
   'edited-elsewhere': 'Somebody else saved a newer version first.',
   'gate-closed': 'The gate is closed, so there is nothing to sign.',

@@ -1,13 +1,17 @@
-import { demandsOn, ladderOf } from '@myokinet/core/ladders';
+import { BUILT_IN } from '@myokinet/core/catalogue';
+import { demandsOn } from '@myokinet/core/ladders';
+import { openLibrary } from '@myokinet/core/library';
 import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
 import { addDays } from '@myokinet/core/quantities';
 import { checkKey, judgeReadiness, type ReadinessFacts } from '@myokinet/core/readiness';
+
+const LIBRARY = openLibrary(BUILT_IN);
 
 /** The facts of many trainees, how to judge them all, and how long merely copying them takes. */
 export function judgeMany(trainees: number) {
   const now = new Date();
   const facts = Array.from({ length: trainees }, (_, n) => factsOf(n, now));
-  const plain = facts.map(({ checkDates, ...rest }) => ({ ...rest, checkDates: [...checkDates] }));
+  const plain = facts.map(({ checkDates, library: _, ...rest }) => ({ ...rest, checkDates: [...checkDates] }));
   return {
     judge: () => facts.map(judgeReadiness),
     copy: () => structuredClone(plain),
@@ -15,7 +19,7 @@ export function judgeMany(trainees: number) {
 }
 
 function factsOf(n: number, now: Date): ReadinessFacts {
-  const ladder = ladderOf(n % 2 === 0 ? 'push-up' : 'hang-and-swing');
+  const ladder = LIBRARY.ladder(n % 2 === 0 ? 'push-up' : 'hang-and-swing');
   const here = n % 7;
   const rung = ladder.rungs[here];
   const next = ladder.rungs[here + 1];
@@ -42,7 +46,8 @@ function factsOf(n: number, now: Date): ReadinessFacts {
   return {
     ladder,
     mass: 70,
-    cautions: [],
+    library: LIBRARY,
+    screen: { cautions: [], locks: [] },
     capacities,
     checkDates: new Map(capacities.map((c) => [checkKey(c.measureId, c.side), { latest: c.takenAt, lateAfter: [] }])),
     clearances: [

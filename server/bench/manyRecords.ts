@@ -1,11 +1,16 @@
 import { v7 } from 'uuid';
 import type { Database } from 'better-sqlite3';
-import { demandsOn, ladderOf } from '@myokinet/core/ladders';
+import { BUILT_IN } from '@myokinet/core/catalogue';
+import { demandsOn } from '@myokinet/core/ladders';
+import { openLibrary } from '@myokinet/core/library';
 import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { QUESTION_IDS } from '@myokinet/core/safety';
 import { BUILT_IN_COACH } from '../src/context.ts';
 
 const { studioId, coachId } = BUILT_IN_COACH;
+const LIBRARY = openLibrary(BUILT_IN);
+const ALL_NO = JSON.stringify(QUESTION_IDS.map((questionId) => ({ questionId, answer: 'no', side: 'whole' })));
 const CHECK_EVERY_DAYS = 12;
 const SESSION_EVERY_DAYS = 2.5;
 const SETS_PER_SESSION = 6;
@@ -23,10 +28,12 @@ export function fillWithRecords(db: Database, trainees: number, years: number, n
 function oneTrainee(db: Database, n: number, days: number, now: Date): void {
   const id = v7();
   const revision = v7();
-  const ladder = ladderOf(n % 2 === 0 ? 'push-up' : 'hang-and-swing');
+  const ladder = LIBRARY.ladder(n % 2 === 0 ? 'push-up' : 'hang-and-swing');
   const insert = statements(db);
   insert.trainee.run(id, studioId, revision);
   insert.revision.run(revision, id, coachId, instant(new Date(addDays(now, -days))), `Trainee ${String(n).padStart(3, '0')}`, ladder.id);
+
+  insert.screening.run(v7(), studioId, id, coachId, addDays(now, -100), ALL_NO);
 
   const rung = ladder.rungs[2 + (n % 3)];
   if (!rung) return;
@@ -106,14 +113,15 @@ function prepare(db: Database) {
     trainee: db.prepare('INSERT INTO trainee VALUES (?, ?, ?)'),
     revision: db.prepare(`
       INSERT INTO trainee_revision
-      VALUES (?, ?, ?, NULL, ?, ?, 1990, 'female', 170, 70, 'right', '[]', '', ?, '["Monday","Wednesday","Friday"]', 45, '["bar","step"]')`),
+      VALUES (?, ?, ?, NULL, ?, ?, 1990, 'female', 170, 70, 'right', '', ?, '["Monday","Wednesday","Friday"]', 45, '["bar","step"]')`),
     check: db.prepare(`INSERT INTO check_occasion VALUES (?, ?, ?, ?, ?, '')`),
     trial: db.prepare('INSERT INTO trial VALUES (?, ?, ?, ?, ?, ?, ?, NULL, NULL)'),
     capacity: db.prepare('INSERT INTO capacity VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 0, ?)'),
     session: db.prepare(`INSERT INTO session VALUES (?, ?, ?, ?, NULL, ?, 6, 40, '', 1, 'Clean.', 60, 40, ?)`),
     item: db.prepare(`INSERT INTO session_item VALUES (?, ?, 0, 'plank', 6, 20, 30)`),
-    set: db.prepare(`INSERT INTO session_set VALUES (?, ?, ?, 'whole', 30, '[]')`),
+    set: db.prepare(`INSERT INTO session_set VALUES (?, ?, ?, 'whole', 30, '[]', NULL)`),
     symptom: db.prepare(`INSERT INTO symptom VALUES (?, ?, ?, ?, ?, ?, 0, 'shoulder', 'whole', 'none', 'next morning', '', NULL)`),
+    screening: db.prepare(`INSERT INTO screening VALUES (?, ?, ?, ?, ?, ?, NULL, '')`),
     plan: db.prepare('INSERT INTO plan VALUES (?, ?, ?, ?, ?, ?)'),
     planRevision: db.prepare('INSERT INTO plan_revision VALUES (?, ?, ?, NULL, ?, ?)'),
     clearance: db.prepare(`INSERT INTO clearance VALUES (?, ?, ?, ?, ?, ?, 'BC', ?, '[]')`),

@@ -6,9 +6,11 @@ import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
 import { problemOf, refusalFrom } from './errors.ts';
 import { servePages } from './pages.ts';
+import { libraryRoutes } from './library/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
 import type { Services } from './services.ts';
+import { screeningRoutes } from './screenings/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
 import { traineeRoutes } from './trainees/routes.ts';
 
@@ -51,7 +53,17 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
   });
 
   app.get('/api/health', () => ({ ok: true }));
-  for (const routes of [caseloadRoutes, traineeRoutes, checkRoutes, readinessRoutes, planRoutes, sessionRoutes, clearanceRoutes])
+  for (const routes of [
+    caseloadRoutes,
+    traineeRoutes,
+    checkRoutes,
+    readinessRoutes,
+    planRoutes,
+    sessionRoutes,
+    clearanceRoutes,
+    screeningRoutes,
+    libraryRoutes,
+  ])
     routes(app, services);
   if (pages) await servePages(app, pages);
   else

@@ -11,6 +11,8 @@ const STATUS: Partial<Record<ErrorCode, number>> = {
   'symptom-missing': 404,
   'trial-missing': 404,
   'clearance-missing': 404,
+  'screening-missing': 409,
+  'entry-missing': 404,
   'route-missing': 404,
   'id-reused': 409,
   'edited-elsewhere': 409,

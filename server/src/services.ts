@@ -1,15 +1,24 @@
 import { caseloadStore, type CaseloadStore } from './caseload/store.ts';
+import type { Scope } from '@myokinet/core/contracts';
 import { checkStore, type CheckStore } from './checks/store.ts';
 import { clearanceStore, type ClearanceStore } from './clearances/store.ts';
 import type { Context } from './context.ts';
+import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
+import { libraryStore, type LibraryStore } from './library/store.ts';
 import { planStore, type PlanStore } from './plans/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
+import { screeningStore, type ScreeningStore } from './screenings/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
 
 /** The stores, wired once; routes see nothing else. */
 export interface Services {
   readonly now: () => Date;
+  /** What requests are judged against: the moment, and the library of the studio. */
+  readonly scope: () => Scope;
+  readonly library: LibraryStore;
+  readonly schools: SchoolStore;
+  readonly screenings: ScreeningStore;
   readonly trainees: TraineeStore;
   readonly checks: CheckStore;
   readonly plans: PlanStore;
@@ -20,18 +29,24 @@ export interface Services {
 }
 
 export function servicesFor(context: Context): Services {
-  const trainees = traineeStore(context);
-  const clearances = clearanceStore(context);
-  const sessions = sessionStore(context, trainees, clearances);
-  const readiness = readinessStore(context, trainees, sessions);
+  const library = libraryStore(context);
+  const screenings = screeningStore(context);
+  const trainees = traineeStore(context, screenings);
+  const clearances = clearanceStore(context, library);
+  const sessions = sessionStore(context, { trainees, clearances, library });
+  const readiness = readinessStore(context, { trainees, sessions, library });
   return {
     now: context.now,
+    scope: () => ({ now: context.now(), library: library.current() }),
+    library,
+    schools: schoolStore(context),
+    screenings,
     trainees,
     checks: checkStore(context, trainees),
     plans: planStore(context, trainees),
     clearances,
     sessions,
     readiness,
-    caseload: caseloadStore(context, readiness),
+    caseload: caseloadStore(context, readiness, library),
   };
 }

@@ -1,14 +1,19 @@
 import type { FastifyInstance } from 'fastify';
 import { v7 } from 'uuid';
-import type { CheckDto, SessionDto, SymptomDto, TraineeDto } from '@myokinet/core/contracts';
-import { type Demand, demandsOn, rungOf } from '@myokinet/core/ladders';
+import type { CheckDto, ScreeningDto, SessionDto, SymptomDto, TraineeDto } from '@myokinet/core/contracts';
+import { BUILT_IN } from '@myokinet/core/catalogue';
+import { type Demand, demandsOn } from '@myokinet/core/ladders';
+import { openLibrary } from '@myokinet/core/library';
 import { measureOf } from '@myokinet/core/measuring';
 import { addDays, instant } from '@myokinet/core/quantities';
+import type { BodySide } from '@myokinet/core/anatomy';
+import { QUESTION_IDS, type QuestionId } from '@myokinet/core/safety';
 import { buildApp } from './app.ts';
 import { BUILT_IN_COACH } from './context.ts';
 import { openDatabase } from './database/open.ts';
 import { servicesFor } from './services.ts';
 
+const LIBRARY = openLibrary(BUILT_IN);
 const START = new Date('2026-11-24T18:00:00Z');
 
 /** A whole server on a database in memory, with a clock that the test moves. */
@@ -54,7 +59,6 @@ export function traineeDto(own: Partial<TraineeDto> = {}): TraineeDto {
     stature: 170,
     mass: 70,
     dominantHand: 'right',
-    cautions: [],
     history: '',
     ladderId: 'push-up',
     trainingDays: ['Monday', 'Thursday'],
@@ -64,9 +68,25 @@ export function traineeDto(own: Partial<TraineeDto> = {}): TraineeDto {
   };
 }
 
+/** The screen before training, every question answered with no unless told otherwise. */
+export function screeningDto(
+  takenAt: Date,
+  yes: Partial<Record<QuestionId, BodySide>> = {},
+  own: Partial<ScreeningDto> = {},
+): ScreeningDto {
+  return {
+    id: v7(),
+    takenAt: instant(takenAt),
+    answers: QUESTION_IDS.map((questionId) => ({ questionId, answer: yes[questionId] ? 'yes' : 'no', side: yes[questionId] ?? 'whole' })),
+    beighton: null,
+    note: '',
+    ...own,
+  };
+}
+
 /** Three trials a side for every demand of a rung, each far beyond what is asked unless told otherwise. */
 export function checkFor(rungId: string, takenAt: Date, valueOf: (demand: Demand) => number = comfortably): CheckDto {
-  const trials = demandsOn(rungOf('push-up', rungId), { mass: 70 }).flatMap((demand) =>
+  const trials = demandsOn(LIBRARY.rung('push-up', rungId), { mass: 70 }).flatMap((demand) =>
     Array.from({ length: measureOf(demand.measureId).trials }, () => ({
       id: v7(),
       measureId: demand.measureId,
@@ -122,6 +142,7 @@ export function symptomDto(at: Date, own: Partial<SymptomDto> = {}): SymptomDto 
 export async function reachOpenGate(bench: TestBench, traineeId: string): Promise<void> {
   const at = `/api/trainees/${traineeId}`;
   const ago = (days: number) => new Date(addDays(bench.now(), -days));
+  await bench.post(`${at}/screenings`, screeningDto(ago(6)));
   await bench.post(`${at}/checks`, checkFor('wall', ago(1)));
   for (const days of [5, 2]) {
     const session = sessionDto(ago(days));

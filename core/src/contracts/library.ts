@@ -11,6 +11,7 @@ import {
   IsInt,
   IsNumber,
   IsOptional,
+  IsString,
   IsUUID,
   Matches,
   Max,
@@ -256,6 +257,15 @@ export class LadderEntryDto extends EntryRevisionDto {
 
 /** Goes back to the built-in entry, or stops offering one of the studio's own. */
 export class EntryResetDto extends EntryRevisionDto {}
+
+/** A file to look at, or to take over. */
+export class LibraryImportDto {
+  @IsUUID('7') id!: string;
+  @IsIn(['json', 'csv'], { message: 'A library file is "json" or "csv".' }) format!: 'json' | 'csv';
+  @IsString() text!: string;
+  @IsBoolean() apply!: boolean;
+  @IsString() state!: string;
+}
 
 export const LIBRARY_FORMAT = 'myokinet-library';
 export const LIBRARY_FORMAT_VERSION = 1;

@@ -3,7 +3,12 @@ import type { Capacity } from '../measuring/index.ts';
 import type { WeekDose } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Gate, Headroom, HeadroomState, Standing } from '../readiness/index.ts';
-import type { CautionId } from '../safety/index.ts';
+import type { Drill } from '../drills/index.ts';
+import type { FieldProblem } from '../errors.ts';
+import type { Ladder } from '../ladders/index.ts';
+import type { LibraryContent } from '../library/index.ts';
+import type { BeightonTest, Consultation, ScreenAnswer, ScreenOutcome } from '../safety/index.ts';
+import type { Schools } from '../schools/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
 import type { PlanDto } from './plan.ts';
 import type { SessionDto, SymptomDto } from './session.ts';
@@ -13,13 +18,16 @@ import type { TraineeDto } from './trainee.ts';
 
 export type TraineeReply = TraineeDto & {
   readonly savedAt: Instant;
-  readonly cautionsInForce: readonly CautionId[];
+  readonly screen: ScreenOutcome;
 };
 
 export interface CaseloadRow {
   readonly id: string;
   readonly name: string;
   readonly ladderId: string;
+  readonly ladderName: string;
+  /** Names of its rungs, lowest first. */
+  readonly rungNames: readonly string[];
   /** Index of the rung in hand, −1 below the ladder. */
   readonly here: number;
   readonly lapsed: boolean;
@@ -43,6 +51,8 @@ export interface PlannerFacts {
   /** Weeks with logged hand load, newest first. */
   readonly weekDoses: readonly WeekDose[];
   readonly lastLoadedDay?: CalendarDay;
+  /** Whole weeks since the first session on record; 0 before it. */
+  readonly weeksIn: number;
 }
 
 export interface ReadinessReply {
@@ -53,6 +63,8 @@ export interface ReadinessReply {
   readonly headrooms: readonly Headroom[];
   readonly gate?: Gate;
   readonly slipped: readonly Headroom[];
+  /** Rungs of the ladder that the screen closes, with the reason. */
+  readonly closedRungs: Readonly<Record<string, string>>;
   /** Earlier capacities of the checks shown, newest first, by `checkKey`. */
   readonly trails: Readonly<Record<string, readonly Capacity[]>>;
   readonly stopSigns: readonly StopSignReply[];
@@ -100,6 +112,7 @@ export interface ClearanceReply {
   readonly id: string;
   readonly ladderId: string;
   readonly rungId: string;
+  readonly rungName: string;
   readonly signedAt: Instant;
   readonly initials: string;
   readonly figures: readonly Headroom[];
@@ -122,6 +135,75 @@ export interface TodayItem {
   readonly sentence: string;
   /** The session a morning question or a planned session is about. */
   readonly sessionId?: string;
+}
+
+/** The screen as it was answered. */
+export interface ScreeningReply {
+  readonly id: string;
+  readonly takenAt: Instant;
+  readonly answers: readonly ScreenAnswer[];
+  readonly beighton: readonly BeightonTest[] | null;
+  readonly note: string;
+  readonly coach: string;
+}
+
+export interface ConsultationReply extends Consultation {
+  readonly id: string;
+  readonly screeningId: string;
+  readonly recordedAt: Instant;
+  readonly coach: string;
+}
+
+export interface ScreenReply {
+  readonly current?: ScreeningReply;
+  readonly earlier: readonly ScreeningReply[];
+  readonly consultations: readonly ConsultationReply[];
+}
+
+export type EntryKind = 'drill' | 'ladder';
+
+/** An entry that the studio has touched. */
+export interface OwnEntryReply {
+  readonly kind: EntryKind;
+  readonly id: string;
+  readonly revision: string;
+  readonly savedAt: Instant;
+  readonly coach: string;
+  /** Version of the built-in library it was written beside. */
+  readonly builtInVersion: string;
+  readonly standing: 'own' | 'built in' | 'set aside';
+  /** The built-in entry it stands over, where there is one. */
+  readonly builtIn?: Drill | Ladder;
+}
+
+export interface LibraryReply {
+  /** Version of the built-in library. */
+  readonly version: string;
+  /** Changes with every save. */
+  readonly state: string;
+  readonly content: LibraryContent;
+  readonly own: readonly OwnEntryReply[];
+}
+
+/** What a file brings, and whether it was taken over. */
+export interface ImportReply {
+  readonly problems: readonly FieldProblem[];
+  /** Further problems that are not listed. */
+  readonly more: number;
+  readonly entries: readonly {
+    readonly kind: EntryKind;
+    readonly id: string;
+    readonly name: string;
+    readonly what: 'new' | 'changed' | 'same';
+    readonly changes: number;
+  }[];
+  readonly applied: boolean;
+  readonly state: string;
+}
+
+export interface SchoolsReply {
+  readonly revision: string | null;
+  readonly schools: Schools;
 }
 
 /** RFC 9457 problem details, with the product's code and the fields at fault. */

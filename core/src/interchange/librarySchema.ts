@@ -1,3 +1,5 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the rooms that import this one must see it too
+/// <reference path="./classTransformerStorage.d.ts" />
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { LIBRARY_FORMAT, LibraryFileDto } from '../contracts/index.ts';

@@ -123,6 +123,13 @@ export const QUESTIONS = {
     sided: false,
     causes: ['pain-now'],
   },
+  'lax-joints': {
+    group: 'In general',
+    text: 'Has a professional ever called your joints lax?',
+    fact: 'a professional called the joints lax',
+    sided: false,
+    causes: ['lax-joints'],
+  },
 } as const satisfies Record<string, Question>;
 
 export type QuestionId = keyof typeof QUESTIONS;

@@ -2,7 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import { daysBetween, type CalendarDay, type Instant, shortDay } from '../quantities/index.ts';
 import { type CautionId, type CautionInForce, cautionInWords, cautionOf } from './cautions.ts';
 import { type BeightonTest, beightonScore, type Laxity } from './laxity.ts';
-import { type Answer, type QuestionId, questionOf } from './questions.ts';
+import { type Answer, QUESTION_IDS, type QuestionId, questionOf } from './questions.ts';
 
 /** One answer of the screen. `side` says which, where the question has sides. */
 export interface ScreenAnswer {
@@ -46,7 +46,8 @@ export interface LiftedCaution {
 }
 
 export interface ScreenOutcome {
-  readonly state: 'missing' | 'stale' | 'fresh';
+  /** `partial`: a question was added, or never asked, since the screen was taken. */
+  readonly state: 'missing' | 'partial' | 'stale' | 'fresh';
   readonly takenAt?: Instant;
   /** In force, locks first. */
   readonly cautions: readonly CautionInForce[];
@@ -91,14 +92,16 @@ export function screenOutcome(screening: Screening | undefined, { birthYear, con
   cautions.sort((a, b) => RANK[cautionOf(a.id).kind] - RANK[cautionOf(b.id).kind]);
   const locks = cautions.filter((c) => cautionOf(c.id).kind === 'lock').map(cautionInWords);
   if (!screening) return { state: 'missing', cautions, lifted, locks: ['The screen before training has not been answered yet.', ...locks] };
+  const unasked = QUESTION_IDS.filter((id) => !screening.answers.some((a) => a.questionId === id)).length;
   const stale = daysBetween(screening.takenAt, now) > SCREEN_FRESH_DAYS;
   const late = `The screen was last answered on ${shortDay(screening.takenAt, now)}, more than a year ago. Ask again.`;
+  const partly = `${unasked} ${unasked === 1 ? 'question' : 'questions'} of the screen ${unasked === 1 ? 'was' : 'were'} never asked. Complete it.`;
   return {
-    state: stale ? 'stale' : 'fresh',
+    state: stale ? 'stale' : unasked > 0 ? 'partial' : 'fresh',
     takenAt: screening.takenAt,
     cautions,
     lifted,
-    locks: stale ? [late, ...locks] : locks,
+    locks: [...(stale ? [late] : unasked > 0 ? [partly] : []), ...locks],
     ...(screening.beighton ? { laxity: beightonScore(screening.beighton) } : {}),
   };
 }

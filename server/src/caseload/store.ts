@@ -1,11 +1,12 @@
 import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
-import { ladderOf } from '@myokinet/core/ladders';
+import type { Library } from '@myokinet/core/library';
 import { measureOf } from '@myokinet/core/measuring';
 import { addDays, type CalendarDay, calendarDay, daysBetween, shortDay } from '@myokinet/core/quantities';
 import type { Gate } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { LibraryStore } from '../library/store.ts';
 import type { Judged, ReadinessStore } from '../readiness/store.ts';
 
 const PLANNED_DAYS = `
@@ -19,7 +20,7 @@ const DAYS_PER_WEEK = 7;
 /** Mornings are asked about for this long; later the memory says little (project default). */
 const MORNING_DAYS = 7;
 
-export function caseloadStore({ db, who, now }: Context, readiness: ReadinessStore) {
+export function caseloadStore({ db, who, now }: Context, readiness: ReadinessStore, library: LibraryStore) {
   const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(
     PLANNED_DAYS,
   );
@@ -31,22 +32,34 @@ export function caseloadStore({ db, who, now }: Context, readiness: ReadinessSto
   return {
     rows(): readonly CaseloadRow[] {
       const days = upcoming();
-      return readiness.all().map((judged) => row(judged, days.get(judged.trainee.id)?.[0]?.day, now()));
+      return readiness
+        .all()
+        .map((judged) => row(judged, days.get(judged.trainee.id)?.[0]?.day, { now: now(), library: library.current() }));
     },
 
     today(): readonly TodayItem[] {
       const days = upcoming();
       const today = calendarDay(now());
-      return readiness.all().flatMap((judged) => todayItems(judged, days.get(judged.trainee.id)?.[0]?.day === today, now()));
+      return readiness
+        .all()
+        .flatMap((judged) =>
+          todayItems(judged, days.get(judged.trainee.id)?.[0]?.day === today, { now: now(), library: library.current() }),
+        );
     },
   };
+}
+
+interface Moment {
+  readonly now: Date;
+  readonly library: Library;
 }
 
 function row(
   { trainee, verdict, sessions, openStopSigns, lastCheckAt }: Judged,
   nextSessionOn: CalendarDay | undefined,
-  now: Date,
+  { now, library }: Moment,
 ): CaseloadRow {
+  const ladder = library.ladder(trainee.ladderId);
   const { standing, rung, gate, headrooms } = verdict;
   const limiter = gate?.limiter;
   const lastSessionAt = sessions
@@ -63,6 +76,8 @@ function row(
     id: trainee.id,
     name: trainee.name,
     ladderId: trainee.ladderId,
+    ladderName: ladder.name,
+    rungNames: ladder.rungs.map((r) => r.name),
     here: standing.here,
     lapsed: standing.rungs[standing.here]?.state === 'lapsed',
     ...(rung ? { nextRungId: rung.id } : {}),
@@ -81,7 +96,11 @@ function row(
   };
 }
 
-function todayItems({ trainee, verdict, sessions, symptoms, openStopSigns }: Judged, trainsToday: boolean, now: Date): TodayItem[] {
+function todayItems(
+  { trainee, verdict, sessions, symptoms, openStopSigns }: Judged,
+  trainsToday: boolean,
+  { now, library }: Moment,
+): TodayItem[] {
   const { id: traineeId, name } = trainee;
   const { rung, gate, headrooms, standing } = verdict;
   const items: TodayItem[] = openStopSigns.map((reason) => ({ kind: 'stop sign', traineeId, name, sentence: reason }));
@@ -108,7 +127,7 @@ function todayItems({ trainee, verdict, sessions, symptoms, openStopSigns }: Jud
       kind: 'session',
       traineeId,
       name,
-      sentence: `Trains today on “${ladderOf(trainee.ladderId).name}”${careWords(openStopSigns, gate)}.`,
+      sentence: `Trains today on “${library.ladder(trainee.ladderId).name}”${careWords(openStopSigns, gate)}.`,
     });
 
   const due = [...new Set(headrooms.filter((h) => h.state === 'unknown').map((h) => h.demand.measureId))];

@@ -4,16 +4,16 @@ import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function checkRoutes(app: FastifyInstance, { checks, now }: Services): void {
+export function checkRoutes(app: FastifyInstance, { checks, scope }: Services): void {
   app.get<OfTrainee>('/api/trainees/:id/checks', ({ params }) => checks.history(params.id));
 
   app.post<OfTrainee>('/api/trainees/:id/checks', (request, reply) => {
     reply.code(201);
-    return checks.record(request.params.id, validated(CheckDto, request.body, now()));
+    return checks.record(request.params.id, validated(CheckDto, request.body, scope()));
   });
 
   app.post<OfTrainee>('/api/trainees/:id/trial-corrections', (request, reply) => {
     reply.code(201);
-    return checks.correct(request.params.id, validated(TrialCorrectionDto, request.body, now()));
+    return checks.correct(request.params.id, validated(TrialCorrectionDto, request.body, scope()));
   });
 }

@@ -1,11 +1,11 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { ClearanceDto, ClearanceReply, WithdrawalDto } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { LADDERS } from '@myokinet/core/ladders';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { type ClearanceFact, type Headroom, standingOn, type Verdict } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { LibraryStore } from '../library/store.ts';
 import { CLEARANCES_OF_TRAINEE, INSERT_CLEARANCE, INSERT_WITHDRAWAL } from './statements.ts';
 
 export interface ClearanceRow {
@@ -37,7 +37,7 @@ export function clearanceFact(row: ClearanceRow): ClearanceFact {
   };
 }
 
-export function clearanceStore(context: Context) {
+export function clearanceStore(context: Context, library: LibraryStore) {
   const { db, who, now } = context;
   const ofTrainee = db.prepare<{ traineeId: string }, ClearanceRow>(CLEARANCES_OF_TRAINEE);
   const insertClearance = db.prepare(INSERT_CLEARANCE);
@@ -46,6 +46,7 @@ export function clearanceStore(context: Context) {
   function list(traineeId: string): readonly ClearanceReply[] {
     return ofTrainee.all({ traineeId }).map(({ traineeId: _, figures, withdrawnAt, withdrawnReason, ...row }) => ({
       ...row,
+      rungName: library.current().rungName(row.ladderId, row.rungId),
       figures: JSON.parse(figures) as readonly Headroom[],
       ...(withdrawnAt ? { withdrawnAt } : {}),
       ...(withdrawnReason ? { withdrawnReason } : {}),
@@ -88,7 +89,7 @@ export function clearanceStore(context: Context) {
      */
     withdrawForStopSign(traineeId: string, symptom: { readonly id: string; readonly at: string }, reason: string): void {
       const facts = ofTrainee.all({ traineeId }).map(clearanceFact);
-      for (const ladder of LADDERS) {
+      for (const ladder of library.current().content.ladders) {
         const { here, rungs } = standingOn(ladder, facts, new Map(), now());
         const clearance = rungs[here]?.clearance;
         // A late report about the time before the signature does not undo it: the gate stays closed anyway.

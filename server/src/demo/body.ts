@@ -42,6 +42,8 @@ export function typicalBand({ error }: Measure, value: number): number {
       return error.share * value;
     case 'fixed':
       return error.amount;
+    case 'none':
+      return 1;
   }
 }
 

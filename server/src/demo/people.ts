@@ -1,5 +1,7 @@
 import type { TraineeDto } from '@myokinet/core/contracts';
-import { EQUIPMENT, type Equipment } from '@myokinet/core/drills';
+import { type Equipment, EQUIPMENT_IDS } from '@myokinet/core/drills';
+import type { BeightonTest, ProfessionalRole, QuestionId } from '@myokinet/core/safety';
+import type { BodySide } from '@myokinet/core/anatomy';
 
 /** How an invented trainee's half year went. */
 export interface Story {
@@ -11,13 +13,19 @@ export interface Story {
     | 'stature'
     | 'mass'
     | 'dominantHand'
-    | 'cautions'
     | 'history'
     | 'ladderId'
     | 'trainingDays'
     | 'sessionMinutes'
     | 'equipment'
   >;
+  /** What the screen before training was answered with; every other question with no. */
+  readonly screen?: Partial<Record<QuestionId, BodySide>>;
+  /** The same, answered anew this week: something came up lately. */
+  readonly screenNow?: Partial<Record<QuestionId, BodySide>>;
+  readonly beighton?: readonly BeightonTest[];
+  /** A licensed professional was consulted right after the first screen. */
+  readonly consulted?: { readonly role: ProfessionalRole; readonly allowed: string };
   /** Rung-equivalent level at the start and at the end; 2.5 is halfway between the third rung and the fourth. */
   readonly from: number;
   readonly to: number;
@@ -41,14 +49,13 @@ export interface Story {
   readonly weeks?: number;
 }
 
-const SHIP: readonly Equipment[] = (Object.keys(EQUIPMENT) as Equipment[]).filter((e) => e !== 'row of bars');
+const SHIP: readonly Equipment[] = EQUIPMENT_IDS.filter((e) => e !== 'row of bars');
 
 function profile(
   own: Pick<Story['profile'], 'name' | 'birthYear' | 'sex' | 'stature' | 'mass'> & Partial<Story['profile']>,
 ): Story['profile'] {
   return {
     dominantHand: 'right',
-    cautions: [],
     history: '',
     ladderId: 'hang-and-swing',
     trainingDays: ['Monday', 'Wednesday', 'Friday'],
@@ -98,9 +105,9 @@ export const CREW: readonly Story[] = [
       sex: 'female',
       stature: 174,
       mass: 66,
-      cautions: ['shoulder-dislocated'],
-      history: 'Left shoulder once dislocated, 2021; cleared by a physiotherapist for training.',
+      history: 'Lookout. Left shoulder once dislocated, 2021; long since pain-free.',
     }),
+    screen: { 'shoulder-dislocated': 'left' },
     from: 0.5,
     to: 2.9,
     leftBehind: 1.2,
@@ -163,9 +170,10 @@ export const CREW: readonly Story[] = [
       sex: 'male',
       stature: 185,
       mass: 96,
-      cautions: ['raised-pressure', 'medical-hold'],
       history: 'Master. Waiting for a doctor’s word. Shoulders tire early in a hang.',
     }),
+    screen: { 'raised-pressure': 'whole' },
+    screenNow: { 'raised-pressure': 'whole', 'medical-hold': 'whole' },
     behindIn: { 'packed-hang': 4.5 },
     from: 0.3,
     to: 2.2,
@@ -180,6 +188,7 @@ export const CREW: readonly Story[] = [
       trainingDays: ['Monday', 'Tuesday', 'Thursday', 'Saturday'],
       history: 'Trainee crew, former gymnast.',
     }),
+    beighton: ['little-finger-left', 'little-finger-right', 'thumb-left', 'thumb-right', 'elbow-right', 'palms-to-floor'],
     from: 2.8,
     to: 6.6,
   },
@@ -190,7 +199,7 @@ export const CREW: readonly Story[] = [
       sex: 'unstated',
       stature: 172,
       mass: 68,
-      ladderId: 'push-up',
+      ladderId: 'hand-support',
       sessionMinutes: 30,
     }),
     morningOpen: true,
@@ -218,10 +227,10 @@ export const CREW: readonly Story[] = [
       sex: 'female',
       stature: 176,
       mass: 70,
-      cautions: ['wrist-injury'],
       history: 'Right wrist rebuilding after a fall.',
       trainingDays: ['Tuesday', 'Friday'],
     }),
+    screen: { 'wrist-injury': 'right' },
     from: 0.5,
     to: 2.8,
     weeks: 18,
@@ -239,5 +248,37 @@ export const CREW: readonly Story[] = [
     from: 1.3,
     to: 1.4,
     weeks: 1,
+  },
+  {
+    profile: profile({
+      name: 'Elke Fender',
+      birthYear: 1987,
+      sex: 'female',
+      stature: 169,
+      mass: 64,
+      ladderId: 'forearm-inversion',
+      trainingDays: ['Tuesday', 'Thursday', 'Sunday'],
+      history: 'Sailmaker. Neck operated on in her youth, cleared since.',
+    }),
+    screen: { 'neck-condition': 'whole' },
+    consulted: { role: 'specialist doctor', allowed: 'Forearm inversions at a wall with a spotter; nothing on the head.' },
+    from: 0.4,
+    to: 3.4,
+    weeks: 20,
+  },
+  {
+    profile: profile({
+      name: 'Tobias Thole',
+      birthYear: 1998,
+      sex: 'male',
+      stature: 181,
+      mass: 80,
+      ladderId: 'assisted-pull',
+      trainingDays: ['Monday', 'Thursday'],
+      history: 'Carpenter. Wants one clean pull-up before midsummer.',
+    }),
+    from: 0.6,
+    to: 3.3,
+    leftBehind: 0.6,
   },
 ];

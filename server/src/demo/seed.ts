@@ -3,12 +3,14 @@ import seedrandom from 'seedrandom';
 import { v7 as uuidv7 } from 'uuid';
 import type { Database } from 'better-sqlite3';
 import type { BodySide } from '@myokinet/core/anatomy';
-import type { CheckDto, PlanReply, SessionDto, SymptomDto } from '@myokinet/core/contracts';
-import { drillOf, LOADING_PHASES } from '@myokinet/core/drills';
-import { type Ladder, ladderOf } from '@myokinet/core/ladders';
+import type { CheckDto, PlanReply, ScreeningDto, SessionDto, SymptomDto } from '@myokinet/core/contracts';
+import { LOADING_PHASES } from '@myokinet/core/drills';
+import type { Ladder } from '@myokinet/core/ladders';
 import { measureOf, measureSides } from '@myokinet/core/measuring';
 import { doseToBuildOn, proposePlan, sessionMinutes } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
+import { isLiftable, QUESTION_IDS } from '@myokinet/core/safety';
+import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { BUILT_IN_COACH } from '../context.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { reading, trueCapacity } from './body.ts';
@@ -68,15 +70,12 @@ interface Life {
 
 function live(story: Story, world: World): void {
   const weeks = story.weeks ?? WEEKS;
-  const ladder = ladderOf(story.profile.ladderId);
+  const ladder = world.services.library.current().ladder(story.profile.ladderId);
   const monday = startOfWeek(world.today, { weekStartsOn: 1 });
   world.at(addHours(addWeeks(monday, -weeks), 9));
   const traineeId = world.newId();
-  // A caution such as the medical hold came up lately; the half year before it was trained.
-  const { cautions } = story.profile;
-  const earlier = cautions.filter((c) => c !== 'medical-hold');
-  const revision = world.newId();
-  world.services.trainees.save({ id: traineeId, revision, basedOn: null, ...story.profile, cautions: earlier });
+  world.services.trainees.save({ id: traineeId, revision: world.newId(), basedOn: null, ...story.profile });
+  screen(traineeId, story, story.screen ?? {}, addHours(addWeeks(monday, -weeks), 9), world);
   const measures = [...new Set(ladder.rungs.flatMap((r) => r.demands.map((d) => d.measureId)))];
   const life: Life = {
     story,
@@ -88,10 +87,23 @@ function live(story: Story, world: World): void {
 
   for (let ago = weeks; ago >= 0; ago--) liveWeek(life, ago, addWeeks(monday, -ago), world);
 
-  if (earlier.length < cautions.length) {
-    world.at(world.today);
-    world.services.trainees.save({ id: traineeId, revision: world.newId(), basedOn: revision, ...story.profile });
-  }
+  if (story.screenNow) screen(traineeId, story, story.screenNow, world.today, world);
+}
+
+/** Asks every question, and records the professional who was consulted about what came up. */
+function screen(traineeId: string, story: Story, yes: NonNullable<Story['screen']>, moment: Date, world: World): void {
+  const { screenings, trainees } = world.services;
+  world.at(moment);
+  const answers = QUESTION_IDS.map((questionId): ScreeningDto['answers'][number] => ({
+    questionId,
+    answer: yes[questionId] ? 'yes' : 'no',
+    side: yes[questionId] ?? 'whole',
+  }));
+  const id = world.newId();
+  screenings.record(traineeId, { id, takenAt: instant(moment), answers, beighton: [...(story.beighton ?? [])], note: '' });
+  if (!story.consulted) return;
+  const cautionIds = trainees.find(traineeId).screen.cautions.flatMap((c) => (isLiftable(c.id) ? [c.id] : []));
+  screenings.consult(traineeId, { id: world.newId(), screeningId: id, cautionIds, consultedOn: calendarDay(moment), ...story.consulted });
 }
 
 function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
@@ -172,7 +184,10 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     trainingDays: trainee.trainingDays,
     sessionMinutes: trainee.sessionMinutes,
     equipment: trainee.equipment,
-    cautions: trainee.cautionsInForce,
+    cautions: trainee.screen.cautions,
+    library: services.library.current(),
+    schools: DEFAULT_SCHOOLS,
+    weeksIn: planner.weeksIn,
     headrooms,
     foothold: { ladderId: ladder.id, here: standing.here },
     knownDrills: planner.knownDrills,
@@ -206,7 +221,7 @@ function train({ traineeId, story }: Life, planned: PlanReply['sessions'][number
   const untidy = random() < ONE_IN_FIVE && !story.steady;
   const sessionId = world.newId();
   const items = planned.items.map((item): SessionDto['items'][number] => {
-    const { dose, phase, faults } = drillOf(item.drillId);
+    const { dose, phase, faults } = services.library.current().drill(item.drillId);
     const sides: readonly BodySide[] = dose.perSide ? ['left', 'right'] : ['whole'];
     return {
       id: world.newId(),
@@ -248,7 +263,7 @@ function train({ traineeId, story }: Life, planned: PlanReply['sessions'][number
     plannedSessionId: planned.id,
     performedAt: instant(start),
     effort: 4 + Math.floor(random() * 4),
-    minutes: Math.round(sessionMinutes(planned.items) + random() * 5),
+    minutes: Math.round(sessionMinutes(planned.items, services.library.current()) + random() * 5),
     note: '',
     items,
     symptoms,

@@ -7,7 +7,7 @@ import type { TraineeStore } from '../trainees/store.ts';
 import { INSERT_PLAN, INSERT_REVISION, PLAN_OF_WEEK, POINT_TO_REVISION } from './statements.ts';
 
 type PlanRow = Pick<PlanReply, 'id' | 'revision' | 'basedOn' | 'savedAt'> & { document: string };
-type PlanDocument = Pick<PlanDto, 'sessions' | 'notes' | 'leftOut'>;
+type PlanDocument = Pick<PlanDto, 'sessions' | 'notes' | 'leftOut' | 'schools'>;
 
 export function planStore(context: Context, trainees: TraineeStore) {
   const { db, who, now } = context;
@@ -36,7 +36,7 @@ export function planStore(context: Context, trainees: TraineeStore) {
         const before = current(traineeId, dto.weekStart);
         if ((before?.revision ?? null) !== (dto.basedOn ?? null) || (before && before.id !== dto.id))
           throw new Refusal('edited-elsewhere', 'Somebody else saved this week first. Your version is kept on this screen.');
-        const { sessions, notes, leftOut } = dto;
+        const { sessions, notes, leftOut, schools } = dto;
         const row = {
           id: dto.id,
           revision: dto.revision,
@@ -47,7 +47,7 @@ export function planStore(context: Context, trainees: TraineeStore) {
           coachId: who.coachId,
           savedAt: instant(now()) satisfies Instant,
           sessionDays: JSON.stringify(sessions.map((s) => s.day).sort()),
-          document: JSON.stringify({ sessions, notes, leftOut } satisfies PlanDocument),
+          document: JSON.stringify({ sessions, notes, leftOut, ...(schools ? { schools } : {}) } satisfies PlanDocument),
         };
         if (!before) insertPlan.run(row);
         insertRevision.run(row);

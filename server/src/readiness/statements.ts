@@ -59,3 +59,8 @@ export const SESSIONS_TO_BUILD_ON = `
   FROM session
   WHERE trainee_id = @traineeId AND performed_at >= @since
   ORDER BY performed_at DESC`;
+
+export const FIRST_SESSION = `
+  SELECT MIN(performed_at) AS performedAt
+  FROM session
+  WHERE trainee_id = @traineeId`;

@@ -1,13 +1,13 @@
 import type { PlannerFacts, ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
-import { ladderOf } from '@myokinet/core/ladders';
 import type { Capacity } from '@myokinet/core/measuring';
 import { isLoadedSession, weekStartOf } from '@myokinet/core/planning';
-import { addDays, type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { addDays, type CalendarDay, daysBetween, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { type CheckTimes, checkKey, DEFAULT_GATE_RULES, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
 import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { LibraryStore } from '../library/store.ts';
 import type { SessionStore } from '../sessions/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
@@ -18,6 +18,7 @@ const SYMPTOM_DAYS = DEFAULT_GATE_RULES.quietDays + 1;
 const TRAIL_LENGTH = 3;
 /** How far back the planner looks for a week to build on; after longer rest it starts anew. */
 const BUILD_ON_DAYS = 35;
+const DAYS_PER_WEEK = 7;
 
 type Of<Row> = Row & { readonly traineeId: string };
 type SessionRow = Of<{ id: string; performedAt: Instant; clean: number; effort: number; minutes: number; drillIds: string }>;
@@ -33,12 +34,20 @@ export interface Judged {
   readonly lastCheckAt: Instant | undefined;
 }
 
-export function readinessStore({ db, who, now }: Context, trainees: TraineeStore, sessions: SessionStore) {
+interface Neighbours {
+  readonly trainees: TraineeStore;
+  readonly sessions: SessionStore;
+  readonly library: LibraryStore;
+}
+
+export function readinessStore({ db, who, now }: Context, { trainees, sessions, library }: Neighbours) {
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
   const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, { performedAt: Instant; drillIds: string; dose: number }>(
     sql.SESSIONS_TO_BUILD_ON,
   );
+
+  const firstSession = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.FIRST_SESSION);
 
   const gatherers = { trainee: prepareGatherer('trainee'), studio: prepareGatherer('studio') };
 
@@ -70,9 +79,10 @@ export function readinessStore({ db, who, now }: Context, trainees: TraineeStore
     const openStopSigns = (rows.stopSigns.get(trainee.id) ?? []).map((s) => s.reason);
     const bySession = groupRows(symptoms, (s) => s.sessionId ?? '');
     const verdict = judgeReadiness({
-      ladder: ladderOf(ladderId),
+      library: library.current(),
+      ladder: library.current().ladder(ladderId),
       mass: trainee.mass,
-      cautions: trainee.cautionsInForce,
+      screen: trainee.screen,
       capacities,
       checkDates: checkTimes(capacities, rows.late.get(trainee.id) ?? []),
       clearances: (rows.clearances.get(trainee.id) ?? []).map(clearanceFact),
@@ -98,9 +108,11 @@ export function readinessStore({ db, who, now }: Context, trainees: TraineeStore
 
   function plannerFacts(traineeId: string): PlannerFacts {
     const recent = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
-    const loaded = recent.find((s) => isLoadedSession(drillsOf(s)));
+    const loaded = recent.find((s) => isLoadedSession(drillsOf(s), library.current()));
     const weeks = groupRows(recent, (s) => weekStartOf(new Date(s.performedAt)));
+    const first = firstSession.get({ traineeId })?.performedAt;
     return {
+      weeksIn: first ? Math.floor(daysBetween(first, now()) / DAYS_PER_WEEK) : 0,
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
       weekDoses: [...weeks].map(([weekStart, sessions]) => ({
         weekStart: weekStart as CalendarDay,

@@ -4,21 +4,21 @@ import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function sessionRoutes(app: FastifyInstance, { sessions, now }: Services): void {
+export function sessionRoutes(app: FastifyInstance, { sessions, scope }: Services): void {
   app.get<OfTrainee>('/api/trainees/:id/record', ({ params }) => sessions.record(params.id));
 
   app.post<OfTrainee>('/api/trainees/:id/sessions', (request, reply) => {
     reply.code(201);
-    return sessions.log(request.params.id, validated(SessionDto, request.body, now()));
+    return sessions.log(request.params.id, validated(SessionDto, request.body, scope()));
   });
 
   app.post<OfTrainee>('/api/trainees/:id/symptoms', (request, reply) => {
     reply.code(201);
-    return sessions.report(request.params.id, validated(SymptomDto, request.body, now()));
+    return sessions.report(request.params.id, validated(SymptomDto, request.body, scope()));
   });
 
   app.post<OfTrainee>('/api/trainees/:id/stop-sign-closures', (request, reply) => {
     reply.code(201);
-    return sessions.closeStopSign(request.params.id, validated(StopSignClosureDto, request.body, now()));
+    return sessions.closeStopSign(request.params.id, validated(StopSignClosureDto, request.body, scope()));
   });
 }

@@ -12,8 +12,8 @@ export const INSERT_ITEM = `
   VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max)`;
 
 export const INSERT_SET = `
-  INSERT INTO session_set (id, item_id, position, side, amount, faults)
-  VALUES (@id, @itemId, @position, @side, @amount, @faults)`;
+  INSERT INTO session_set (id, item_id, position, side, amount, faults, feeling)
+  VALUES (@id, @itemId, @position, @side, @amount, @faults, @feeling)`;
 
 export const INSERT_SYMPTOM = `
   INSERT INTO symptom (
@@ -39,7 +39,7 @@ export const ITEMS_OF_TRAINEE = `
   ORDER BY session_id, position`;
 
 export const SETS_OF_TRAINEE = `
-  SELECT s.id, s.item_id AS itemId, s.side, s.amount, s.faults
+  SELECT s.id, s.item_id AS itemId, s.side, s.amount, s.feeling, s.faults
   FROM session_set s
   JOIN session_item i ON i.id = s.item_id
   WHERE i.session_id IN (${SHOWN_SESSIONS})

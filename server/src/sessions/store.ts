@@ -7,7 +7,6 @@ import type {
   StopSignReply,
   SymptomDto,
 } from '@myokinet/core/contracts';
-import { drillOf } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { cleanness } from '@myokinet/core/readiness';
@@ -17,18 +16,32 @@ import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { LibraryStore } from '../library/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
 type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & { clean: number; cleanReason: string; push: number; pull: number };
 type ItemRow = Omit<SessionDto['items'][number], 'sets'> & { sessionId: string };
-type SetRow = { id: string; itemId: string; side: SessionDto['items'][number]['sets'][number]['side']; amount: number; faults: string };
+type SetRow = {
+  id: string;
+  feeling: SessionDto['items'][number]['sets'][number]['feeling'] | null;
+  itemId: string;
+  side: SessionDto['items'][number]['sets'][number]['side'];
+  amount: number;
+  faults: string;
+};
 type StopRow = { symptomId: string; reason: string; at: Instant; ground: string | null; closedAt: Instant | null };
 
 /** Newest entries sent to a page at once. */
 const PAGE = { sessions: 40, symptoms: 400 } as const;
 
-export function sessionStore(context: Context, trainees: TraineeStore, clearances: ClearanceStore) {
+interface Neighbours {
+  readonly trainees: TraineeStore;
+  readonly clearances: ClearanceStore;
+  readonly library: LibraryStore;
+}
+
+export function sessionStore(context: Context, { trainees, clearances, library }: Neighbours) {
   const { db, who, now } = context;
   const insertSession = db.prepare(sql.INSERT_SESSION);
   const insertItem = db.prepare(sql.INSERT_ITEM);
@@ -68,8 +81,9 @@ export function sessionStore(context: Context, trainees: TraineeStore, clearance
       handLoad: { push, pull },
       items: (items.get(row.id) ?? []).map(({ sessionId: _, ...item }) => ({
         ...item,
-        sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, ...set }) => ({
+        sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, ...set }) => ({
           ...set,
+          ...(feeling ? { feeling } : {}),
           faults: JSON.parse(faults) as FaultSeenDto[],
         })),
       })),
@@ -89,12 +103,19 @@ export function sessionStore(context: Context, trainees: TraineeStore, clearance
 
     log(traineeId: string, dto: SessionDto): SessionReply {
       trainees.find(traineeId);
-      const { clean, reason } = cleanness({
-        effort: dto.effort,
-        symptoms: dto.symptoms as (SymptomDto & Symptom)[],
-        items: dto.items.map((item) => ({ ...item, perSide: drillOf(item.drillId).dose.perSide })),
-      });
-      const handLoad = loggedHandLoad(dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount) })));
+      const drills = library.current();
+      const { clean, reason } = cleanness(
+        {
+          effort: dto.effort,
+          symptoms: dto.symptoms as (SymptomDto & Symptom)[],
+          items: dto.items.map((item) => ({ ...item, perSide: drills.drill(item.drillId).dose.perSide })),
+        },
+        drills,
+      );
+      const handLoad = loggedHandLoad(
+        dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount) })),
+        drills,
+      );
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         insertSession.run({
           id: dto.id,
@@ -113,7 +134,9 @@ export function sessionStore(context: Context, trainees: TraineeStore, clearance
         });
         dto.items.forEach(({ sets, ...item }, position) => {
           insertItem.run({ ...item, sessionId: dto.id, position });
-          sets.forEach((set, at) => insertSet.run({ ...set, itemId: item.id, position: at, faults: JSON.stringify(set.faults) }));
+          sets.forEach((set, at) =>
+            insertSet.run({ ...set, feeling: set.feeling ?? null, itemId: item.id, position: at, faults: JSON.stringify(set.faults) }),
+          );
         });
         for (const symptom of dto.symptoms) writeSymptom(traineeId, symptom, dto.id);
       });

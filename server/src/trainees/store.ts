@@ -1,15 +1,16 @@
 import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { cautionsInForce } from '@myokinet/core/safety';
+import type { ScreenOutcome } from '@myokinet/core/safety';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { ScreeningStore } from '../screenings/store.ts';
 import { ALL_TRAINEES, INSERT_REVISION, INSERT_TRAINEE, ONE_TRAINEE, POINT_TO_REVISION } from './statements.ts';
 
-type Json = 'cautions' | 'trainingDays' | 'equipment';
+type Json = 'trainingDays' | 'equipment';
 type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Instant };
 
-export function traineeStore(context: Context) {
+export function traineeStore(context: Context, screenings: ScreeningStore) {
   const { db, who, now } = context;
   const all = db.prepare<{ studioId: string }, TraineeRow>(ALL_TRAINEES);
   const one = db.prepare<{ traineeId: string; studioId: string }, TraineeRow>(ONE_TRAINEE);
@@ -17,27 +18,26 @@ export function traineeStore(context: Context) {
   const pointToRevision = db.prepare(POINT_TO_REVISION);
   const insertRevision = db.prepare(INSERT_REVISION);
 
-  const reply = (row: TraineeRow): TraineeReply => {
-    const cautions = JSON.parse(row.cautions) as TraineeDto['cautions'];
-    return {
-      ...row,
-      cautions,
-      trainingDays: JSON.parse(row.trainingDays) as TraineeDto['trainingDays'],
-      equipment: JSON.parse(row.equipment) as TraineeDto['equipment'],
-      cautionsInForce: cautionsInForce(cautions, row.birthYear, now()),
-    };
-  };
+  const reply = (row: TraineeRow, screen: ScreenOutcome): TraineeReply => ({
+    ...row,
+    trainingDays: JSON.parse(row.trainingDays) as TraineeDto['trainingDays'],
+    equipment: JSON.parse(row.equipment) as TraineeDto['equipment'],
+    screen,
+  });
 
   const find = (traineeId: string): TraineeReply => {
     const row = one.get({ traineeId, studioId: who.studioId });
     if (!row) throw new Refusal('trainee-missing');
-    return reply(row);
+    return reply(row, screenings.outcomeOf(row));
   };
 
   return {
     find,
 
-    all: (): readonly TraineeReply[] => all.all({ studioId: who.studioId }).map(reply),
+    all(): readonly TraineeReply[] {
+      const outcomeOf = screenings.outcomesOfStudio();
+      return all.all({ studioId: who.studioId }).map((row) => reply(row, outcomeOf(row)));
+    },
 
     /** Creates a trainee or adds a revision to one; refuses when somebody saved in between. */
     save(dto: TraineeDto): TraineeReply {
@@ -54,7 +54,6 @@ export function traineeStore(context: Context) {
           coachId: who.coachId,
           studioId: who.studioId,
           savedAt: instant(now()),
-          cautions: JSON.stringify(dto.cautions),
           trainingDays: JSON.stringify(dto.trainingDays),
           equipment: JSON.stringify(dto.equipment),
         };

@@ -21,6 +21,9 @@ export function CommandBox({ close }: { readonly close: () => void }) {
             <Choice label="Add a trainee" choose={() => go('/trainees/new')} />
             <Choice label="Today" choose={() => go('/')} />
             <Choice label="Caseload" choose={() => go('/caseload')} />
+            <Choice label="Library: drills" choose={() => go('/library')} />
+            <Choice label="Library: ladders" choose={() => go('/library/ladders')} />
+            <Choice label="Library: schools" choose={() => go('/library/schools')} />
           </Command.Group>
           <Command.Group heading="Trainees" className="aside text-sm">
             {trainees.map(({ id, name }) => (

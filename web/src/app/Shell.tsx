@@ -12,6 +12,7 @@ import { useTheme } from './useTheme.ts';
 const PLACES = [
   { to: '/', label: 'Today' },
   { to: '/caseload', label: 'Caseload' },
+  { to: '/library', label: 'Library' },
 ];
 
 export function Shell() {
@@ -34,7 +35,7 @@ export function Shell() {
             <NavLink
               key={to}
               to={to}
-              end
+              end={to === '/'}
               className={({ isActive }) => `py-1.5 ${isActive ? 'font-semibold shadow-[inset_0_-3px_0_var(--color-primary)]' : ''}`}
             >
               {label}

@@ -22,6 +22,12 @@ export function draftPlace(key: string): DraftPlace | undefined {
       return { what: `Plan, week of ${rest}`, traineeId, to: `${at}/plan?week=${rest}` };
     case 'session':
       return { what: 'Session', traineeId, to: rest === 'free' ? `${at}/session?free=1` : `${at}/session?planned=${rest}&week=${week}` };
+    case 'screen':
+      return { what: 'Screen', traineeId, to: `${at}/screen` };
+    case 'drill':
+      return { what: 'A drill of the library', to: `/library/drills/${traineeId}/edit` };
+    case 'ladder':
+      return { what: 'A ladder of the library', to: `/library/ladders/${traineeId}/edit` };
     default:
       return undefined;
   }

@@ -1,7 +1,7 @@
 import { createBrowserRouter } from 'react-router';
+import { Waiting } from '../pieces/Waiting.tsx';
 import { NotHere } from './NotHere.tsx';
 import { Shell } from './Shell.tsx';
-import { Waiting } from '../pieces/Waiting.tsx';
 
 export const router = createBrowserRouter([
   {
@@ -12,18 +12,45 @@ export const router = createBrowserRouter([
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../today/TodayPage.tsx')).TodayPage }) },
       { path: 'caseload', lazy: async () => ({ Component: (await import('../caseload/CaseloadPage.tsx')).CaseloadPage }) },
-      { path: 'trainees/new', lazy: async () => ({ Component: (await import('../trainee/NewTraineePage.tsx')).NewTraineePage }) },
       {
-        path: 'trainees/:traineeId',
-        lazy: async () => ({ Component: (await import('../trainee/TraineeLayout.tsx')).TraineeLayout }),
+        lazy: async () => ({ Component: (await import('../library/LibraryGate.tsx')).LibraryGate }),
         children: [
-          { index: true, lazy: async () => ({ Component: (await import('../readiness/ReadinessPage.tsx')).ReadinessPage }) },
-          { path: 'checks', lazy: async () => ({ Component: (await import('../checks/ChecksPage.tsx')).ChecksPage }) },
-          { path: 'checks/new', lazy: async () => ({ Component: (await import('../checks/TakeCheckPage.tsx')).TakeCheckPage }) },
-          { path: 'plan', lazy: async () => ({ Component: (await import('../plan/PlanPage.tsx')).PlanPage }) },
-          { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
-          { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
-          { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },
+          { path: 'trainees/new', lazy: async () => ({ Component: (await import('../trainee/NewTraineePage.tsx')).NewTraineePage }) },
+          {
+            path: 'trainees/:traineeId',
+            lazy: async () => ({ Component: (await import('../trainee/TraineeLayout.tsx')).TraineeLayout }),
+            children: [
+              { index: true, lazy: async () => ({ Component: (await import('../readiness/ReadinessPage.tsx')).ReadinessPage }) },
+              { path: 'screen', lazy: async () => ({ Component: (await import('../screen/ScreenPage.tsx')).ScreenPage }) },
+              { path: 'checks', lazy: async () => ({ Component: (await import('../checks/ChecksPage.tsx')).ChecksPage }) },
+              { path: 'checks/new', lazy: async () => ({ Component: (await import('../checks/TakeCheckPage.tsx')).TakeCheckPage }) },
+              { path: 'plan', lazy: async () => ({ Component: (await import('../plan/PlanPage.tsx')).PlanPage }) },
+              { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
+              { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
+              { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },
+            ],
+          },
+          {
+            path: 'library',
+            lazy: async () => ({ Component: (await import('../library/LibraryLayout.tsx')).LibraryLayout }),
+            children: [
+              { index: true, lazy: async () => ({ Component: (await import('../library/DrillsPage.tsx')).DrillsPage }) },
+              { path: 'drills/:drillId', lazy: async () => ({ Component: (await import('../library/DrillPage.tsx')).DrillPage }) },
+              {
+                path: 'drills/:drillId/edit',
+                lazy: async () => ({ Component: (await import('../library/EditDrillPage.tsx')).EditDrillPage }),
+              },
+              { path: 'ladders', lazy: async () => ({ Component: (await import('../library/LaddersPage.tsx')).LaddersPage }) },
+              { path: 'ladders/:ladderId', lazy: async () => ({ Component: (await import('../library/LadderPage.tsx')).LadderPage }) },
+              {
+                path: 'ladders/:ladderId/edit',
+                lazy: async () => ({ Component: (await import('../library/EditLadderPage.tsx')).EditLadderPage }),
+              },
+              { path: 'faults', lazy: async () => ({ Component: (await import('../library/FaultsPage.tsx')).FaultsPage }) },
+              { path: 'schools', lazy: async () => ({ Component: (await import('../library/SchoolsPage.tsx')).SchoolsPage }) },
+              { path: 'exchange', lazy: async () => ({ Component: (await import('../library/ExchangePage.tsx')).ExchangePage }) },
+            ],
+          },
         ],
       },
       { path: '*', Component: NotHere },

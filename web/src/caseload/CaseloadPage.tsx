@@ -1,5 +1,4 @@
 import type { CaseloadRow } from '@myokinet/core/contracts';
-import { ladderOf } from '@myokinet/core/ladders';
 import { measureOf } from '@myokinet/core/measuring';
 import {
   createColumnHelper,
@@ -32,7 +31,7 @@ const COLUMNS = [
       </Link>
     ),
   }),
-  column.accessor((r) => ladderOf(r.ladderId).name, { id: 'target', header: 'Target' }),
+  column.accessor('ladderName', { id: 'target', header: 'Target' }),
   column.accessor((r) => r.here, { id: 'rung', header: 'Rung in hand', cell: ({ row }) => rungWords(row.original) }),
   column.accessor((r) => (r.limiter ? measureOf(r.limiter.measureId).name : ''), {
     id: 'limiter',

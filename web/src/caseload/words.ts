@@ -1,15 +1,13 @@
 import type { CaseloadRow } from '@myokinet/core/contracts';
-import { ladderOf, rungOf } from '@myokinet/core/ladders';
 import { measureOf } from '@myokinet/core/measuring';
 import { dayInWords } from '@myokinet/core/quantities';
 import { parseISO } from 'date-fns';
 
 /** `3 of 9, Packs and side rocks`. */
-export function rungWords({ ladderId, here, lapsed }: CaseloadRow): string {
-  const { rungs } = ladderOf(ladderId);
-  const rung = rungs[here];
-  if (!rung) return 'below the first rung';
-  return `${here + 1} of ${rungs.length}, ${rung.name}${lapsed ? ' (clearance lapsed)' : ''}`;
+export function rungWords({ rungNames, here, lapsed }: CaseloadRow): string {
+  const name = rungNames[here];
+  if (!name) return 'below the first rung';
+  return `${here + 1} of ${rungNames.length}, ${name}${lapsed ? ' (clearance lapsed)' : ''}`;
 }
 
 /** `Left shoulder flexion: 7° short`. */
@@ -22,9 +20,9 @@ export function limiterWords({ limiter }: CaseloadRow): string {
 }
 
 /** `open: ready to sign`, or what keeps it closed. */
-export function gateWords({ gateOpen, unmet, locked, openStopSigns, nextRungId, ladderId }: CaseloadRow): string {
+export function gateWords({ gateOpen, unmet, locked, openStopSigns, nextRungId, rungNames, here, lapsed }: CaseloadRow): string {
   if (!nextRungId) return 'top of the ladder';
-  if (gateOpen) return `open: sign “${rungOf(ladderId, nextRungId).name}”`;
+  if (gateOpen) return `open: sign “${rungNames[lapsed ? here : here + 1] ?? ''}”`;
   const why = locked ? ', locked' : openStopSigns > 0 ? ', stop sign' : '';
   return `${unmet} unmet${why}`;
 }

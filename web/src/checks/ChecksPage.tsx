@@ -1,6 +1,6 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, MEASURES, measureOf } from '@myokinet/core/measuring';
-import { addDays, dayInWords, daysBetween, formatAmount, formatBand, shortDay } from '@myokinet/core/quantities';
+import { type Capacity, MEASURES, measureOf, readingWithBand } from '@myokinet/core/measuring';
+import { addDays, dayInWords, daysBetween, formatAmount, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { referencePercentile, referencesFor } from '@myokinet/core/reference';
 import { useState } from 'react';
@@ -79,7 +79,7 @@ function CapacityTable({
         </thead>
         <tbody>
           {rows.map((c, i) => {
-            const { name, unit, freshDays } = measureOf(c.measureId);
+            const { name, freshDays } = measureOf(c.measureId);
             const due = addDays(c.takenAt, freshDays);
             const stale = daysBetween(due, now) > 0;
             return (
@@ -89,7 +89,7 @@ function CapacityTable({
                 </th>
                 <td>{c.side === 'whole' ? '' : c.side}</td>
                 <td className="whitespace-nowrap">
-                  {formatAmount(c.value, unit)} ± {formatBand(c.band, unit)}
+                  {readingWithBand(measureOf(c.measureId), c.value, c.band)}
                   <span className="aside block text-sm">{shortDay(c.takenAt, now)}</span>
                 </td>
                 <td className="text-sm">{comparison(c, person)}</td>

@@ -1,6 +1,6 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { type Measure, measureSides } from '@myokinet/core/measuring';
-import { formatAmount, formatBand, type Instant, UNITS } from '@myokinet/core/quantities';
+import { type Measure, measureSides, readingWithBand } from '@myokinet/core/measuring';
+import { type Instant, UNITS } from '@myokinet/core/quantities';
 import { type KeyboardEvent, useId } from 'react';
 import { type CheckDraft, cellKey, readCell, readMeasure } from './checkDraft.ts';
 
@@ -21,7 +21,8 @@ export function MeasureRow({ measure, draft, now, focus, type }: MeasureRowProps
     <div className="border-b border-base-300 py-1.5" onFocus={focus}>
       <div className="grid items-center gap-x-4 gap-y-1 sm:grid-cols-[13rem_1fr]">
         <div className="leading-tight">
-          <span className="font-semibold">{measure.name}</span> <span className="aside text-sm">{UNITS[measure.unit].name}</span>
+          <span className="font-semibold">{measure.name}</span>{' '}
+          <span className="aside text-sm">{measure.choices ? 'by eye' : UNITS[measure.unit].name}</span>
         </div>
         <div className="flex flex-wrap gap-x-6 gap-y-1.5">
           {measureSides(measure).map((side) => {
@@ -33,7 +34,7 @@ export function MeasureRow({ measure, draft, now, focus, type }: MeasureRowProps
                   <TrialCell key={i} measure={measure} side={side} ordinal={i} draft={draft} type={type} errorId={`${id}-problem`} />
                 ))}
                 <output className="min-w-20 ps-1 text-sm" aria-label={`${measure.name} ${side === 'whole' ? '' : side} so far`}>
-                  {capacity ? `${formatAmount(capacity.value, measure.unit)} ± ${formatBand(capacity.band, measure.unit)}` : ''}
+                  {capacity && !measure.choices ? readingWithBand(measure, capacity.value, capacity.band) : ''}
                 </output>
               </div>
             );
@@ -67,6 +68,26 @@ function TrialCell({
   const key = cellKey(measure.id, side, ordinal);
   const text = draft.cells[key]?.text ?? '';
   const { problem, value } = readCell(measure, text);
+  const wrong = problem ? { 'aria-invalid': true, 'aria-describedby': errorId } : {};
+  const label = `${measure.name}${side === 'whole' ? '' : `, ${side}`}`;
+  if (measure.choices)
+    return (
+      <select
+        data-figure={key}
+        className="select select-sm w-44"
+        aria-label={label}
+        value={text}
+        onChange={(e) => type(key, e.target.value)}
+        {...wrong}
+      >
+        <option value="">not looked at</option>
+        {measure.choices.map((choice, i) => (
+          <option key={choice} value={i}>
+            {choice}
+          </option>
+        ))}
+      </select>
+    );
   const nudge = (event: KeyboardEvent<HTMLInputElement>) => {
     const direction = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     if (!direction || value === undefined) return;
@@ -79,10 +100,10 @@ function TrialCell({
     <input
       data-figure={key}
       className={`input input-sm w-14 px-1.5 text-center text-base ${problem ? 'input-error' : ''}`}
-      inputMode="decimal"
+      inputMode={measure.limits.min < 0 ? 'text' : 'decimal'}
       autoComplete="off"
-      aria-label={`${measure.name}${side === 'whole' ? '' : `, ${side}`}, trial ${ordinal + 1}`}
-      {...(problem ? { 'aria-invalid': true, 'aria-describedby': errorId } : {})}
+      aria-label={`${label}, trial ${ordinal + 1}`}
+      {...wrong}
       value={text}
       onChange={(e) => type(key, e.target.value)}
       onKeyDown={nudge}

@@ -1,6 +1,5 @@
 import type { CheckReply, TrialReply } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
-import { formatAmount } from '@myokinet/core/quantities';
+import { measureOf, readingInWords } from '@myokinet/core/measuring';
 import { Pencil } from 'lucide-react';
 import { useId, useState } from 'react';
 import { newId } from '../app/newId.ts';
@@ -19,7 +18,7 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
         const trials = check.trials.filter((t) => `${t.measureId}/${t.side}` === group);
         const [first] = trials;
         if (!first) return null;
-        const { name, unit } = measureOf(first.measureId);
+        const { name } = measureOf(first.measureId);
         const open = trials.find((t) => t.id === correcting);
         return (
           <div key={group} className="py-0.5">
@@ -31,8 +30,8 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
               <TrialFigure
                 key={t.id}
                 trial={t}
-                label={`${name}, ${t.side}, ${formatAmount(t.value, unit)}`}
-                text={formatAmount(t.value, unit)}
+                label={`${name}, ${t.side}, ${readingInWords(measureOf(t.measureId), t.value)}`}
+                text={readingInWords(measureOf(t.measureId), t.value)}
                 correct={() => setCorrecting(t.id)}
               />
             ))}

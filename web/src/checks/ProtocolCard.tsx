@@ -1,5 +1,5 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
-import { type Measure, WORKING_POSITIONS } from '@myokinet/core/measuring';
+import { type Measure, readingInWords, WORKING_POSITIONS } from '@myokinet/core/measuring';
 import { originInWords, referencesFor } from '@myokinet/core/reference';
 import { formatAmount } from '@myokinet/core/quantities';
 import type { PoseName } from '@myokinet/core/statics';
@@ -34,8 +34,13 @@ export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; 
         ))}
       </ol>
       <p className="aside mt-3 text-sm">
-        {measure.combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.'} Stays fresh for {measure.freshDays} days.
-        Reads {formatAmount(measure.limits.min, measure.unit)} to {formatAmount(measure.limits.max, measure.unit)}. Protocol and error:{' '}
+        {measure.choices || measure.trials === 1
+          ? 'One look counts.'
+          : measure.combine === 'mean'
+            ? 'The mean of the trials counts.'
+            : 'The best trial counts.'}{' '}
+        Stays fresh for {measure.freshDays} days{measure.aboutNextRung ? ', and is asked anew after every signature' : ''}. Reads{' '}
+        {readingInWords(measure, measure.limits.min)} to {readingInWords(measure, measure.limits.max)}. Protocol and error:{' '}
         {originInWords(measure.origin)}.
       </p>
       {references.length > 0 && (

@@ -1,10 +1,11 @@
-import { ladderOf, measuresDemanded } from '@myokinet/core/ladders';
+import { measuresDemanded } from '@myokinet/core/ladders';
 import { isMeasure, type Measure, MEASURES, measureOf, WORKING_POSITIONS } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useDraft } from '../app/useDraft.ts';
 import { newId } from '../app/newId.ts';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { moveOnEnter } from '../pieces/moveOnEnter.ts';
 import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
@@ -19,6 +20,7 @@ const SCOPES = { gate: 'The next gate', ladder: 'The whole ladder', all: 'Every 
 type Scope = keyof typeof SCOPES;
 
 export function TakeCheckPage() {
+  const library = useLibrary();
   const trainee = useCurrentTrainee();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
@@ -31,8 +33,14 @@ export function TakeCheckPage() {
   const scope = (search.get('scope') ?? (search.get('measures') ? undefined : 'gate')) as Scope | undefined;
   const chosen = search.get('measures')?.split(',').filter(isMeasure);
   const measures = useMemo(
-    () => measuresFor(scope, chosen, trainee.ladderId, readiness.data?.headrooms.map((h) => h.demand.measureId) ?? []),
-    [scope, chosen, trainee.ladderId, readiness.data],
+    () =>
+      measuresFor(
+        scope,
+        chosen,
+        measuresDemanded(library.ladder(trainee.ladderId).rungs),
+        readiness.data?.headrooms.map((h) => h.demand.measureId) ?? [],
+      ),
+    [scope, chosen, library, trainee.ladderId, readiness.data],
   );
   if (readiness.isLoading) return <Waiting />;
 
@@ -131,11 +139,11 @@ export function TakeCheckPage() {
 function measuresFor(
   scope: Scope | undefined,
   chosen: readonly string[] | undefined,
-  ladderId: string,
+  ladder: readonly string[],
   gate: readonly string[],
 ): readonly Measure[] {
   if (scope === undefined) return MEASURES.filter((m) => chosen?.includes(m.id));
   if (scope === 'all') return MEASURES;
-  const wanted = scope === 'ladder' ? measuresDemanded(ladderOf(ladderId).rungs) : gate;
+  const wanted = scope === 'ladder' ? ladder : gate;
   return MEASURES.filter((m) => wanted.includes(m.id));
 }

@@ -28,7 +28,7 @@ export function cellKey(measureId: string, side: BodySide, ordinal: number): str
 
 /** What stands in one cell: nothing yet, a figure, or text with the reason it is none. */
 export function readCell(measure: Measure, text: string): { readonly value?: number; readonly problem?: string } {
-  const trimmed = text.trim().replace(',', '.');
+  const trimmed = text.trim().replace(',', '.').replace('−', '-');
   if (trimmed === '') return {};
   const value = Number(trimmed);
   const problem = trialProblem(measure, value);

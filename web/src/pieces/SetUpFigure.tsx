@@ -76,8 +76,7 @@ const SURFACES: Readonly<Record<Surface, (joints: Joints, frame: Frame) => strin
     `M${left + 0.04} ${-(Math.max(...Object.values(j).map((p) => p.y)) + 0.1)}V${-(Math.min(...Object.values(j).map((p) => p.y)) - 0.07)}`,
   'bench behind': (j) =>
     `${horizontal(j.wrist.x - 0.34, j.wrist.x + 0.12, j.wrist.y - 0.06)} M${j.wrist.x - 0.26} ${-(j.wrist.y - 0.06)}V${-(j.ankle.y - 0.07)}`,
-  seat: (j) =>
-    `${horizontal(j.hip.x - 0.2, j.hip.x + 0.22, j.hip.y - 0.1)} M${j.hip.x - 0.12} ${-(j.hip.y - 0.1)}V${-(j.ankle.y - 0.07)}`,
+  seat: (j) => `${horizontal(j.hip.x - 0.2, j.hip.x + 0.22, j.hip.y - 0.1)} M${j.hip.x - 0.12} ${-(j.hip.y - 0.1)}V${-(j.ankle.y - 0.07)}`,
   post: (j, { left, right }) =>
     `M${Math.max(j.knuckles.x, j.otherWrist.x) + 0.03} ${-(j.crown.y + 0.3)}V${-(j.ankle.y - 0.07)} ${horizontal(left + 0.06, right - 0.06, j.ankle.y - 0.07)}`,
   'band to the feet': (j) => `M${j.knuckles.x} ${-j.knuckles.y}L${j.ankle.x} ${-(j.ankle.y - 0.05)}`,

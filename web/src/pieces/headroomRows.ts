@@ -1,6 +1,5 @@
 import { demandInWords } from '@myokinet/core/ladders';
-import { type Capacity, measureOf } from '@myokinet/core/measuring';
-import { formatAmount, formatBand } from '@myokinet/core/quantities';
+import { type Capacity, measureOf, readingWithBand } from '@myokinet/core/measuring';
 import { byUrgency, checkKey, type Headroom, type HeadroomState } from '@myokinet/core/readiness';
 
 /** One demand as a row of the chart: its sides, the worse one deciding the words. */
@@ -85,5 +84,5 @@ export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Cap
 
 /** `160° ± 3°`, or that it was never taken. */
 export function figureWords({ capacity, demand }: Headroom): string {
-  return capacity ? `${formatAmount(capacity.value, demand.unit)} ± ${formatBand(capacity.band, demand.unit)}` : 'never checked';
+  return capacity ? readingWithBand(measureOf(demand.measureId), capacity.value, capacity.band) : 'never checked';
 }

@@ -1,4 +1,4 @@
-import { type Drill, DRILLS, doseInWords, PHASES } from '@myokinet/core/drills';
+import { type Drill, doseInWords, PHASES } from '@myokinet/core/drills';
 import { exclusionOf } from '@myokinet/core/planning';
 import { Command } from 'cmdk';
 import { Overlay } from '../app/Overlay.tsx';
@@ -21,21 +21,23 @@ export function DrillPicker({ taken, pick, close }: DrillPickerProps) {
           <Command.Empty className="p-3">No drill of that name.</Command.Empty>
           {PHASES.map((phase) => (
             <Command.Group key={phase} heading={phase} className="aside text-sm">
-              {DRILLS.filter((d) => d.phase === phase && !taken.includes(d.id)).map((drill) => {
-                const why = exclusionOf(drill, rules);
-                return (
-                  <Command.Item
-                    key={drill.id}
-                    value={`${drill.name} ${drill.joint} ${drill.phase} ${drill.motions.join(' ')}`}
-                    disabled={why !== undefined}
-                    onSelect={() => pick(drill)}
-                    className="cursor-pointer rounded px-3 py-1.5 text-base-content data-[disabled=true]:cursor-not-allowed data-[disabled=true]:text-base-content/70 data-[selected=true]:bg-primary data-[selected=true]:text-primary-content"
-                  >
-                    <span className="block text-base leading-tight">{drill.name}</span>
-                    <span className="block leading-tight">{why ?? doseInWords(drill.dose, drill.dose)}</span>
-                  </Command.Item>
-                );
-              })}
+              {rules.library.drills
+                .filter((d) => d.phase === phase && !taken.includes(d.id))
+                .map((drill) => {
+                  const why = exclusionOf(drill, rules);
+                  return (
+                    <Command.Item
+                      key={drill.id}
+                      value={`${drill.name} ${drill.joint} ${drill.phase} ${drill.motions.join(' ')} ${drill.id}`}
+                      disabled={why !== undefined}
+                      onSelect={() => pick(drill)}
+                      className="cursor-pointer rounded px-3 py-1.5 text-base-content data-[disabled=true]:cursor-not-allowed data-[disabled=true]:text-base-content/70 data-[selected=true]:bg-primary data-[selected=true]:text-primary-content"
+                    >
+                      <span className="block text-base leading-tight">{drill.name}</span>
+                      <span className="block leading-tight">{why ?? doseInWords(drill.dose, drill.dose, rules.schools.progress)}</span>
+                    </Command.Item>
+                  );
+                })}
             </Command.Group>
           ))}
         </Command.List>

@@ -1,5 +1,4 @@
 import type { PlanDto } from '@myokinet/core/contracts';
-import { drillOf } from '@myokinet/core/drills';
 import { plannedHandLoad } from '@myokinet/core/planning';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
@@ -7,9 +6,12 @@ import { usePlanRules } from './planRules.ts';
 
 /** What shaped the week: its hand load, the rules that bound, and what had to be left out. */
 export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
-  const { buildOn } = usePlanRules();
+  const { buildOn, library } = usePlanRules();
   const [showLeftOut, setShowLeftOut] = useState(false);
-  const { push, pull } = plannedHandLoad(plan.sessions.flatMap((s) => s.items));
+  const { push, pull } = plannedHandLoad(
+    plan.sessions.flatMap((s) => s.items),
+    library,
+  );
   return (
     <section aria-label="What shaped this week" className="mt-2 max-w-5xl text-sm">
       <p>
@@ -32,7 +34,7 @@ export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
             <ul className="mt-1 list-disc ps-5">
               {plan.leftOut.map(({ drillId, why }) => (
                 <li key={drillId}>
-                  <span className="font-semibold">{drillOf(drillId).name}:</span> {why}
+                  <span className="font-semibold">{library.drill(drillId).name}:</span> {why}
                 </li>
               ))}
             </ul>

@@ -1,22 +1,26 @@
 import { calendarDay, type CalendarDay } from '@myokinet/core/quantities';
 import { proposePlan, weekStartOf, weeksLater } from '@myokinet/core/planning';
+import { schoolsOf } from '@myokinet/core/schools';
 import type { PlanReply, ReadinessReply } from '@myokinet/core/contracts';
 import { ChevronLeft, ChevronRight, Printer, Redo2, Undo2, WandSparkles } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { newId } from '../app/newId.ts';
+import { useUndoKeys } from '../app/useUndoKeys.ts';
+import { useLibrary, useSchools } from '../library/LibraryContext.ts';
 import { ConflictNote } from '../pieces/ConflictNote.tsx';
 import { Empty } from '../pieces/Empty.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { usePlanQuery, useReadinessQuery, useRecordQuery } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
+import { PlanSchools } from './PlanSchools.tsx';
 import { PlanNotes } from './PlanNotes.tsx';
 import { PlanRulesContext, planRules } from './planRules.ts';
 import { SessionCard } from './SessionCard.tsx';
 import { usePlanDesk } from './usePlanDesk.ts';
 import { weekInWords } from './week.ts';
-import { withSession } from './planDraft.ts';
+import { withSchools, withSession } from './planDraft.ts';
 
 /** Loads what a week's plan rests on, then hands over to the desk. */
 export function PlanPage() {
@@ -60,7 +64,10 @@ function PlanDesk({ weekStart, saved, readiness }: PlanDeskProps) {
   const [refusal, setRefusal] = useState<string | undefined>();
   const { plan } = desk;
   const now = new Date();
-  const rules = planRules(trainee, readiness, weekStart, now);
+  const library = useLibrary();
+  const studio = useSchools();
+  const schools = schoolsOf(studio, plan.schools);
+  const rules = planRules(trainee, readiness, { weekStart, now, library, schools });
   const done = new Set(record.data?.sessions.map((s) => s.plannedSessionId) ?? []);
 
   const propose = () => {
@@ -70,7 +77,6 @@ function PlanDesk({ weekStart, saved, readiness }: PlanDeskProps) {
       knownDrills: readiness.planner.knownDrills,
       lastLoadedDay: readiness.planner.lastLoadedDay,
       weekStart,
-      trainingDays: trainee.trainingDays,
       notBefore: calendarDay(now),
       done: kept.map((s) => ({ ...s, day: s.day as CalendarDay })),
       headrooms: readiness.headrooms,
@@ -127,6 +133,7 @@ function PlanDesk({ weekStart, saved, readiness }: PlanDeskProps) {
           {refusal} Nothing of the plan was changed.
         </p>
       )}
+      <PlanSchools plan={plan} studio={studio} change={(own) => desk.edit(withSchools(plan, own))} />
       {plan.sessions.length === 0 ? (
         <div className="mt-4">
           <Empty title="Nothing is planned for this week">
@@ -183,21 +190,6 @@ function WeekSwitch({ weekStart, now }: { readonly weekStart: CalendarDay; reado
       </button>
     </div>
   );
-}
-
-/** Ctrl+Z and Ctrl+Shift+Z, unless a field is being typed in. */
-function useUndoKeys({ undo, redo }: { readonly undo: () => void; readonly redo: () => void }): void {
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
-      if (typing || event.key.toLowerCase() !== 'z' || !(event.ctrlKey || event.metaKey)) return;
-      event.preventDefault();
-      if (event.shiftKey) redo();
-      else undo();
-    };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, [undo, redo]);
 }
 
 /** The first day of the week, from today on, without a session; else the last day. */

@@ -1,9 +1,10 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { drillOf } from '@myokinet/core/drills';
+import { cuesOf, UNIT_WORDS } from '@myokinet/core/drills';
 import { GripVertical, X } from 'lucide-react';
 import { useState } from 'react';
 import type { ItemDraft } from './planDraft.ts';
+import { usePlanRules } from './planRules.ts';
 
 export interface PlannedDrillProps {
   readonly item: ItemDraft;
@@ -14,9 +15,11 @@ export interface PlannedDrillProps {
 
 /** One drill of a session: dragged by its handle, its dose typed, its reason always said. */
 export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps) {
-  const drill = drillOf(item.drillId);
+  const { library, schools } = usePlanRules();
+  const drill = library.drill(item.drillId);
+  const byFeel = schools.progress === 'feel';
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id, disabled: locked });
-  const unit = { reps: 'reps', s: 's', breaths: 'breaths' }[drill.dose.unit];
+  const unit = UNIT_WORDS[drill.dose.unit];
   const bounds = (key: 'min' | 'max', value: number): Partial<ItemDraft> =>
     key === 'min' ? { min: value, max: Math.max(value, item.max) } : { max: value, min: Math.min(value, item.min) };
   return (
@@ -41,14 +44,20 @@ export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps
         </p>
         <div className="flex flex-wrap items-center gap-1 text-sm">
           <DoseField label={`Sets of ${drill.name}`} value={item.sets} most={10} locked={locked} set={(sets) => change({ sets })} /> ×
-          <DoseField
-            label={`Least ${unit} of ${drill.name}`}
-            value={item.min}
-            most={600}
-            locked={locked}
-            set={(v) => change(bounds('min', v))}
-          />
-          –
+          {byFeel ? (
+            <span>by feel, up to</span>
+          ) : (
+            <>
+              <DoseField
+                label={`Least ${unit} of ${drill.name}`}
+                value={item.min}
+                most={600}
+                locked={locked}
+                set={(v) => change(bounds('min', v))}
+              />
+              –
+            </>
+          )}
           <DoseField
             label={`Most ${unit} of ${drill.name}`}
             value={item.max}
@@ -70,6 +79,7 @@ export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps
           />
           s
         </div>
+        <p className="text-sm leading-snug">{cuesOf(drill, schools).join(' ')}</p>
         <p className="aside text-sm leading-snug">{item.why}</p>
       </div>
       <button

@@ -1,12 +1,12 @@
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { drillOf } from '@myokinet/core/drills';
-import { isLoadedSession, type PlanFinding, sessionMinutes, WEEKDAYS } from '@myokinet/core/planning';
+import { isLoadedSession, type PlanFinding, sessionMinutes, shapeWeek, usualDose, WEEKDAYS } from '@myokinet/core/planning';
 import { calendarDay, dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { dragAnnouncements } from '../pieces/dragAnnouncements.ts';
 import { DrillPicker } from './DrillPicker.tsx';
 import { PlannedDrill } from './PlannedDrill.tsx';
 import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem } from './planDraft.ts';
@@ -26,11 +26,14 @@ export interface SessionCardProps {
 
 /** One session as a stack of drills: time used, rules broken, and every drill open to change. */
 export function SessionCard({ session, weekStart, now, logged, saved, findings, edit, remove }: SessionCardProps) {
-  const { sessionMinutes: given } = usePlanRules();
+  const rules = usePlanRules();
+  const { library } = rules;
+  const weekday = WEEKDAYS[(parseISO(session.day).getDay() + 6) % 7] ?? 'Monday';
+  const given = shapeWeek({ ...rules, rhythm: rules.schools.rhythm }).minutesOn(weekday);
   const [picking, setPicking] = useState(false);
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
   const label = dayInWords(parseISO(session.day), now);
-  const minutes = Math.round(sessionMinutes(session.items));
+  const minutes = Math.round(sessionMinutes(session.items, library));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) edit((s) => withItemMoved(s, String(active.id), String(over.id)));
   };
@@ -55,7 +58,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
           })}
         </select>
         <span className={`text-sm ${minutes > given ? 'state-short font-semibold' : ''}`}>
-          {minutes} of {given} min, {isLoadedSession(session.items) ? 'loaded' : 'unloaded'}
+          {minutes} of {given} min, {isLoadedSession(session.items, library) ? 'loaded' : 'unloaded'}
         </span>
         <button
           type="button"
@@ -80,7 +83,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
         sensors={sensors}
         collisionDetection={closestCenter}
         onDragEnd={onDragEnd}
-        accessibility={{ announcements: announcementsFor(session) }}
+        accessibility={{ announcements: dragAnnouncements(session.items.map((i) => ({ id: i.id, name: library.drill(i.drillId).name }))) }}
       >
         <SortableContext items={session.items.map((i) => i.id)} strategy={verticalListSortingStrategy}>
           <ol className="mt-2">
@@ -116,7 +119,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
         <DrillPicker
           taken={session.items.map((i) => i.drillId)}
           pick={(drill) => {
-            edit((s) => withDrill(s, drill));
+            edit((s) => withDrill(s, drill, usualDose(drill, rules.cautions), library));
             setPicking(false);
           }}
           close={() => setPicking(false)}
@@ -124,22 +127,4 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
       )}
     </section>
   );
-}
-
-/** What a screen reader hears while a drill is moved by keys. */
-function announcementsFor({ items }: SessionDraft) {
-  const name = (id: string | number) => {
-    const item = items.find((i) => i.id === id);
-    return item ? drillOf(item.drillId).name : 'the drill';
-  };
-  const place = (id: string | number) => items.findIndex((i) => i.id === id) + 1;
-  return {
-    onDragStart: ({ active }: { active: { id: string | number } }) =>
-      `Picked up ${name(active.id)}, place ${place(active.id)} of ${items.length}.`,
-    onDragOver: ({ active, over }: { active: { id: string | number }; over: { id: string | number } | null }) =>
-      over ? `${name(active.id)} is over place ${place(over.id)}.` : undefined,
-    onDragEnd: ({ active, over }: { active: { id: string | number }; over: { id: string | number } | null }) =>
-      over ? `${name(active.id)} put down at place ${place(over.id)}.` : `${name(active.id)} put back.`,
-    onDragCancel: ({ active }: { active: { id: string | number } }) => `${name(active.id)} put back.`,
-  };
 }

@@ -1,5 +1,7 @@
 import type { PlanDto, PlanReply } from '@myokinet/core/contracts';
-import { type Drill, drillOf, PHASES } from '@myokinet/core/drills';
+import { type Dose, type Drill, PHASES } from '@myokinet/core/drills';
+import type { Library } from '@myokinet/core/library';
+import type { Schools } from '@myokinet/core/schools';
 import { newId } from '../app/newId.ts';
 
 export type SessionDraft = PlanDto['sessions'][number];
@@ -17,12 +19,22 @@ export function withSession(plan: PlanDto, sessionId: string, change: (session: 
   return { ...plan, sessions: plan.sessions.map((s) => (s.id === sessionId ? change(s) : s)) };
 }
 
-/** A session with one more drill at its usual dose, put where its phase belongs. */
-export function withDrill(session: SessionDraft, { id: drillId, phase, dose: { sets, min, max, restSeconds } }: Drill): SessionDraft {
+/** A plan with its own choice of schools; without any it follows the studio. */
+export function withSchools({ schools: _, ...plan }: PlanDto, own: Partial<Schools>): PlanDto {
+  return Object.keys(own).length === 0 ? plan : { ...plan, schools: own };
+}
+
+/** A session with one more drill at the dose given, put where its phase belongs. */
+export function withDrill(
+  session: SessionDraft,
+  { id: drillId, phase }: Drill,
+  { sets, min, max, restSeconds }: Dose,
+  library: Library,
+): SessionDraft {
   const item = { id: newId(), drillId, sets, min, max, restSeconds, why: 'Added by the coach.' };
   // A hand-made order is kept: the newcomer goes behind the last drill that its phase may follow.
   const items = [...session.items];
-  const behind = items.findLastIndex((i) => PHASES.indexOf(drillOf(i.drillId).phase) <= PHASES.indexOf(phase));
+  const behind = items.findLastIndex((i) => PHASES.indexOf(library.drill(i.drillId).phase) <= PHASES.indexOf(phase));
   items.splice(behind + 1, 0, item);
   return { ...session, items };
 }

@@ -1,6 +1,8 @@
 import type { ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
 import { doseToBuildOn, type PlanFinding, type PlannedSession, type PlanRules, reviewPlan, type WeekDose } from '@myokinet/core/planning';
+import type { Library } from '@myokinet/core/library';
 import type { CalendarDay } from '@myokinet/core/quantities';
+import type { Schools } from '@myokinet/core/schools';
 import { createContext, use } from 'react';
 
 type ReviewedSession = Omit<PlannedSession, 'day'> & { readonly day: string };
@@ -12,18 +14,28 @@ export interface TraineeRules extends PlanRules {
   readonly review: (sessions: readonly ReviewedSession[]) => readonly PlanFinding[];
 }
 
+interface RulesMoment {
+  readonly weekStart: CalendarDay;
+  readonly now: Date;
+  readonly library: Library;
+  readonly schools: Schools;
+}
+
 /** What a week's plan for this trainee must obey. */
 export function planRules(
   trainee: TraineeReply,
   { ladderId, standing, planner }: ReadinessReply,
-  weekStart: CalendarDay,
-  now: Date,
+  { weekStart, now, library, schools }: RulesMoment,
 ): TraineeRules {
   const buildOn = doseToBuildOn(planner.weekDoses, weekStart, now);
   const rules: PlanRules = {
+    library,
+    schools,
+    trainingDays: trainee.trainingDays,
+    weeksIn: planner.weeksIn,
     sessionMinutes: trainee.sessionMinutes,
     equipment: trainee.equipment,
-    cautions: trainee.cautionsInForce,
+    cautions: trainee.screen.cautions,
     foothold: { ladderId, here: standing.here },
     lastWeekDose: buildOn?.dose ?? 0,
   };

@@ -7,13 +7,15 @@ import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 export interface LadderViewProps {
   readonly ladder: Ladder;
   readonly standing: Standing;
+  /** Rungs that the screen closes, with the reason. */
+  readonly closed: Readonly<Record<string, string>>;
   readonly gate: Gate | undefined;
   readonly build: Build;
   readonly now: Date;
 }
 
 /** The ladder, next rung up; the gate lies as a bar across the way. */
-export function LadderView({ ladder, standing, gate, build, now }: LadderViewProps) {
+export function LadderView({ ladder, standing, closed, gate, build, now }: LadderViewProps) {
   const rungs = ladder.rungs.map((rung, i) => ({ rung, i })).reverse();
   return (
     <section aria-label="Ladder">
@@ -26,6 +28,7 @@ export function LadderView({ ladder, standing, gate, build, now }: LadderViewPro
               standing={standing.rungs[i]}
               here={i === standing.here}
               reached={i <= standing.here}
+              closed={closed[rung.id]}
               build={build}
               now={now}
             />
@@ -44,6 +47,7 @@ function RungRow({
   standing,
   here,
   reached,
+  closed,
   build,
   now,
 }: {
@@ -51,6 +55,7 @@ function RungRow({
   readonly standing: RungStanding | undefined;
   readonly here: boolean;
   readonly reached: boolean;
+  readonly closed: string | undefined;
   readonly build: Build;
   readonly now: Date;
 }) {
@@ -71,6 +76,12 @@ function RungRow({
             <span className="aside">{standing ? stateWords(standing, now) : ''}</span>
           )}
         </span>
+        {closed && (
+          <details className="text-sm leading-tight">
+            <summary className="state-short cursor-pointer font-semibold">closed by the screen</summary>
+            {closed}
+          </details>
+        )}
       </div>
     </div>
   );

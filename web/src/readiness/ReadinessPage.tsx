@@ -1,7 +1,7 @@
-import { ladderOf, rungOf } from '@myokinet/core/ladders';
 import { capacityInWords } from '@myokinet/core/readiness';
 import { Link } from 'react-router';
 import { newId } from '../app/newId.ts';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { HeadroomChart } from '../pieces/HeadroomChart.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { ReasonForm } from '../pieces/ReasonForm.tsx';
@@ -11,27 +11,37 @@ import { buildOf } from '../trainee/buildOf.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { GatePanel } from './GatePanel.tsx';
 import { LadderView } from './LadderView.tsx';
+import { ScreenNote } from './ScreenNote.tsx';
 import { StopSigns } from './StopSigns.tsx';
 import { WeekPlan } from './WeekPlan.tsx';
 
 export function ReadinessPage() {
+  const library = useLibrary();
   const trainee = useCurrentTrainee();
   const { data, error, isLoading, refetch } = useReadinessQuery(trainee.id);
   const [withdraw, withdrawal] = useWithdrawClearanceMutation();
   if (isLoading) return <Waiting />;
   if (!data) return <ProblemNote error={error} retry={() => void refetch()} />;
   const now = new Date(data.judgedAt);
-  const ladder = ladderOf(data.ladderId);
-  const rung = data.rungId ? rungOf(ladder.id, data.rungId) : undefined;
+  const ladder = library.ladder(data.ladderId);
+  const rung = data.rungId ? library.rung(ladder.id, data.rungId) : undefined;
   const inHand = data.standing.rungs[data.standing.here];
   const neverChecked = data.headrooms.length > 0 && data.headrooms.every((h) => !h.capacity);
   return (
     <div className="grid flex-1 content-start gap-x-6 gap-y-6 px-4 py-3 sm:px-6 lg:grid-cols-[14rem_minmax(0,1fr)_17.5rem]">
       <div className="order-3 lg:order-1">
-        <LadderView ladder={ladder} standing={data.standing} gate={data.gate} build={buildOf(trainee)} now={now} />
+        <LadderView
+          ladder={ladder}
+          standing={data.standing}
+          closed={data.closedRungs}
+          gate={data.gate}
+          build={buildOf(trainee)}
+          now={now}
+        />
       </div>
       <div className="order-2">
         <ProblemNote error={error} retry={() => void refetch()} />
+        <ScreenNote screen={trainee.screen} />
         {neverChecked && (
           <p className="mb-3 flex flex-wrap items-center gap-3 border-s-4 border-primary bg-primary/10 px-4 py-2.5">
             Nothing has been checked yet, so nothing is known.

@@ -1,12 +1,14 @@
-import { drillOf } from '@myokinet/core/drills';
+import type { Library } from '@myokinet/core/library';
 import { sessionMinutes, weekStartOf } from '@myokinet/core/planning';
 import { dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { Link } from 'react-router';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { usePlanQuery } from '../trainee/endpoints.ts';
 
 /** The next session of this week's plan, in two lines. */
 export function WeekPlan({ traineeId, now }: { readonly traineeId: string; readonly now: Date }) {
+  const library = useLibrary();
   const { data: plan, isLoading } = usePlanQuery({ traineeId, weekStart: weekStartOf(now) });
   if (isLoading) return null;
   const today = format(now, 'yyyy-MM-dd');
@@ -16,8 +18,12 @@ export function WeekPlan({ traineeId, now }: { readonly traineeId: string; reado
       <h2>This week</h2>
       {next ? (
         <p className="leading-snug">
-          {dayInWords(parseISO(next.day), now)}: {next.items.length} drills, {Math.round(sessionMinutes(next.items))} min. Aims:{' '}
-          {aims(next.items.map((i) => i.drillId))}.
+          {dayInWords(parseISO(next.day), now)}: {next.items.length} drills, {Math.round(sessionMinutes(next.items, library))} min. Aims:{' '}
+          {aims(
+            next.items.map((i) => i.drillId),
+            library,
+          )}
+          .
         </p>
       ) : (
         <p className="leading-snug">{plan ? 'No more sessions this week.' : 'Nothing is planned yet.'}</p>
@@ -32,8 +38,8 @@ export function WeekPlan({ traineeId, now }: { readonly traineeId: string; reado
 const AIMS_SHOWN = 3;
 
 /** The first drills that are more than warm-up and cool-down. */
-function aims(drillIds: readonly string[]): string {
-  const names = drillIds.map(drillOf).filter((d) => !['warm-up', 'wrists and forearms', 'cool-down'].includes(d.phase));
+function aims(drillIds: readonly string[], library: Library): string {
+  const names = drillIds.map(library.drill).filter((d) => !['warm-up', 'wrists and forearms', 'cool-down'].includes(d.phase));
   return names
     .slice(0, AIMS_SHOWN)
     .map((d) => d.name.charAt(0).toLowerCase() + d.name.slice(1))

@@ -1,5 +1,4 @@
 import type { ClearanceReply } from '@myokinet/core/contracts';
-import { rungOf } from '@myokinet/core/ladders';
 import { shortDay } from '@myokinet/core/quantities';
 import { capacityInWords } from '@myokinet/core/readiness';
 import { useState } from 'react';
@@ -10,7 +9,7 @@ export function ClearanceEntry({ clearance: c, now }: { readonly clearance: Clea
   return (
     <li className="border-b border-base-300 py-1.5">
       <p>
-        <span className="font-semibold">{rungOf(c.ladderId, c.rungId).name}</span>{' '}
+        <span className="font-semibold">{c.rungName}</span>{' '}
         <span className="aside text-sm">
           signed {shortDay(c.signedAt, now)}, {c.initials}
         </span>

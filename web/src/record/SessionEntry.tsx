@@ -1,8 +1,9 @@
 import type { SessionReply } from '@myokinet/core/contracts';
-import { doseInWords, drillOf, FAULTS, LOADING_PHASES } from '@myokinet/core/drills';
+import { doseInWords, faultOf, LOADING_PHASES } from '@myokinet/core/drills';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
 import { symptomInWords } from '@myokinet/core/safety';
 import { useState } from 'react';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { MorningForm } from './MorningForm.tsx';
 
 /** One logged session: the verdict at a glance, every set on request, and the morning after. */
@@ -15,6 +16,7 @@ export function SessionEntry({
   readonly traineeId: string;
   readonly now: Date;
 }) {
+  const library = useLibrary();
   const [open, setOpen] = useState(false);
   const performed = session.performedAt as Instant;
   const when = dayInWords(performed, now);
@@ -54,9 +56,9 @@ export function SessionEntry({
           <ul className="space-y-0.5">
             {session.items.map((item) => (
               <li key={item.id}>
-                <span className="font-semibold">{drillOf(item.drillId).name}</span>{' '}
+                <span className="font-semibold">{library.drill(item.drillId).name}</span>{' '}
                 <span className="aside">
-                  asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, drillOf(item.drillId).dose)}:
+                  asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.drill(item.drillId).dose)}:
                 </span>{' '}
                 {item.sets.length === 0 ? 'not done' : item.sets.map(setWords).join(' · ')}
               </li>
@@ -74,8 +76,9 @@ export function SessionEntry({
 
 /** Clean, not clean with the reason, or a session that is not there to count. */
 function Verdict({ session: { clean, cleanReason, items } }: { readonly session: SessionReply }) {
+  const library = useLibrary();
   if (clean) return <span className="state-spare font-semibold">Clean.</span>;
-  const counts = items.some((i) => LOADING_PHASES.includes(drillOf(i.drillId).phase));
+  const counts = items.some((i) => LOADING_PHASES.includes(library.drill(i.drillId).phase));
   if (!counts) return <span className="font-semibold">Mobility only.</span>;
   return (
     <>
@@ -84,9 +87,9 @@ function Verdict({ session: { clean, cleanReason, items } }: { readonly session:
   );
 }
 
-function setWords({ side, amount, faults }: SessionReply['items'][number]['sets'][number]): string {
-  const seen = faults.map((f) => `${FAULTS[f.faultId].name}${f.mended ? ', mended' : ', stayed'}`);
-  return `${side === 'whole' ? '' : `${side} `}${amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
+function setWords({ side, amount, feeling, faults }: SessionReply['items'][number]['sets'][number]): string {
+  const seen = faults.map((f) => `${faultOf(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`);
+  return `${side === 'whole' ? '' : `${side} `}${feeling ?? amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
 }
 
 function capital(text: string): string {

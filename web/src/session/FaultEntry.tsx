@@ -1,4 +1,5 @@
-import { type Drill, FAULT_IDS, type FaultId, FAULTS } from '@myokinet/core/drills';
+import { type Drill, FAULT_IDS, type FaultId, faultOf, faultsOf } from '@myokinet/core/drills';
+import type { Schools } from '@myokinet/core/schools';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { type ItemLog, readSet, type SetLog } from './sessionLog.ts';
@@ -6,12 +7,13 @@ import { type ItemLog, readSet, type SetLog } from './sessionLog.ts';
 export interface FaultEntryProps {
   readonly item: ItemLog;
   readonly drill: Drill;
+  readonly schools: Schools;
   readonly changeSet: (setId: string, part: Partial<SetLog>) => void;
 }
 
 /** Faults seen in a drill: which, in which set, and whether the cue mended it. */
-export function FaultEntry({ item, drill, changeSet }: FaultEntryProps) {
-  const done = item.sets.filter((s) => readSet(s.text).amount !== undefined);
+export function FaultEntry({ item, drill, schools, changeSet }: FaultEntryProps) {
+  const done = item.sets.filter((s) => readSet(s.text, item).amount !== undefined);
   const [faultId, setFaultId] = useState<FaultId | ''>('');
   const [chosen, setChosen] = useState('');
   const setId = done.some((s) => s.id === chosen) ? chosen : done.at(-1)?.id;
@@ -22,17 +24,18 @@ export function FaultEntry({ item, drill, changeSet }: FaultEntryProps) {
     changeSet(set.id, { faults: [...set.faults.filter((f) => f.faultId !== faultId), { faultId, mended }] });
     setFaultId('');
   };
-  const others = FAULT_IDS.filter((f) => !drill.faults.includes(f));
+  const often = faultsOf(drill, schools);
+  const others = FAULT_IDS.filter((f) => !often.includes(f) && faultOf(f).under === undefined);
   return (
     <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
       {done.flatMap((set) =>
         set.faults.map((f) => (
           <span key={set.id + f.faultId} className="inline-flex items-center gap-1 border-s-4 border-warning bg-warning/10 px-2 py-0.5">
-            {FAULTS[f.faultId].name}, {setName(item, set)}: {f.mended ? 'the cue mended it' : 'stayed'}
+            {faultOf(f.faultId).name}, {setName(item, set)}: {f.mended ? 'the cue mended it' : 'stayed'}
             <button
               type="button"
               className="btn btn-ghost btn-xs btn-square"
-              aria-label={`Take back: ${FAULTS[f.faultId].name}, ${setName(item, set)}`}
+              aria-label={`Take back: ${faultOf(f.faultId).name}, ${setName(item, set)}`}
               onClick={() => changeSet(set.id, { faults: set.faults.filter((o) => o !== f) })}
             >
               <X size={12} aria-hidden />
@@ -47,7 +50,7 @@ export function FaultEntry({ item, drill, changeSet }: FaultEntryProps) {
         onChange={(e) => setFaultId(e.target.value as FaultId | '')}
       >
         <option value="">a fault seen…</option>
-        <optgroup label="Often here">{drill.faults.map(faultOption)}</optgroup>
+        <optgroup label="Often here">{often.map(faultOption)}</optgroup>
         <optgroup label="Others">{others.map(faultOption)}</optgroup>
       </select>
       {faultId !== '' && (
@@ -60,7 +63,7 @@ export function FaultEntry({ item, drill, changeSet }: FaultEntryProps) {
             ))}
           </select>
           <span>
-            Cue: <em>{FAULTS[faultId].cue}</em>
+            Cue: <em>{faultOf(faultId).cue}</em>
           </span>
           <button type="button" className="btn btn-xs" onClick={() => add(true)}>
             The cue mended it
@@ -68,7 +71,7 @@ export function FaultEntry({ item, drill, changeSet }: FaultEntryProps) {
           <button type="button" className="btn btn-xs" onClick={() => add(false)}>
             It stayed
           </button>
-          <span className="aside">If it stays: {FAULTS[faultId].regression}</span>
+          <span className="aside">If it stays: {faultOf(faultId).regression}</span>
         </>
       )}
     </div>
@@ -78,7 +81,7 @@ export function FaultEntry({ item, drill, changeSet }: FaultEntryProps) {
 function faultOption(id: FaultId) {
   return (
     <option key={id} value={id}>
-      {FAULTS[id].name}
+      {faultOf(id).name}
     </option>
   );
 }

@@ -1,8 +1,10 @@
 import type { PlanReply } from '@myokinet/core/contracts';
 import { sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, dayInWords } from '@myokinet/core/quantities';
+import { schoolsOf } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
 import { Link, useSearchParams } from 'react-router';
+import { useLibrary, useSchools } from '../library/LibraryContext.ts';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { usePlanQuery, useRecordQuery } from '../trainee/endpoints.ts';
@@ -12,6 +14,7 @@ import { SessionForm } from './SessionForm.tsx';
 /** Finds the planned session to log against, or lets the coach choose. */
 export function LogSessionPage() {
   const trainee = useCurrentTrainee();
+  const studio = useSchools();
   const [search] = useSearchParams();
   const now = new Date();
   const thisWeek = (search.get('week') as CalendarDay | null) ?? weekStartOf(now);
@@ -28,7 +31,9 @@ export function LogSessionPage() {
   const wanted = search.get('planned');
   const today = format(now, 'yyyy-MM-dd');
   const planned = wanted ? open.find((s) => s.id === wanted) : search.get('free') ? undefined : open.find((s) => s.day === today);
-  if (planned || search.get('free')) return <SessionForm key={planned?.id ?? 'free'} planned={planned} />;
+  const plan = [before.data, current.data].find((p) => p?.sessions.some((s) => s.id === planned?.id));
+  if (planned || search.get('free'))
+    return <SessionForm key={planned?.id ?? 'free'} planned={planned} schools={schoolsOf(studio, plan?.schools)} />;
   return (
     <div className="px-4 py-3 sm:px-6">
       {wanted && done.has(wanted) && (
@@ -44,6 +49,7 @@ export function LogSessionPage() {
 }
 
 function PlannedSessions({ sessions, now }: { readonly sessions: PlanReply['sessions']; readonly now: Date }) {
+  const library = useLibrary();
   if (sessions.length === 0) return <p className="mt-2">Every planned session of this week and the last is logged, or none was planned.</p>;
   return (
     <ul className="mt-2 max-w-3xl">
@@ -53,7 +59,7 @@ function PlannedSessions({ sessions, now }: { readonly sessions: PlanReply['sess
           <li key={s.id} className="flex items-center gap-4 border-b border-base-300 py-1.5">
             <span className="min-w-48 font-semibold">{dayInWords(parseISO(s.day), now)}</span>
             <span className="aside flex-1">
-              {s.items.length} drills, {Math.round(sessionMinutes(s.items))} min
+              {s.items.length} drills, {Math.round(sessionMinutes(s.items, library))} min
             </span>
             <Link
               className="btn btn-sm btn-outline"

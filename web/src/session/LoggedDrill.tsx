@@ -1,31 +1,39 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { doseInWords, drillOf } from '@myokinet/core/drills';
+import { cuesOf, doseInWords, UNIT_WORDS } from '@myokinet/core/drills';
+import { FEELINGS } from '@myokinet/core/readiness';
+import type { Schools } from '@myokinet/core/schools';
 import { Check, Plus, X } from 'lucide-react';
 import { useId } from 'react';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { FaultEntry } from './FaultEntry.tsx';
 import { doneAsPlanned, type ItemLog, readSet, type SetLog, withRound } from './sessionLog.ts';
 
 export interface LoggedDrillProps {
   readonly item: ItemLog;
+  readonly schools: Schools;
   readonly change: (item: ItemLog) => void;
   readonly remove: () => void;
 }
 
 /** One drill as it was done: a figure for each set and side, and the faults seen. */
-export function LoggedDrill({ item, change, remove }: LoggedDrillProps) {
+export function LoggedDrill({ item, schools, change, remove }: LoggedDrillProps) {
   const id = useId();
-  const drill = drillOf(item.drillId);
+  const library = useLibrary();
+  const drill = library.drill(item.drillId);
+  const byFeel = schools.progress === 'feel';
   const changeSet = (setId: string, part: Partial<SetLog>) =>
     change({ ...item, sets: item.sets.map((s) => (s.id === setId ? { ...s, ...part } : s)) });
   const sides = [...new Set(item.sets.map((s) => s.side))];
-  const problem = item.sets.map((s) => readSet(s.text).problem).find((p) => p !== undefined);
+  const problem = item.sets.map((s) => readSet(s.text, item).problem).find((p) => p !== undefined);
   return (
     <li className="border-t border-base-300 py-2">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <div className="w-64 leading-snug">
-          <span className="font-semibold">{drill.name}</span>
+          <span className="font-semibold" title={cuesOf(drill, schools).join(' ')}>
+            {drill.name}
+          </span>
           <span className="aside block text-sm">
-            asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, drill.dose)}
+            asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, drill.dose, schools.progress)}
           </span>
         </div>
         <div className="flex flex-wrap gap-x-5 gap-y-1">
@@ -38,6 +46,8 @@ export function LoggedDrill({ item, change, remove }: LoggedDrillProps) {
                   <SetField
                     key={set.id}
                     set={set}
+                    item={item}
+                    byFeel={byFeel}
                     label={setLabel(drill.name, side, i)}
                     errorId={`${id}-problem`}
                     type={(text) => changeSet(set.id, { text })}
@@ -45,14 +55,14 @@ export function LoggedDrill({ item, change, remove }: LoggedDrillProps) {
                 ))}
             </div>
           ))}
-          <span className="aside self-center text-sm">{drill.dose.unit}</span>
+          <span className="aside self-center text-sm">{byFeel ? 'how it felt' : UNIT_WORDS[drill.dose.unit]}</span>
         </div>
         <div className="ms-auto flex items-center gap-1">
           <button
             type="button"
             className="btn btn-xs"
             aria-label={`${drill.name} done as planned`}
-            onClick={() => change(doneAsPlanned(item))}
+            onClick={() => change(doneAsPlanned(item, byFeel))}
           >
             <Check size={14} aria-hidden /> as planned
           </button>
@@ -60,7 +70,7 @@ export function LoggedDrill({ item, change, remove }: LoggedDrillProps) {
             type="button"
             className="btn btn-ghost btn-xs"
             aria-label={`One more set of ${drill.name}`}
-            onClick={() => change(withRound(item))}
+            onClick={() => change(withRound(item, library))}
           >
             <Plus size={14} aria-hidden /> set
           </button>
@@ -74,7 +84,7 @@ export function LoggedDrill({ item, change, remove }: LoggedDrillProps) {
           {problem}
         </p>
       )}
-      <FaultEntry item={item} drill={drill} changeSet={changeSet} />
+      <FaultEntry item={item} drill={drill} schools={schools} changeSet={changeSet} />
     </li>
   );
 }
@@ -85,16 +95,37 @@ function setLabel(name: string, side: BodySide, index: number): string {
 
 function SetField({
   set,
+  item,
+  byFeel,
   label,
   errorId,
   type,
 }: {
   readonly set: SetLog;
+  readonly item: ItemLog;
+  readonly byFeel: boolean;
   readonly label: string;
   readonly errorId: string;
   readonly type: (text: string) => void;
 }) {
-  const wrong = readSet(set.text).problem !== undefined;
+  const wrong = readSet(set.text, item).problem !== undefined;
+  if (byFeel)
+    return (
+      <select
+        data-figure={set.id}
+        className="select select-sm w-28"
+        aria-label={label}
+        value={set.text}
+        onChange={(e) => type(e.target.value)}
+      >
+        <option value="">not done</option>
+        {FEELINGS.map((feeling) => (
+          <option key={feeling} value={feeling}>
+            {feeling}
+          </option>
+        ))}
+      </select>
+    );
   return (
     <input
       data-figure={set.id}

@@ -1,11 +1,13 @@
 import { inspect, type PlanDto, SessionDto } from '@myokinet/core/contracts';
 import { weekStartOf } from '@myokinet/core/planning';
-import { type Drill } from '@myokinet/core/drills';
+import type { Drill } from '@myokinet/core/drills';
+import type { Schools } from '@myokinet/core/schools';
 import { parseISO } from 'date-fns';
 import { OctagonX, Plus } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useDraft } from '../app/useDraft.ts';
+import { useLibrary, useSchools } from '../library/LibraryContext.ts';
 import { moveOnEnter } from '../pieces/moveOnEnter.ts';
 import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
@@ -17,20 +19,28 @@ import { LoggedDrill } from './LoggedDrill.tsx';
 import { SessionSymptoms } from './SessionSymptoms.tsx';
 import { doneAsPlanned, itemFor, type ItemLog, judgeLog, logFor, readSet, type SessionLog, sessionFrom } from './sessionLog.ts';
 
+export interface SessionFormProps {
+  readonly planned: PlanDto['sessions'][number] | undefined;
+  /** The schools of the plan it belongs to. */
+  readonly schools: Schools;
+}
+
 /** A session as it was done, set by set, with what was seen and felt. */
-export function SessionForm({ planned }: { readonly planned: PlanDto['sessions'][number] | undefined }) {
+export function SessionForm({ planned, schools }: SessionFormProps) {
+  const library = useLibrary();
+  const byFeel = schools.progress === 'feel';
   const trainee = useCurrentTrainee();
   const navigate = useNavigate();
   const which = planned ? `${planned.id}:${weekStartOf(parseISO(planned.day))}` : 'free';
-  const draft = useDraft<SessionLog>(`session:${trainee.id}:${which}`, () => logFor(planned, new Date()));
+  const draft = useDraft<SessionLog>(`session:${trainee.id}:${which}`, () => logFor(planned, new Date(), library));
   const [send, { isLoading: saving, error }] = useLogSessionMutation();
   const [tried, setTried] = useState(false);
   const log = draft.value;
   const session = sessionFrom(log);
-  const { problems } = inspect(SessionDto, session, new Date());
+  const { problems } = inspect(SessionDto, session, { now: new Date(), library });
   const problemOf = (field: string) => (tried ? problems.find((p) => p.field === field)?.message : undefined);
-  const wrongSets = log.items.flatMap((i) => i.sets).filter((s) => readSet(s.text).problem).length;
-  const { clean, stops } = judgeLog(session);
+  const wrongSets = log.items.flatMap((i) => i.sets.filter((s) => readSet(s.text, i).problem)).length;
+  const { clean, stops } = judgeLog(session, library);
   const change = (part: Partial<SessionLog>) => draft.change({ ...log, ...part });
   const changeItem = (next: ItemLog) => change({ items: log.items.map((i) => (i.id === next.id ? next : i)) });
 
@@ -57,7 +67,7 @@ export function SessionForm({ planned }: { readonly planned: PlanDto['sessions']
         <div className="flex flex-wrap items-center gap-3">
           <h2>{planned ? 'Log the session' : 'Log a session without a plan'}</h2>
           {log.items.length > 0 && (
-            <button type="button" className="btn btn-sm" onClick={() => change({ items: log.items.map(doneAsPlanned) })}>
+            <button type="button" className="btn btn-sm" onClick={() => change({ items: log.items.map((i) => doneAsPlanned(i, byFeel)) })}>
               All done as planned
             </button>
           )}
@@ -67,12 +77,16 @@ export function SessionForm({ planned }: { readonly planned: PlanDto['sessions']
             <LoggedDrill
               key={item.id}
               item={item}
+              schools={schools}
               change={changeItem}
               remove={() => change({ items: log.items.filter((i) => i.id !== item.id) })}
             />
           ))}
         </ol>
-        <AddDrill taken={log.items.map((i) => i.drillId)} add={({ id, dose }) => change({ items: [...log.items, itemFor(id, dose)] })} />
+        <AddDrill
+          taken={log.items.map((i) => i.drillId)}
+          add={({ id, dose }) => change({ items: [...log.items, itemFor(id, dose, library)] })}
+        />
       </div>
       <div className="flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-3">
@@ -165,6 +179,8 @@ function TypedField({ label, value, problem, set, type, wide }: TypedFieldProps)
 
 function AddDrill({ taken, add }: { readonly taken: readonly string[]; readonly add: (drill: Drill) => void }) {
   const trainee = useCurrentTrainee();
+  const library = useLibrary();
+  const schools = useSchools();
   const { data: readiness } = useReadinessQuery(trainee.id);
   const [picking, setPicking] = useState(false);
   if (!readiness) return null;
@@ -174,7 +190,7 @@ function AddDrill({ taken, add }: { readonly taken: readonly string[]; readonly 
         <Plus size={16} aria-hidden /> Add a drill
       </button>
       {picking && (
-        <PlanRulesContext value={planRules(trainee, readiness, weekStartOf(new Date()), new Date())}>
+        <PlanRulesContext value={planRules(trainee, readiness, { weekStart: weekStartOf(new Date()), now: new Date(), library, schools })}>
           <DrillPicker
             taken={taken}
             pick={(drill) => {

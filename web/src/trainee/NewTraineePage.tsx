@@ -1,19 +1,21 @@
 import type { TraineeDto } from '@myokinet/core/contracts';
 import { useNavigate } from 'react-router';
 import { useDraft } from '../app/useDraft.ts';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { blankTrainee } from './blankTrainee.ts';
 import { useAddTraineeMutation } from './endpoints.ts';
 import { TraineeForm } from './TraineeForm.tsx';
 
 export function NewTraineePage() {
   const navigate = useNavigate();
-  const draft = useDraft('trainee:new', blankTrainee);
+  const { ladders } = useLibrary();
+  const draft = useDraft('trainee:new', () => blankTrainee(ladders[0]?.id ?? ''));
   const [add, { isLoading, error }] = useAddTraineeMutation();
   const save = async (dto: TraineeDto) => {
     const result = await add(dto);
     if (!result.data) return;
     draft.discard();
-    await navigate(`/trainees/${result.data.id}/checks/new`);
+    await navigate(`/trainees/${result.data.id}/screen`);
   };
   return (
     <div className="px-4 py-5 sm:px-6">
@@ -24,7 +26,7 @@ export function NewTraineePage() {
         values={draft.value}
         onChange={draft.change}
         save={(dto) => void save(dto)}
-        saveLabel="Save and take a first check"
+        saveLabel="Save and ask the screen"
         saving={isLoading}
         error={error}
       />

@@ -1,10 +1,10 @@
 import { inspect, LIMITS, TraineeDto } from '@myokinet/core/contracts';
 import { EQUIPMENT, type Equipment } from '@myokinet/core/drills';
-import { LADDERS } from '@myokinet/core/ladders';
+import type { Library } from '@myokinet/core/library';
 import { WEEKDAYS } from '@myokinet/core/planning';
-import { CAUTIONS, CHOSEN_CAUTION_IDS } from '@myokinet/core/safety';
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { type FieldErrors, type Resolver, useForm } from 'react-hook-form';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { Field, Ticks } from '../pieces/fields.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import type { TraineeValues } from './blankTrainee.ts';
@@ -28,13 +28,19 @@ interface NumberBounds {
 }
 
 /** The contract class judges the form, as it will judge the request. */
-const resolver: Resolver<TraineeValues> = (values) => {
-  const { problems } = inspect(TraineeDto, values, new Date());
-  const errors = Object.fromEntries(problems.map(({ field, limit, message }) => [field.split('/')[1] ?? 'name', { type: limit, message }]));
-  return problems.length === 0 ? { values, errors: {} } : { values: {}, errors: errors as FieldErrors<TraineeValues> };
-};
+const resolverWith =
+  (library: Library): Resolver<TraineeValues> =>
+  (values) => {
+    const { problems } = inspect(TraineeDto, values, { now: new Date(), library });
+    const errors = Object.fromEntries(
+      problems.map(({ field, limit, message }) => [field.split('/')[1] ?? 'name', { type: limit, message }]),
+    );
+    return problems.length === 0 ? { values, errors: {} } : { values: {}, errors: errors as FieldErrors<TraineeValues> };
+  };
 
 export function TraineeForm({ values, onChange, save, saveLabel, saving, error }: TraineeFormProps) {
+  const library = useLibrary();
+  const resolver = useMemo(() => resolverWith(library), [library]);
   const {
     register,
     handleSubmit,
@@ -88,7 +94,7 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
         <Field label="Target" error={errors.ladderId} wide>
           {(props) => (
             <select className="select w-full" {...props} {...register('ladderId')}>
-              {LADDERS.map(({ id, name, aim }) => (
+              {library.ladders.map(({ id, name, aim }) => (
                 <option key={id} value={id}>
                   {name}: {aim}
                 </option>
@@ -111,25 +117,12 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
         />
       </fieldset>
 
-      <fieldset className="md:col-span-2">
-        <legend className="mb-2 font-display text-lg font-semibold">Past injuries and cautions</legend>
-        <p className="aside mb-2">Medical questions go to a doctor or physiotherapist first; the app and the coach defer to them.</p>
-        <div className="grid gap-x-8 gap-y-2 sm:grid-cols-2">
-          {CHOSEN_CAUTION_IDS.map((id) => (
-            <label key={id} className="flex cursor-pointer items-start gap-3">
-              <input type="checkbox" className="checkbox checkbox-sm mt-0.5" value={id} {...register('cautions')} />
-              <span>
-                <span className="font-semibold">{CAUTIONS[id].name}.</span> <span className="aside">{CAUTIONS[id].consequence}</span>
-              </span>
-            </label>
-          ))}
-        </div>
-        <div className="mt-4">
-          <Field label="Injuries and notes, in your own words" error={errors.history}>
-            {(props) => <textarea className="textarea w-full" rows={3} {...props} {...register('history')} />}
-          </Field>
-        </div>
-      </fieldset>
+      <div className="md:col-span-2">
+        <Field label="Notes, in your own words" error={errors.history}>
+          {(props) => <textarea className="textarea w-full" rows={3} {...props} {...register('history')} />}
+        </Field>
+        <p className="aside mt-1 text-sm">Injuries and conditions belong to the screen, where their consequences are worked out.</p>
+      </div>
 
       <div className="md:col-span-2">
         <ProblemNote error={error} />

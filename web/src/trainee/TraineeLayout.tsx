@@ -1,7 +1,7 @@
-import { ladderOf } from '@myokinet/core/ladders';
 import { formatAmount } from '@myokinet/core/quantities';
-import { CAUTIONS } from '@myokinet/core/safety';
+import { cautionInWords, cautionOf } from '@myokinet/core/safety';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { useTraineeQuery } from './endpoints.ts';
@@ -11,10 +11,12 @@ const TABS = [
   { to: 'checks', label: 'Checks' },
   { to: 'plan', label: 'Plan' },
   { to: 'record', label: 'Record' },
+  { to: 'screen', label: 'Screen' },
   { to: 'profile', label: 'Profile' },
 ];
 
 export function TraineeLayout() {
+  const library = useLibrary();
   const { traineeId = '' } = useParams();
   const { data: trainee, error, isLoading, refetch } = useTraineeQuery(traineeId);
   if (isLoading) return <Waiting />;
@@ -35,14 +37,17 @@ export function TraineeLayout() {
         <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
           <h1>{trainee.name}</h1>
           <p className="aside">
-            {ladderOf(trainee.ladderId).name} · {formatAmount(trainee.mass, 'kg')} · {(trainee.stature / 100).toFixed(2)} m ·{' '}
+            {library.ladder(trainee.ladderId).name} · {formatAmount(trainee.mass, 'kg')} · {(trainee.stature / 100).toFixed(2)} m ·{' '}
             {trainee.dominantHand === 'both' ? 'both hands alike' : `${trainee.dominantHand}-handed`}
           </p>
-          {trainee.cautionsInForce.length > 0 && (
+          {trainee.screen.cautions.length > 0 && (
             <ul className="ms-auto flex flex-wrap gap-2" aria-label="Cautions">
-              {trainee.cautionsInForce.map((id) => (
-                <li key={id} className="border-s-4 border-error bg-error/10 px-2.5 py-1 text-sm">
-                  <span className="font-semibold">{CAUTIONS[id].name}:</span> {CAUTIONS[id].consequence}
+              {trainee.screen.cautions.map((caution) => (
+                <li key={caution.id} className="border-s-4 border-error bg-error/10 text-sm" title={cautionInWords(caution)}>
+                  <Link className="block px-2.5 py-1 font-semibold hover:underline" to="screen">
+                    {cautionOf(caution.id).name}
+                    <span className="sr-only">: {cautionOf(caution.id).consequence}</span>
+                  </Link>
                 </li>
               ))}
             </ul>

@@ -1,0 +1,74 @@
+import { BUILT_IN_VERSION } from '@myokinet/core/catalogue';
+import {
+  DrillEntryDto,
+  EntryResetDto,
+  type EntryKind,
+  LadderEntryDto,
+  LIBRARY_LIMITS,
+  LibraryImportDto,
+  StudioSchoolsDto,
+  validated,
+} from '@myokinet/core/contracts';
+import type { Drill } from '@myokinet/core/drills';
+import { Refusal } from '@myokinet/core/errors';
+import { librarySchema, writeDrillsCsv, writeLibraryFile } from '@myokinet/core/interchange';
+import type { Ladder } from '@myokinet/core/ladders';
+import type { FastifyInstance, FastifyReply } from 'fastify';
+import { v7 } from 'uuid';
+import type { Services } from '../services.ts';
+
+/** JSON escapes take room: the file itself is held to its limit by the reader. */
+const IMPORT_BODY_LIMIT = 2 * LIBRARY_LIMITS.fileBytes;
+
+type OfEntry = { Params: { id: string } };
+
+export function libraryRoutes(app: FastifyInstance, { library, schools, scope }: Services): void {
+  app.get('/api/library', (request, reply) => {
+    const tag = `"${Buffer.from(library.state()).toString('base64url').slice(-64)}"`;
+    reply.header('etag', tag).header('cache-control', 'no-cache');
+    if (request.headers['if-none-match'] === tag) return reply.code(304).send();
+    return library.reply();
+  });
+
+  app.put<OfEntry>('/api/library/drills/:id', ({ body, params }) => {
+    const { revision, basedOn, entry } = validated(DrillEntryDto, body, scope());
+    mustMatch(params.id, entry.id);
+    return library.save('drill', { revision, basedOn: basedOn ?? null, entry: entry as Drill });
+  });
+
+  app.put<OfEntry>('/api/library/ladders/:id', ({ body, params }) => {
+    const { revision, basedOn, entry } = validated(LadderEntryDto, body, scope());
+    mustMatch(params.id, entry.id);
+    return library.save('ladder', { revision, basedOn: basedOn ?? null, entry: entry as Ladder });
+  });
+
+  for (const kind of ['drill', 'ladder'] satisfies EntryKind[])
+    app.post<OfEntry>(`/api/library/${kind}s/:id/reset`, ({ body, params }) =>
+      library.reset(kind, params.id, validated(EntryResetDto, body, scope())),
+    );
+
+  app.post('/api/library/imports', { bodyLimit: IMPORT_BODY_LIMIT }, ({ body }) =>
+    library.import(validated(LibraryImportDto, body, scope()), v7),
+  );
+
+  app.get('/api/library/file.json', (_request, reply) =>
+    attached(reply, 'myokinet-library.json', 'application/json', writeLibraryFile(library.current().content, BUILT_IN_VERSION)),
+  );
+  app.get('/api/library/drills.csv', (_request, reply) =>
+    attached(reply, 'myokinet-drills.csv', 'text/csv; charset=utf-8', writeDrillsCsv(library.current().content.drills)),
+  );
+  app.get('/api/library/schema.json', (_request, reply) =>
+    attached(reply, 'myokinet-library.schema.json', 'application/schema+json', `${JSON.stringify(librarySchema(), null, 2)}\n`),
+  );
+
+  app.get('/api/schools', () => schools.find());
+  app.put('/api/schools', ({ body }) => schools.save(validated(StudioSchoolsDto, body, scope())));
+}
+
+function mustMatch(address: string, id: string): void {
+  if (address !== id) throw new Refusal('entry-missing', 'The address and the entry name two different things.');
+}
+
+function attached(reply: FastifyReply, name: string, type: string, text: string): FastifyReply {
+  return reply.header('content-disposition', `attachment; filename="${name}"`).type(type).send(text);
+}

@@ -1,0 +1,19 @@
+import { ConsultationDto, ScreeningDto, validated } from '@myokinet/core/contracts';
+import type { FastifyInstance } from 'fastify';
+import type { Services } from '../services.ts';
+
+type OfTrainee = { Params: { id: string } };
+
+export function screeningRoutes(app: FastifyInstance, { screenings, scope }: Services): void {
+  app.get<OfTrainee>('/api/trainees/:id/screen', ({ params }) => screenings.reply(params.id));
+
+  app.post<OfTrainee>('/api/trainees/:id/screenings', (request, reply) => {
+    reply.code(201);
+    return screenings.record(request.params.id, validated(ScreeningDto, request.body, scope()));
+  });
+
+  app.post<OfTrainee>('/api/trainees/:id/consultations', (request, reply) => {
+    reply.code(201);
+    return screenings.consult(request.params.id, validated(ConsultationDto, request.body, scope()));
+  });
+}

@@ -1,0 +1,115 @@
+import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreenReply } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { type Instant, instant } from '@myokinet/core/quantities';
+import { type ScreenAnswer, type ScreenOutcome, screenOutcome } from '@myokinet/core/safety';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import { groupRows } from '../database/groupRows.ts';
+import * as sql from './statements.ts';
+
+type ScreeningRow = Omit<ScreeningReply, 'answers' | 'beighton'> & { traineeId: string; answers: string; beighton: string | null };
+type ConsultationRow = Omit<ConsultationReply, 'cautionIds' | 'about'> & { traineeId: string; cautionIds: string; about: string };
+
+/** Who is screened, as far as the outcome depends on it. */
+interface Person {
+  readonly id: string;
+  readonly birthYear: number;
+}
+
+export function screeningStore(context: Context) {
+  const { db, who, now } = context;
+  const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
+  const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.SCREENINGS_OF_TRAINEE);
+  const newestOfStudio = db.prepare<{ studioId: string }, ScreeningRow>(sql.NEWEST_OF_STUDIO);
+  const consultationsOf = db.prepare<{ traineeId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_TRAINEE);
+  const consultationsOfStudio = db.prepare<{ studioId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_STUDIO);
+  const insertScreening = db.prepare(sql.INSERT_SCREENING);
+  const insertConsultation = db.prepare(sql.INSERT_CONSULTATION);
+
+  const outcome = ({ birthYear }: Person, newest: ScreeningRow | undefined, consultations: readonly ConsultationRow[]): ScreenOutcome =>
+    screenOutcome(newest && screeningReply(newest), { birthYear, consultations: consultations.map(consultationReply), now: now() });
+
+  function mustExist(traineeId: string): void {
+    if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
+  }
+
+  function reply(traineeId: string): ScreenReply {
+    mustExist(traineeId);
+    const [current, ...earlier] = ofTrainee.all({ traineeId }).map(screeningReply);
+    return {
+      ...(current ? { current } : {}),
+      earlier,
+      consultations: consultationsOf.all({ traineeId }).map(consultationReply),
+    };
+  }
+
+  return {
+    reply,
+
+    outcomeOf: (person: Person): ScreenOutcome =>
+      outcome(person, ofTrainee.all({ traineeId: person.id })[0], consultationsOf.all({ traineeId: person.id })),
+
+    /** The outcome of everybody in the studio, gathered once. */
+    outcomesOfStudio(): (person: Person) => ScreenOutcome {
+      const newest = new Map(newestOfStudio.all({ studioId: who.studioId }).map((row) => [row.traineeId, row]));
+      const consultations = groupRows(consultationsOfStudio.all({ studioId: who.studioId }), (k) => k.traineeId);
+      return (person) => outcome(person, newest.get(person.id), consultations.get(person.id) ?? []);
+    },
+
+    record(traineeId: string, dto: ScreeningDto): ScreenReply {
+      mustExist(traineeId);
+      acceptOnce(context, dto.id, { traineeId, dto }, () =>
+        insertScreening.run({
+          ...dto,
+          traineeId,
+          studioId: who.studioId,
+          coachId: who.coachId,
+          answers: JSON.stringify(dto.answers),
+          beighton: dto.beighton ? JSON.stringify(dto.beighton) : null,
+        }),
+      );
+      return reply(traineeId);
+    },
+
+    /** Records that a licensed professional was consulted, and about which answers. */
+    consult(traineeId: string, dto: ConsultationDto): ScreenReply {
+      mustExist(traineeId);
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        const screening = reply(traineeId).current;
+        if (screening?.id !== dto.screeningId)
+          throw new Refusal('screening-missing', 'The screen was answered anew in between. Look at it again before recording this.');
+        const about: readonly Pick<ScreenAnswer, 'questionId' | 'side'>[] = screening.answers
+          .filter(({ answer }) => answer !== 'no')
+          .map(({ questionId, side }) => ({ questionId, side }));
+        insertConsultation.run({
+          ...dto,
+          traineeId,
+          studioId: who.studioId,
+          coachId: who.coachId,
+          recordedAt: instant(now()) satisfies Instant,
+          cautionIds: JSON.stringify(dto.cautionIds),
+          about: JSON.stringify(about),
+        });
+      });
+      return reply(traineeId);
+    },
+  };
+}
+
+function screeningReply({ traineeId: _, answers, beighton, ...row }: ScreeningRow): ScreeningReply {
+  return {
+    ...row,
+    answers: JSON.parse(answers) as ScreeningReply['answers'],
+    beighton: beighton === null ? null : (JSON.parse(beighton) as NonNullable<ScreeningReply['beighton']>),
+  };
+}
+
+function consultationReply({ traineeId: _, cautionIds, about, ...row }: ConsultationRow): ConsultationReply {
+  return {
+    ...row,
+    cautionIds: JSON.parse(cautionIds) as ConsultationReply['cautionIds'],
+    about: JSON.parse(about) as ConsultationReply['about'],
+  };
+}
+
+export type ScreeningStore = ReturnType<typeof screeningStore>;

@@ -1,0 +1,86 @@
+import { useState } from 'react';
+import { newId } from './newId.ts';
+import { problemFrom } from './problem.ts';
+import { useDraft } from './useDraft.ts';
+
+/** Something saved in revisions, each naming the one it edits. */
+interface Revised {
+  readonly revision: string;
+  readonly basedOn?: string | null;
+}
+
+interface History<T> {
+  readonly past: readonly T[];
+  readonly future: readonly T[];
+}
+
+export interface DeskOptions<T> {
+  /** Name of the draft. */
+  readonly key: string;
+  readonly initial: () => T;
+  /** The revision it starts from; another one makes another start. */
+  readonly version: string | undefined;
+  readonly send: (value: T) => Promise<{ readonly data?: unknown }>;
+  readonly sending: { readonly isLoading: boolean; readonly error?: unknown; readonly reset: () => void };
+  /** Puts this version on top of the one that was saved elsewhere. */
+  readonly rebase: (value: T) => T;
+}
+
+const MOST_STEPS = 100;
+
+/** A document under the coach's hands: edits with undo and redo, kept on the device until saved. */
+export function useDesk<T extends Revised>({ key, initial, version, send, sending, rebase }: DeskOptions<T>) {
+  const draft = useDraft<T>(key, initial, version);
+  const [history, setHistory] = useState<History<T>>({ past: [], future: [] });
+  const { value } = draft;
+
+  // Other content is another revision, even when an earlier try may have reached the server.
+  const put = (next: T) => draft.change({ ...next, revision: newId() });
+
+  const edit = (next: T) => {
+    setHistory({ past: [...history.past, value].slice(-MOST_STEPS), future: [] });
+    put(next);
+  };
+
+  const step = (from: keyof History<T>, to: keyof History<T>) => {
+    const target = history[from].at(-1);
+    if (!target) return;
+    setHistory({ ...history, [from]: history[from].slice(0, -1), [to]: [...history[to], value] });
+    put({ ...target, basedOn: value.basedOn });
+  };
+
+  const settle = () => {
+    setHistory({ past: [], future: [] });
+    sending.reset();
+  };
+
+  return {
+    value,
+    edit,
+    unsaved: draft.exists,
+    saving: sending.isLoading,
+    error: sending.error,
+    conflict: problemFrom(sending.error)?.code === 'edited-elsewhere',
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    undo: () => step('past', 'future'),
+    redo: () => step('future', 'past'),
+    startOver: () => {
+      draft.throwAway();
+      settle();
+    },
+    keepMine: () => {
+      put(rebase(value));
+      sending.reset();
+    },
+    save: async () => {
+      const result = await send(value);
+      if (!result.data) return false;
+      draft.discard();
+      settle();
+      return true;
+    },
+  };
+}
+
+export type Desk<T extends Revised> = ReturnType<typeof useDesk<T>>;

@@ -1,0 +1,147 @@
+import type { RungDemand } from '@myokinet/core/ladders';
+import { measureOf, MEASURES } from '@myokinet/core/measuring';
+import { UNITS } from '@myokinet/core/quantities';
+import { originInWords } from '@myokinet/core/reference';
+import { X } from 'lucide-react';
+import { useId } from 'react';
+import { STUDIO_ORIGIN } from './blankEntries.ts';
+
+export interface DemandRowsProps {
+  readonly demands: readonly RungDemand[];
+  readonly problemOf: (field: string) => string | undefined;
+  readonly change: (demands: readonly RungDemand[]) => void;
+}
+
+/** What a rung asks, check by check; a figure is always read in the unit of its check. */
+export function DemandRows({ demands, problemOf, change }: DemandRowsProps) {
+  const free = MEASURES.filter((m) => demands.every((d) => d.measureId !== m.id));
+  const add = (measureId: string) => {
+    const { unit, better, limits } = measureOf(measureId);
+    const value = better === 'more' ? limits.min : limits.max;
+    change([...demands, { measureId, unit, value, direction: better === 'more' ? 'at least' : 'at most', origin: STUDIO_ORIGIN }]);
+  };
+  return (
+    <fieldset>
+      <legend className="text-sm font-semibold">Demands</legend>
+      <ul>
+        {demands.map((demand, i) => (
+          <DemandRow
+            key={demand.measureId}
+            demand={demand}
+            problem={problemOf(`demands/${i}/value`) ?? problemOf(`demands/${i}/per`)}
+            change={(part) => change(demands.map((d) => (d === demand ? { ...d, ...part, origin: STUDIO_ORIGIN } : d)))}
+            remove={() => change(demands.filter((d) => d !== demand))}
+          />
+        ))}
+      </ul>
+      <select className="select select-sm mt-2 w-full sm:w-72" aria-label="Add a demand" value="" onChange={(e) => add(e.target.value)}>
+        <option value="">another demand…</option>
+        {free.map((m) => (
+          <option key={m.id} value={m.id}>
+            {m.name} ({m.choices ? 'level' : UNITS[m.unit].name})
+          </option>
+        ))}
+      </select>
+    </fieldset>
+  );
+}
+
+const PERCENT = 100;
+
+function DemandRow({
+  demand,
+  problem,
+  change,
+  remove,
+}: {
+  readonly demand: RungDemand;
+  readonly problem: string | undefined;
+  readonly change: (part: Partial<RungDemand>) => void;
+  readonly remove: () => void;
+}) {
+  const id = useId();
+  const measure = measureOf(demand.measureId);
+  const relative = demand.per === 'bodyMass';
+  const setBasis = (basis: string) => {
+    if (basis === 'share') change({ per: 'bodyMass', value: 0.3 });
+    else change({ per: undefined as never, value: measure.limits.min });
+  };
+  return (
+    <li className="border-t border-base-300 py-1">
+      <div className="flex flex-wrap items-center gap-2 text-sm">
+        <span className="min-w-44 flex-1 leading-tight">
+          {measure.name} <span className="aside block">{originInWords(demand.origin)}</span>
+        </span>
+        <select
+          className="select select-xs w-22"
+          aria-label={`${measure.name}: at least or at most`}
+          value={demand.direction}
+          onChange={(e) => change({ direction: e.target.value as RungDemand['direction'] })}
+        >
+          <option>at least</option>
+          <option>at most</option>
+        </select>
+        {measure.choices ? (
+          <select
+            className="select select-xs w-40"
+            aria-label={`${measure.name}: level asked`}
+            value={demand.value}
+            onChange={(e) => change({ value: Number(e.target.value) })}
+          >
+            {measure.choices.map((choice, i) => (
+              <option key={choice} value={i}>
+                {choice}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <>
+            <input
+              className={`input input-xs w-16 text-center ${problem ? 'input-error' : ''}`}
+              type="number"
+              step={relative ? 1 : measure.limits.step}
+              aria-label={`${measure.name}: figure asked`}
+              {...(problem ? { 'aria-invalid': true, 'aria-describedby': id } : {})}
+              value={Number.isNaN(demand.value) ? '' : relative ? Math.round(demand.value * PERCENT) : demand.value}
+              onChange={(e) => {
+                const figure = e.target.value === '' ? Number.NaN : Number(e.target.value);
+                change({ value: relative ? figure / PERCENT : figure });
+              }}
+            />
+            {measure.unit === 'kg' ? (
+              <select
+                className="select select-xs w-32"
+                aria-label={`${measure.name}: in kilograms or as a share of body mass`}
+                value={relative ? 'share' : 'plain'}
+                onChange={(e) => setBasis(e.target.value)}
+              >
+                <option value="plain">kg</option>
+                <option value="share">% of body mass</option>
+              </select>
+            ) : (
+              <span className="w-32">{UNITS[measure.unit].name}</span>
+            )}
+          </>
+        )}
+        <label className="flex items-center gap-1" title="A capacity whose error band straddles the mark passes">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            aria-label={`${measure.name}: on the mark passes`}
+            checked={demand.allowOnTheMark ?? false}
+            onChange={(e) => change({ allowOnTheMark: e.target.checked })}
+          />
+          on the mark passes
+        </label>
+        <button type="button" className="btn btn-ghost btn-xs btn-square" aria-label={`No demand on ${measure.name}`} onClick={remove}>
+          <X size={14} aria-hidden />
+        </button>
+      </div>
+      {problem && (
+        <p id={id} role="alert" className="text-sm text-error">
+          {problem}
+        </p>
+      )}
+    </li>
+  );
+}

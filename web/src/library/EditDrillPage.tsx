@@ -1,0 +1,330 @@
+import { JOINTS, MOTIONS } from '@myokinet/core/anatomy';
+import { DrillEntryDto, inspect } from '@myokinet/core/contracts';
+import { DOSE_UNITS, type Drill, EQUIPMENT, EQUIPMENT_IDS, FAULT_IDS, faultOf, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
+import { CAUTION_IDS, cautionOf } from '@myokinet/core/safety';
+import { type Blade, BLADES } from '@myokinet/core/schools';
+import { POSES } from '@myokinet/core/statics';
+import { useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { newId } from '../app/newId.ts';
+import { useDesk } from '../app/useDesk.ts';
+import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
+import { blankDrill, STUDIO_ORIGIN } from './blankEntries.ts';
+import { DeskBar } from './DeskBar.tsx';
+import { useSaveDrillMutation } from './endpoints.ts';
+import { NumberField, SelectField, TextField, TicksField } from './EntryFields.tsx';
+import { useLibrary, useOwnEntry } from './LibraryContext.ts';
+import { NeighboursField } from './NeighboursField.tsx';
+import { NoSuchEntry } from './NoSuchEntry.tsx';
+import { TrainsField } from './TrainsField.tsx';
+import { ANYBODY, asOptions, BLADE_WORDS, capital } from './words.ts';
+
+interface DrillEntry {
+  readonly revision: string;
+  readonly basedOn: string | null;
+  readonly entry: Drill;
+}
+
+export function EditDrillPage() {
+  const { drillId = '' } = useParams();
+  const [search] = useSearchParams();
+  const library = useLibrary();
+  const fresh = search.has('new');
+  if (!fresh && !library.hasDrill(drillId)) return <NoSuchEntry what="drill" back="/library" />;
+  const start = library.hasDrill(drillId) ? { ...library.drill(drillId), origin: STUDIO_ORIGIN } : blankDrill(drillId);
+  return <DrillEditor key={drillId} start={start} />;
+}
+
+function DrillEditor({ start }: { readonly start: Drill }) {
+  const navigate = useNavigate();
+  const library = useLibrary();
+  const own = useOwnEntry('drill', start.id);
+  const [send, sending] = useSaveDrillMutation();
+  const [tried, setTried] = useState(false);
+  const base = own?.revision ?? null;
+  const desk = useDesk<DrillEntry>({
+    key: `drill:${start.id}`,
+    initial: () => ({ revision: newId(), basedOn: base, entry: start }),
+    version: base ?? '',
+    send: (body) => send(body as DrillEntryDto),
+    sending,
+    rebase: (mine) => ({ ...mine, basedOn: base }),
+  });
+  const { entry: drill } = desk.value;
+  const { problems } = inspect(DrillEntryDto, desk.value, { now: new Date(), library });
+  const problemOf = (field: string) => (tried ? problems.find((p) => p.field === `/entry/${field}`)?.message : undefined);
+  const edit = (part: Partial<Drill>) => desk.edit({ ...desk.value, entry: { ...drill, ...part } });
+  const save = async () => {
+    setTried(true);
+    if (problems.length === 0 && (await desk.save())) await navigate(`/library/drills/${drill.id}`);
+  };
+  return (
+    <div>
+      <DeskBar
+        title={drill.name || 'A new drill'}
+        what="this drill"
+        desk={desk}
+        save={() => void save()}
+        problems={tried ? problems.map((p) => p.message) : []}
+      />
+      <div className="mt-3 grid items-start gap-x-10 gap-y-5 lg:grid-cols-2">
+        <div className="grid gap-3 sm:grid-cols-2">
+          <TextField
+            label="Name"
+            className="sm:col-span-2"
+            value={drill.name}
+            problem={problemOf('name')}
+            change={(name) => edit({ name })}
+          />
+          <TextField
+            label="Cue"
+            long
+            className="sm:col-span-2"
+            value={drill.cue}
+            problem={problemOf('cue')}
+            change={(cue) => edit({ cue })}
+          />
+          <SelectField
+            label="Part of a session"
+            value={drill.phase}
+            options={asOptions(PHASES)}
+            change={(v) => edit({ phase: v as Drill['phase'] })}
+          />
+          <SelectField
+            label="Quality"
+            value={drill.quality}
+            options={asOptions(QUALITIES)}
+            change={(v) => edit({ quality: v as Drill['quality'] })}
+          />
+          <SelectField
+            label="Position"
+            value={drill.position}
+            options={asOptions(POSITIONS)}
+            change={(v) => edit({ position: v as Drill['position'] })}
+          />
+          <div className="flex items-end gap-3">
+            <SelectField
+              label="Figure"
+              className="flex-1"
+              value={drill.pose}
+              options={asOptions(Object.keys(POSES))}
+              change={(v) => edit({ pose: v as Drill['pose'] })}
+            />
+            <SetUpFigure pose={drill.pose} build={ANYBODY} size={56} />
+          </div>
+          <SelectField label="Joint" value={drill.joint} options={asOptions(JOINTS)} change={(v) => edit({ joint: v as Drill['joint'] })} />
+          <div className="sm:col-span-2">
+            <TicksField
+              legend="Also works"
+              values={drill.alsoWorks}
+              options={JOINTS.filter((j) => j !== drill.joint).map((j) => ({ value: j, label: j }))}
+              change={(alsoWorks) => edit({ alsoWorks })}
+            />
+          </div>
+          <div className="sm:col-span-2">
+            <TicksField
+              legend="Directions"
+              values={drill.motions}
+              options={MOTIONS.map((m) => ({ value: m, label: m }))}
+              change={(motions) => edit({ motions })}
+            />
+          </div>
+          <DoseFields drill={drill} edit={edit} problemOf={problemOf} />
+        </div>
+        <div className="grid gap-4">
+          <BladeFields drill={drill} edit={edit} />
+          <HandLoadFields drill={drill} edit={edit} problemOf={problemOf} />
+          <TrainsField trains={drill.trains} change={(trains) => edit({ trains })} />
+          <NeighboursField drill={drill} change={(easier) => edit({ easier })} />
+          <TicksField
+            legend="Faults it invites"
+            values={drill.faults}
+            options={FAULT_IDS.map((f) => ({ value: f, label: faultOf(f).name }))}
+            change={(faults) => edit({ faults })}
+          />
+          <TicksField
+            legend="Cautions that exclude it"
+            values={drill.excludedBy}
+            options={CAUTION_IDS.map((c) => ({ value: c, label: cautionOf(c).name }))}
+            change={(excludedBy) => edit({ excludedBy })}
+          />
+          <TicksField
+            legend="Equipment"
+            values={drill.equipment}
+            options={EQUIPMENT_IDS.map((e) => ({ value: e, label: EQUIPMENT[e] }))}
+            change={(equipment) => edit({ equipment })}
+          />
+          {drill.equipment.map((e) => (
+            <TextField
+              key={e}
+              label={`What can stand in for the ${EQUIPMENT[e]}`}
+              value={drill.standIns[e] ?? ''}
+              change={(text) => edit({ standIns: withText(drill.standIns, e, text) })}
+            />
+          ))}
+          <TextField
+            label="Bearable with (one a line)"
+            long
+            value={drill.aids.join('\n')}
+            problem={problemOf('aids')}
+            change={(text) => edit({ aids: text === '' ? [] : text.split('\n') })}
+          />
+          <TextField
+            label="Where it comes from, in your own words"
+            value={drill.origin.kind === 'studio' ? drill.origin.note : ''}
+            problem={problemOf('origin/note')}
+            change={(note) => edit({ origin: { kind: 'studio', note } })}
+          />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+interface Part {
+  readonly drill: Drill;
+  readonly edit: (part: Partial<Drill>) => void;
+}
+type WithProblems = Part & { readonly problemOf: (field: string) => string | undefined };
+
+/** A text under a key; an empty one takes the key away. */
+function withText<K extends string>(texts: Readonly<Partial<Record<K, string>>>, key: K, text: string): Partial<Record<K, string>> {
+  const { [key]: _, ...rest } = texts;
+  return (text === '' ? rest : { ...rest, [key]: text }) as Partial<Record<K, string>>;
+}
+
+function DoseFields({ drill, edit, problemOf }: WithProblems) {
+  const { dose, effort } = drill;
+  const set = (part: Partial<Drill['dose']>) => edit({ dose: { ...dose, ...part } });
+  const setUnit = (unit: Drill['dose']['unit']) => {
+    const { tempo: _, ...rest } = dose;
+    edit({ dose: { ...rest, unit, ...(unit === 'reps' ? { tempo: dose.tempo ?? { out: 2, hold: 0, back: 2 } } : {}) } });
+  };
+  return (
+    <fieldset className="grid grid-cols-3 gap-3 sm:col-span-2">
+      <legend className="mb-1 font-display font-semibold">Dose</legend>
+      <SelectField label="Unit" value={dose.unit} options={asOptions(DOSE_UNITS)} change={(v) => setUnit(v as Drill['dose']['unit'])} />
+      <NumberField label="From" unit={dose.unit} value={dose.min} problem={problemOf('dose/min')} change={(min) => set({ min })} />
+      <NumberField label="To" unit={dose.unit} value={dose.max} problem={problemOf('dose/max')} change={(max) => set({ max })} />
+      <NumberField label="Sets" value={dose.sets} problem={problemOf('dose/sets')} change={(sets) => set({ sets })} />
+      <NumberField
+        label="Rest"
+        unit="s"
+        value={dose.restSeconds}
+        problem={problemOf('dose/restSeconds')}
+        change={(restSeconds) => set({ restSeconds })}
+      />
+      <SelectField
+        label="Sides"
+        value={dose.perSide ? 'each' : 'both'}
+        options={[
+          { value: 'both', label: 'Both together' },
+          { value: 'each', label: 'Each side' },
+        ]}
+        change={(v) => set({ perSide: v === 'each' })}
+      />
+      {dose.tempo &&
+        (['out', 'hold', 'back'] as const).map((part) => (
+          <NumberField
+            key={part}
+            label={{ out: 'Way out', hold: 'Held', back: 'Way back' }[part]}
+            unit="s"
+            step={0.5}
+            value={dose.tempo?.[part]}
+            problem={problemOf(`dose/tempo/${part}`)}
+            change={(seconds) => set({ tempo: { out: 0, hold: 0, back: 0, ...dose.tempo, [part]: seconds } })}
+          />
+        ))}
+      <SelectField
+        label="How hard, as"
+        value={effort.scale}
+        options={[
+          { value: 'effort', label: 'Effort, 0–10' },
+          { value: 'tension', label: 'Tension, %' },
+        ]}
+        change={(v) => edit({ effort: { ...effort, scale: v as Drill['effort']['scale'] } })}
+      />
+      <NumberField
+        label="From"
+        value={effort.min}
+        problem={problemOf('effort/min')}
+        change={(min) => edit({ effort: { ...effort, min } })}
+      />
+      <NumberField label="To" value={effort.max} problem={problemOf('effort/max')} change={(max) => edit({ effort: { ...effort, max } })} />
+    </fieldset>
+  );
+}
+
+function BladeFields({ drill, edit }: Part) {
+  const { blade, bladeCues = {} } = drill;
+  const choose = (value: string) => {
+    const { blade: _, bladeCues: _cues, ...rest } = drill;
+    const without: Partial<Drill> = { ...rest, blade: undefined as never, bladeCues: undefined as never };
+    edit(value === '' ? without : { blade: value as Blade });
+  };
+  return (
+    <fieldset className="grid gap-2">
+      <SelectField
+        label="The drill’s own rule for the shoulder blade"
+        value={blade ?? ''}
+        options={[{ value: '', label: 'The blade does not matter here' }, ...BLADES.map((b) => ({ value: b, label: BLADE_WORDS[b] }))]}
+        change={choose}
+      />
+      {blade &&
+        BLADES.map((b) => (
+          <TextField
+            key={b}
+            label={`Own cue under “${BLADE_WORDS[b]}”, where the general one does not fit`}
+            value={bladeCues[b] ?? ''}
+            change={(text) => edit({ bladeCues: withText(bladeCues, b, text) })}
+          />
+        ))}
+    </fieldset>
+  );
+}
+
+const PERCENT = 100;
+
+function HandLoadFields({ drill, edit, problemOf }: WithProblems) {
+  const { handLoad } = drill;
+  const choose = (value: string) =>
+    edit({
+      handLoad: (value === ''
+        ? undefined
+        : { share: 0.2, joints: ['shoulder'], ...handLoad, direction: value as 'push' | 'pull' }) as NonNullable<Drill['handLoad']>,
+    });
+  return (
+    <fieldset className="grid gap-3 sm:grid-cols-2">
+      <SelectField
+        label="The hands"
+        value={handLoad?.direction ?? ''}
+        options={[
+          { value: '', label: 'Carry next to nothing' },
+          { value: 'push', label: 'Push' },
+          { value: 'pull', label: 'Pull' },
+        ]}
+        change={choose}
+      />
+      {handLoad && (
+        <>
+          <NumberField
+            label="Share of body weight"
+            unit="%"
+            value={Number.isNaN(handLoad.share) ? undefined : Math.round(handLoad.share * PERCENT)}
+            problem={problemOf('handLoad/share')}
+            change={(percent) => edit({ handLoad: { ...handLoad, share: percent / PERCENT } })}
+          />
+          <div className="sm:col-span-2">
+            <TicksField
+              legend="Joints that carry it"
+              values={handLoad.joints}
+              options={JOINTS.map((j) => ({ value: j, label: capital(j) }))}
+              change={(joints) => edit({ handLoad: { ...handLoad, joints } })}
+            />
+            {problemOf('handLoad/joints') && <p className="text-sm text-error">{problemOf('handLoad/joints')}</p>}
+          </div>
+        </>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,38 @@
+import type { Drill } from '@myokinet/core/drills';
+import type { Ladder, Rung } from '@myokinet/core/ladders';
+
+export const STUDIO_ORIGIN = { kind: 'studio', note: '' } as const;
+
+/** A drill with everything still to be said. */
+export function blankDrill(id: string): Drill {
+  return {
+    id,
+    name: '',
+    phase: 'stability',
+    joint: 'shoulder',
+    alsoWorks: [],
+    motions: ['flexion'],
+    quality: 'stability',
+    position: 'standing',
+    pose: 'standing',
+    equipment: [],
+    dose: { unit: 'reps', min: 8, max: 10, sets: 2, perSide: false, restSeconds: 40, tempo: { out: 2, hold: 0, back: 2 } },
+    effort: { scale: 'effort', min: 3, max: 5 },
+    trains: {},
+    cue: '',
+    faults: [],
+    easier: [],
+    excludedBy: [],
+    aids: [],
+    standIns: {},
+    origin: STUDIO_ORIGIN,
+  };
+}
+
+export function blankRung(id: string, practice: string): Rung {
+  return { id, name: '', setUp: '', pose: 'standing', practice, demands: [] };
+}
+
+export function blankLadder(id: string, rung: Rung): Ladder {
+  return { id, name: '', kind: 'push', aim: '', warnings: [], rungs: [rung] };
+}

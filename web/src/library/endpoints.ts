@@ -1,0 +1,53 @@
+import type {
+  DrillEntryDto,
+  EntryKind,
+  EntryResetDto,
+  ImportReply,
+  LadderEntryDto,
+  LibraryImportDto,
+  LibraryReply,
+  SchoolsReply,
+  StudioSchoolsDto,
+} from '@myokinet/core/contracts';
+import { api } from '../app/api.ts';
+import { isOffline } from '../app/problem.ts';
+
+/** Every verdict, plan and list rests on the library. */
+const touched = (_reply: unknown, error: unknown) => (isOffline(error) ? [] : (['Library', 'Trainee', 'Lists'] as const));
+
+const endpoints = api.injectEndpoints({
+  endpoints: (build) => ({
+    library: build.query<LibraryReply, void>({ query: () => 'library', providesTags: ['Library'] }),
+    schools: build.query<SchoolsReply, void>({ query: () => 'schools', providesTags: ['Schools'] }),
+    saveDrill: build.mutation<LibraryReply, DrillEntryDto>({
+      query: (body) => ({ url: `library/drills/${body.entry.id}`, method: 'PUT', body }),
+      invalidatesTags: touched,
+    }),
+    saveLadder: build.mutation<LibraryReply, LadderEntryDto>({
+      query: (body) => ({ url: `library/ladders/${body.entry.id}`, method: 'PUT', body }),
+      invalidatesTags: touched,
+    }),
+    resetEntry: build.mutation<LibraryReply, { readonly kind: EntryKind; readonly id: string; readonly body: EntryResetDto }>({
+      query: ({ kind, id, body }) => ({ url: `library/${kind}s/${id}/reset`, method: 'POST', body }),
+      invalidatesTags: touched,
+    }),
+    importLibrary: build.mutation<ImportReply, LibraryImportDto>({
+      query: (body) => ({ url: 'library/imports', method: 'POST', body }),
+      invalidatesTags: (reply, error) => (reply?.applied ? touched(reply, error) : []),
+    }),
+    saveSchools: build.mutation<SchoolsReply, StudioSchoolsDto>({
+      query: (body) => ({ url: 'schools', method: 'PUT', body }),
+      invalidatesTags: (_reply, error) => (isOffline(error) ? [] : ['Schools']),
+    }),
+  }),
+});
+
+export const {
+  useLibraryQuery,
+  useSchoolsQuery,
+  useSaveDrillMutation,
+  useSaveLadderMutation,
+  useResetEntryMutation,
+  useImportLibraryMutation,
+  useSaveSchoolsMutation,
+} = endpoints;

@@ -1,0 +1,42 @@
+import { type Joint, JOINTS, type Motion, MOTIONS } from '@myokinet/core/anatomy';
+import { type Equipment, EQUIPMENT_IDS, type Position, POSITIONS, QUALITIES, type Quality } from '@myokinet/core/drills';
+import type { DrillFilter } from '@myokinet/core/library';
+import { type Blade, BLADES } from '@myokinet/core/schools';
+import { useSearchParams } from 'react-router';
+
+export const FILTER_NAMES = ['joint', 'motion', 'quality', 'position', 'equipment', 'blade'] as const;
+export type FilterName = (typeof FILTER_NAMES)[number];
+
+function oneOf<T extends string>(text: string | null, values: readonly T[]): T | undefined {
+  return values.find((v) => v === text);
+}
+
+/** What the list of drills is narrowed to, kept in the address so that a way back finds it again. */
+export function useDrillFilter() {
+  const [search, setSearch] = useSearchParams();
+  const filter: DrillFilter = {
+    joint: oneOf<Joint>(search.get('joint'), JOINTS),
+    motion: oneOf<Motion>(search.get('motion'), MOTIONS),
+    quality: oneOf<Quality>(search.get('quality'), QUALITIES),
+    position: oneOf<Position>(search.get('position'), POSITIONS),
+    equipment: oneOf<Equipment | 'none'>(search.get('equipment'), [...EQUIPMENT_IDS, 'none']),
+    blade: oneOf<Blade>(search.get('blade'), BLADES),
+  };
+  const set = (name: FilterName | 'text', value: string) =>
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (value === '') next.delete(name);
+        else next.set(name, value);
+        return next;
+      },
+      { replace: true },
+    );
+  return {
+    text: search.get('text') ?? '',
+    filter,
+    set,
+    clear: () => setSearch({}, { replace: true }),
+    narrowed: search.size > 0,
+  };
+}
