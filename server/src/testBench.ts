@@ -1,3 +1,4 @@
+import type { Database } from 'better-sqlite3';
 import type { FastifyInstance } from 'fastify';
 import { v7 } from 'uuid';
 import type { CheckDto, ScreeningDto, SessionDto, SymptomDto, TraineeDto } from '@myokinet/core/contracts';
@@ -16,9 +17,8 @@ import { servicesFor } from './services.ts';
 const LIBRARY = openLibrary(BUILT_IN);
 const START = new Date('2026-11-24T18:00:00Z');
 
-/** A whole server on a database in memory, with a clock that the test moves. */
-export async function testBench() {
-  const db = openDatabase(':memory:');
+/** A whole server, on a database in memory unless one is given, with a clock that the test moves. */
+export async function testBench(db: Database = openDatabase(':memory:')) {
   let clock = START;
   const services = servicesFor({ db, who: BUILT_IN_COACH, now: () => clock });
   const app = await buildApp(services);

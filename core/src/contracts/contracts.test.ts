@@ -1,10 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { CheckDto, ClearanceDto, inspect, PlanDto, SessionDto, SymptomDto, TraineeDto, validated } from './index.ts';
+import { BUILT_IN } from '../catalogue/index.ts';
+import { openLibrary } from '../library/index.ts';
+import { QUESTION_IDS } from '../safety/index.ts';
+import {
+  CheckDto,
+  ClearanceDto,
+  ConsultationDto,
+  inspect,
+  PlanDto,
+  ScreeningDto,
+  SessionDto,
+  SymptomDto,
+  TraineeDto,
+  validated,
+} from './index.ts';
 
 let made = 0;
 /** A valid UUID v7, another one each time. */
 const newId = () => `0190d0a0-0000-7000-8000-${String(++made).padStart(12, '0')}`;
-const now = new Date('2026-11-24T12:00:00Z');
+const scope = { now: new Date('2026-11-24T12:00:00Z'), library: openLibrary(BUILT_IN) };
 const id = newId();
 
 const TRAINEE = {
@@ -17,7 +31,6 @@ const TRAINEE = {
   stature: 170,
   mass: 64.5,
   dominantHand: 'right',
-  cautions: ['lax-joints'],
   history: '',
   ladderId: 'push-up',
   trainingDays: ['Monday'],
@@ -51,6 +64,22 @@ const PLAN = {
   leftOut: [],
 };
 
+const SCREEN = {
+  id,
+  takenAt: CHECK.takenAt,
+  answers: QUESTION_IDS.map((questionId) => ({ questionId, answer: 'no', side: 'whole' })),
+  beighton: ['thumb-left'],
+  note: '',
+};
+const CONSULTATION = {
+  id,
+  screeningId: newId(),
+  cautionIds: ['medical-hold'],
+  role: 'surgeon',
+  consultedOn: '2026-11-20',
+  allowed: 'Light hangs, feet on the floor.',
+};
+
 it('takes what is right, as it came', () => {
   for (const [contract, plain] of [
     [TraineeDto, TRAINEE],
@@ -58,12 +87,15 @@ it('takes what is right, as it came', () => {
     [SessionDto, SESSION],
     [SymptomDto, SYMPTOM],
     [PlanDto, PLAN],
+    [PlanDto, { ...PLAN, schools: { progress: 'feel' } }],
+    [ScreeningDto, SCREEN],
+    [ConsultationDto, CONSULTATION],
     [ClearanceDto, { id, ladderId: 'push-up', rungId: 'wall', initials: 'AS' }],
   ] as const)
-    expect(validated<object>(contract, plain, now)).toMatchObject(plain);
+    expect(validated<object>(contract, plain, scope)).toMatchObject(plain);
 });
 
-const firstProblem = (contract: new () => object, plain: unknown) => inspect(contract, plain, now).problems[0];
+const firstProblem = (contract: new () => object, plain: unknown) => inspect(contract, plain, scope).problems[0];
 
 describe.each<[string, new () => object, unknown, string, RegExp]>([
   ['a range of 400°', CheckDto, { ...CHECK, trials: [{ ...TRIAL, value: 400 }] }, '/trials/0/value', /400° is above the limit of 200°/],
@@ -101,7 +133,34 @@ describe.each<[string, new () => object, unknown, string, RegExp]>([
   ['a birth year to come', TraineeDto, { ...TRAINEE, birthYear: 2031 }, '/birthYear', /from 1900 to 2026/],
   ['a giant', TraineeDto, { ...TRAINEE, stature: 400 }, '/stature', /at most 230 cm/],
   ['no mass', TraineeDto, { ...TRAINEE, mass: null }, '/mass', /number from 20 to 250 kg/],
-  ['an age ticked by hand', TraineeDto, { ...TRAINEE, cautions: ['minor'] }, '/cautions', /cautions must be one of/i],
+  ['a caution ticked by hand', TraineeDto, { ...TRAINEE, cautions: ['minor'] }, '/cautions', /cautions should not exist/i],
+  [
+    'a drill nobody knows',
+    PlanDto,
+    { ...PLAN, leftOut: [{ drillId: 'moonwalk', why: '' }] },
+    '/leftOut/0/drillId',
+    /no drill called "moonwalk"/,
+  ],
+  ['a school nobody holds', PlanDto, { ...PLAN, schools: { progress: 'luck' } }, '/schools/progress', /one of the following/],
+  [
+    'a screen with a hole',
+    ScreeningDto,
+    { ...SCREEN, answers: SCREEN.answers.slice(1) },
+    '/answers',
+    /1 of \d+ questions are not answered, first “Has a shoulder/,
+  ],
+  ['a question answered twice', ScreeningDto, { ...SCREEN, answers: [...SCREEN.answers, SCREEN.answers[0]] }, '/answers', /answered twice/],
+  [
+    'a side where there is none',
+    ScreeningDto,
+    { ...SCREEN, answers: SCREEN.answers.map((a) => (a.questionId === 'pregnancy' ? { ...a, answer: 'yes', side: 'left' } : a)) },
+    `/answers/${SCREEN.answers.findIndex((a) => a.questionId === 'pregnancy')}/side`,
+    /has no sides/,
+  ],
+  ['a consultation about what never opens', ConsultationDto, { ...CONSULTATION, cautionIds: ['minor'] }, '/cautionIds', /can open/],
+  ['a consultation tomorrow', ConsultationDto, { ...CONSULTATION, consultedOn: '2026-11-27' }, '/consultedOn', /in the future/],
+  ['a consultation without its words', ConsultationDto, { ...CONSULTATION, allowed: 'ok' }, '/allowed', /at least 5 characters/],
+  ['somebody with no licence', ConsultationDto, { ...CONSULTATION, role: 'a friend' }, '/role', /Say who by role/],
   [
     'half a repetition',
     SessionDto,
@@ -116,7 +175,7 @@ describe.each<[string, new () => object, unknown, string, RegExp]>([
     PlanDto,
     { ...PLAN, sessions: [{ ...PLAN.sessions[0], items: [{ ...PLANNED, min: 30, max: 20 }] }] },
     '/sessions/0/items/0/max',
-    /top of the dose \(20\) is below its bottom \(30\)/,
+    /top \(20\) is below the bottom \(30\)/,
   ],
   ['a week that starts on Tuesday', PlanDto, { ...PLAN, weekStart: '2026-11-24' }, '/weekStart', /not a Monday/],
   ['the 31st of June', PlanDto, { ...PLAN, sessions: [{ ...PLAN.sessions[0], day: '2026-06-31' }] }, '/sessions/0/day', /not a day/],
@@ -132,7 +191,7 @@ describe.each<[string, new () => object, unknown, string, RegExp]>([
 ])('%s', (_, contract, plain, field, message) => {
   it(`is refused at ${field}, naming the limit`, () => {
     expect(firstProblem(contract, plain)).toMatchObject({ field, message: expect.stringMatching(message) as string });
-    expect(() => validated(contract, plain, now)).toThrow(message);
+    expect(() => validated(contract, plain, scope)).toThrow(message);
   });
 });
 
@@ -142,7 +201,7 @@ it.each([[null], ['text'], [[]], [7]])('refuses %j, which is no object', (plain)
 
 it('lets clocks differ by a few minutes and no more', () => {
   const at = (minutes: number) =>
-    inspect(CheckDto, { ...CHECK, takenAt: new Date(now.getTime() + minutes * 60_000).toISOString() }, now).problems;
+    inspect(CheckDto, { ...CHECK, takenAt: new Date(scope.now.getTime() + minutes * 60_000).toISOString() }, scope).problems;
   expect(at(4)).toEqual([]);
   expect(at(6)).toHaveLength(1);
 });

@@ -1,70 +1,89 @@
 import { describe, expect, it } from 'vitest';
-import { measureOf, MEASURES } from '../measuring/index.ts';
-import { CAUTIONS } from '../safety/index.ts';
-import { POSES } from '../statics/index.ts';
-import { doseInWords, DRILLS, drillOf, drillSeconds, EQUIPMENT, FAULTS, handLoadDose, isLoaded, PHASES, tensionSeconds } from './index.ts';
+import { BUILT_IN } from '../catalogue/index.ts';
+import { openLibrary } from '../library/index.ts';
+import { BLADES, DEFAULT_SCHOOLS } from '../schools/index.ts';
+import {
+  bladeOf,
+  cuesOf,
+  doseInWords,
+  drillSeconds,
+  effortInWords,
+  FAULT_IDS,
+  faultOf,
+  faultsOf,
+  handLoadDose,
+  handLoadInWords,
+  isLoaded,
+  tempoInWords,
+  tensionSeconds,
+  unitSeconds,
+} from './index.ts';
 
-describe('the catalogue', () => {
-  it('holds at least 25 drills besides the practice of rungs, each id once', () => {
-    expect(DRILLS.filter((d) => !d.rung).length).toBeGreaterThanOrEqual(25);
-    expect(new Set(DRILLS.map((d) => d.id)).size).toBe(DRILLS.length);
-  });
-
-  it('names only checks, faults, cautions, equipment and drawings that exist', () => {
-    for (const d of DRILLS) {
-      for (const id of Object.keys(d.trains)) expect(measureOf(id).id).toBe(id);
-      for (const id of d.faults) expect(FAULTS[id]).toBeDefined();
-      for (const id of d.excludedBy) expect(CAUTIONS[id]).toBeDefined();
-      for (const e of d.equipment) expect(EQUIPMENT[e]).toBeDefined();
-      expect(POSES[d.pose]).toBeDefined();
-    }
-  });
-
-  it('has a drill for every check and every phase', () => {
-    const trained = new Set(DRILLS.flatMap((d) => Object.keys(d.trains)));
-    expect(MEASURES.filter((m) => !trained.has(m.id)).map((m) => m.id)).toEqual([]);
-    expect(PHASES.filter((p) => !DRILLS.some((d) => d.phase === p))).toEqual([]);
-  });
-
-  it('keeps the hurt, the young and the lax away from what would hurt them', () => {
-    const forbiddenBy = (caution: string) => DRILLS.filter((d) => (d.excludedBy as readonly string[]).includes(caution));
-    for (const d of DRILLS.filter((x) => x.quality === 'mobility passive' && x.joint === 'shoulder')) {
-      expect(d.excludedBy).toContain('lax-joints');
-      expect(d.excludedBy).toContain('shoulder-dislocated');
-    }
-    for (const d of DRILLS.filter((x) => x.pose === 'prone')) expect(d.excludedBy).toContain('pregnancy');
-    for (const d of DRILLS.filter((x) => x.handLoad?.direction === 'pull' && x.handLoad.share >= 1))
-      expect(d.excludedBy).toContain('elbow-pain');
-    expect(forbiddenBy('wrist-injury').length).toBeGreaterThan(5);
-    expect(forbiddenBy('minor').length).toBeGreaterThan(0);
-  });
-
-  it('refuses an unknown drill by name', () => expect(() => drillOf('moonwalk')).toThrow('There is no drill called "moonwalk".'));
-});
+const library = openLibrary(BUILT_IN);
+const drillOf = library.drill;
 
 describe('dose', () => {
   const plank = drillOf('plank');
   const dose = { sets: 3, min: 20, max: 30, restSeconds: 45 };
 
   it('adds up tension, rests and one change-over, worked by hand', () => {
-    expect(plank.dose).toMatchObject({ unit: 's', perSide: false, secondsPerUnit: 1 });
+    expect(plank.dose).toMatchObject({ unit: 's', perSide: false });
     expect(tensionSeconds(plank, dose)).toBe(90);
     expect(drillSeconds(plank, dose)).toBe(90 + 2 * 45 + 30);
-    expect(handLoadDose(plank, dose)).toBeCloseTo(90 * (plank.handLoad?.share ?? 0), 9);
+    expect(handLoadDose(plank, dose)).toBeCloseTo(90 * 0.69, 9);
   });
 
-  it('counts both sides of a sided drill', () => {
-    const sided = DRILLS.find((d) => d.dose.perSide && d.dose.unit === 'reps');
-    expect(sided && tensionSeconds(sided, { sets: 2, max: 5 })).toBe(2 * 5 * 2 * (sided?.dose.secondsPerUnit ?? 0));
+  it('counts a repetition by its tempo, a breath as five seconds, and both sides of a sided drill', () => {
+    expect(unitSeconds({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } })).toBe(6);
+    expect(unitSeconds({ unit: 'breaths' })).toBe(5);
+    const sided = drillOf('supported-one-shoulder-pack');
+    expect(tensionSeconds(sided, { sets: 2, max: 5 })).toBe(2 * 5 * 2 * 4);
   });
 
-  it('is said as a coach says it', () => {
+  it('is said as a coach says it, by count and by feel', () => {
     expect(doseInWords(dose, plank.dose)).toBe('3 × 20–30 s');
     expect(doseInWords({ sets: 2, min: 5, max: 5 }, { unit: 'reps', perSide: true })).toBe('2 × 5 reps a side');
+    expect(doseInWords(dose, plank.dose, 'feel')).toBe('3 × by feel, up to 30 s');
+    expect(tempoInWords({ unit: 'reps', tempo: { out: 4, hold: 1, back: 2 } })).toBe('4 s out, 1 s held, 2 s back');
+    expect(tempoInWords(plank.dose)).toBeUndefined();
+    expect(effortInWords(drillOf('shoulder-circles-tension').effort)).toBe('10–30% tension');
+    expect(handLoadInWords(plank)).toBe('push, about 69% of body weight');
+    expect(handLoadInWords(drillOf('neck-loosening'))).toBe('none');
   });
 
   it('is loaded from a fifth of body weight in the hands', () => {
     expect(isLoaded(plank)).toBe(true);
     expect(isLoaded(drillOf('wall-scapular-push-up'))).toBe(false);
+  });
+});
+
+describe('cues and faults follow the blade school', () => {
+  const under = (blade: (typeof BLADES)[number] | 'by drill') => ({ ...DEFAULT_SCHOOLS, blade });
+  const hang = drillOf('supported-packed-hang');
+  const tabletop = drillOf('tabletop-scapular-push-up');
+  const overhead = drillOf('wall-slides');
+
+  it('each drill has its own rule: set in a hang, sweep in tabletop, follow overhead (common practice, no source)', () => {
+    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('by drill')))).toEqual(['set', 'sweep', 'follow']);
+    expect(bladeOf(drillOf('wrist-circles'), under('set'))).toBeUndefined();
+  });
+
+  it('a school takes its place, but a full sweep never under load outside hands and knees', () => {
+    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('follow')))).toEqual(['follow', 'follow', 'follow']);
+    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('sweep')))).toEqual(['set', 'sweep', 'sweep']);
+  });
+
+  it('the cue of the school stands beside the drill’s own', () => {
+    expect(cuesOf(overhead, under('set'))).toEqual([overhead.cue, 'Blades down and back, flat on the ribs, not pinched together.']);
+    expect(cuesOf(drillOf('wrist-circles'), under('set'))).toHaveLength(1);
+    expect(cuesOf(drillOf('block-squeeze'), under('set'))[1]).toBe('Stay with the breath in: back and down, arms heavy.');
+  });
+
+  it('a fault of one school is looked for under that school alone', () => {
+    expect(faultsOf(overhead, under('follow'))).toContain('blade-held-down');
+    expect(faultsOf(overhead, under('set'))).not.toContain('blade-held-down');
+    expect(faultsOf(overhead, under('set'))).toContain('blades-pinch');
+    const ofSchools = FAULT_IDS.filter((id) => faultOf(id).under);
+    expect(faultsOf(drillOf('wrist-circles'), under('set')).filter((id) => ofSchools.includes(id))).toEqual([]);
   });
 });

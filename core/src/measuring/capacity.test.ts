@@ -3,7 +3,7 @@ import { jStat } from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
 import { type BodySide, SIDES } from '../anatomy/index.ts';
-import { capacityFromTrials, measureOf, MEASURES, type Trial } from './index.ts';
+import { capacityFromTrials, measureOf, MEASURES, readingWithBand, sideDifference, type Trial, trialProblem } from './index.ts';
 
 const takenAt = instant('2026-11-20T10:00:00Z');
 const trials = (values: readonly number[], side: BodySide = 'left'): Trial[] => values.map((value) => ({ side, value }));
@@ -120,4 +120,36 @@ describe('the catalogue of checks', () => {
   });
 
   it('refuses an unknown check by name', () => expect(() => measureOf('charm')).toThrow('There is no check called "charm".'));
+});
+
+describe('levels, grades and contacts', () => {
+  const winging = measureOf('blade-winging');
+
+  it('have no error band, and say their name', () => {
+    const capacity = capacityFromTrials(winging, [{ side: 'left', value: 1 }], { takenAt });
+    expect(capacity).toMatchObject({ value: 1, band: 0, standardError: 0, errorBasis: 'a level, without an error band' });
+    expect(readingWithBand(winging, capacity.value, capacity.band)).toBe('winging slight');
+    expect(readingWithBand(flexion, 160, 2.9)).toBe('160° ± 3°');
+  });
+
+  it('take nothing between or beyond their names', () => {
+    expect(trialProblem(winging, 1.5)).toBe(
+      'Shoulder blade at rest and in a light push: choose one of flat, winging slight, winging marked.',
+    );
+    expect(trialProblem(winging, 3)).toMatch(/above the limit of winging marked/);
+  });
+
+  it('are alike on both sides within one step', () => {
+    const side = (name: 'left' | 'right', value: number) => capacityFromTrials(winging, [{ side: name, value }], { takenAt });
+    expect(sideDifference(side('left', 0), side('right', 1)).alike).toBe(true);
+    expect(sideDifference(side('left', 0), side('right', 2)).alike).toBe(false);
+  });
+});
+
+it('reads below zero where the check does: an elbow that does not straighten, hands that overlap', () => {
+  const elbow = capacityFromTrials(measureOf('elbow-extension'), trials([-8, -6, -7]), { takenAt });
+  expect(elbow.value).toBe(-7);
+  expect(trialProblem(measureOf('side-reach'), -5)).toBeUndefined();
+  const level = { ...elbow, side: 'right' as const, value: -7 as typeof elbow.value };
+  expect(sideDifference(elbow, level)).toMatchObject({ alike: true, weakerPercent: 100 });
 });

@@ -45,7 +45,8 @@ const WORTH_ADDING = 0.6;
 
 /** Parts that hold no matter what: warm-up first, cool-down last. */
 export function frame({ kind, allowed, needs, cautions, stretching }: SessionBrief): readonly ComposedItem[] {
-  const wrists = allowed.filter((d) => d.phase === 'wrists and forearms');
+  // The sort is stable: what serves nothing in particular keeps its customary place.
+  const wrists = allowed.filter((d) => d.phase === 'wrists and forearms').sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
   const warmUps = allowed.filter((d) => d.phase === 'warm-up');
   const openers: Drill[] =
     kind === 'mobility' ? wrists : wrists.flatMap((w, i) => [w, ...warmUps.slice(i, i + 1)]).concat(warmUps.slice(wrists.length));

@@ -1,6 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { BUILT_IN } from '../catalogue/index.ts';
+import { openLibrary } from '../library/index.ts';
 import { instant } from '../quantities/index.ts';
-import { cleanness, type LoggedItem, type LoggedSession, type SessionFact, spacedCleanSessions } from './index.ts';
+import { cleanness as judge, type LoggedItem, type LoggedSession, type SessionFact, spacedCleanSessions } from './index.ts';
+
+const library = openLibrary(BUILT_IN);
+const cleanness = (logged: LoggedSession) => judge(logged, library);
 
 const item = (amounts: readonly number[], more: Partial<LoggedItem> = {}): LoggedItem => ({
   drillId: 'plank',
@@ -31,6 +36,13 @@ describe('a session is clean', () => {
       session([item([30, 30, 30], { sets: [30, 30, 30].map((amount) => ({ amount, faults: [{ faultId: 'shrug', mended: false }] })) })]),
       /a fault stayed/,
     ],
+    [
+      'a set that felt too much',
+      session([
+        item([30, 30, 30], { sets: [30, 30, 20].map((amount, i) => ({ amount, faults: [], feeling: i === 2 ? 'too much' : 'right' })) }),
+      ]),
+      /felt “too much”/,
+    ],
     ['effort 8', session([item([30, 30, 30])], { effort: 8 }), /Effort 8\/10/],
     [
       'an ache of 3',
@@ -43,6 +55,11 @@ describe('a session is clean', () => {
   ])('but not with %s', (_, logged, reason) =>
     expect(cleanness(logged)).toEqual({ clean: false, reason: expect.stringMatching(reason) as string }),
   );
+
+  it('by feel, whatever was not counted', () => {
+    const felt = item([], { sets: (['right', 'too easy', 'right'] as const).map((feeling) => ({ amount: 0, faults: [], feeling })) });
+    expect(cleanness(session([felt])).clean).toBe(true);
+  });
 
   it('with a fault that the cue mended, and whatever the warm-up looked like', () => {
     const mended = item([30, 30, 30], { sets: [30, 30, 30].map((amount) => ({ amount, faults: [{ faultId: 'shrug', mended: true }] })) });

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { demandsOn, rungOf } from '../ladders/index.ts';
+import { BUILT_IN } from '../catalogue/index.ts';
+import { demandsOn } from '../ladders/index.ts';
+import { openLibrary } from '../library/index.ts';
 import { capacityFromTrials, measureOf } from '../measuring/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import { type GateInput, headroom, judgeGate, type SessionFact } from './index.ts';
 
 const now = new Date('2026-11-24T18:00:00Z');
-const rung = rungOf('push-up', 'surface-60');
+const rung = openLibrary(BUILT_IN).rung('push-up', 'surface-60');
 const demands = demandsOn(rung, { mass: 70 });
 
 /** Capacities as figures by check and side; what is not named is far beyond its demand. */

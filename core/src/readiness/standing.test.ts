@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { ladderOf } from '../ladders/index.ts';
+import { BUILT_IN } from '../catalogue/index.ts';
+import { openLibrary } from '../library/index.ts';
 import { type Instant, instant } from '../quantities/index.ts';
 import { type CheckDates, type ClearanceFact, lapseOf, lateAfter, standingOn } from './index.ts';
 
 const day = (text: string): Instant => instant(`2026-${text}T10:00:00Z`);
 const now = new Date('2026-11-24T10:00:00Z');
-const ladder = ladderOf('push-up');
+const ladder = openLibrary(BUILT_IN).ladder('push-up');
 
 const clearance = (rungId: string, signedAt: string, more: Partial<ClearanceFact> = {}): ClearanceFact => ({
   id: rungId + signedAt,

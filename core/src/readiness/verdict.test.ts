@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { demandsOn, ladderOf } from '../ladders/index.ts';
+import { BUILT_IN } from '../catalogue/index.ts';
+import { demandsOn } from '../ladders/index.ts';
+import { openLibrary } from '../library/index.ts';
 import { capacityFromTrials, measureOf } from '../measuring/index.ts';
 import { addDays } from '../quantities/index.ts';
 import { type CheckDates, checkKey, type ClearanceFact, judgeReadiness, type ReadinessFacts } from './index.ts';
 
 const now = new Date('2026-11-24T12:00:00Z');
-const ladder = ladderOf('push-up');
+const library = openLibrary(BUILT_IN);
+const ladder = library.ladder('push-up');
 const MASS = 70;
 
 /** A trainee who shows `margin` more than every rung up to `rungIndex` asks. */
@@ -25,9 +28,10 @@ function facts(rungIndex: number, signed: readonly string[], margin = 15, own: P
     figures: capacities.slice(0, 2).map(({ measureId, side, takenAt }) => ({ measureId, side, takenAt })),
   }));
   return {
+    library,
     ladder,
     mass: MASS,
-    cautions: [],
+    screen: { cautions: [], locks: [] },
     capacities,
     checkDates,
     clearances,
@@ -73,9 +77,32 @@ describe('the whole verdict', () => {
     expect(slipped.every((h) => h.state === 'short')).toBe(true);
   });
 
-  it('locks by the medical hold and by nothing else', () => {
-    const kinds = (cautions: ReadinessFacts['cautions']) => judgeReadiness(facts(0, [], 15, { cautions })).gate?.unmet.map((l) => l.kind);
-    expect(kinds(['medical-hold', 'lax-joints'])).toEqual(['clean sessions', 'lock']);
-    expect(kinds(['lax-joints'])).toEqual(['clean sessions']);
+  it('is locked by the screen’s locks, each in its own sentence', () => {
+    const lines = (screen: ReadinessFacts['screen']) => judgeReadiness(facts(0, [], 15, { screen })).gate?.unmet ?? [];
+    expect(lines({ cautions: [], locks: ['Medical hold: wait.'] }).map((l) => l.sentence)).toContain('Medical hold: wait.');
+    expect(lines({ cautions: [{ id: 'lax-joints', because: [] }], locks: [] }).map((l) => l.kind)).toEqual(['clean sessions']);
+  });
+
+  it('closes the rungs whose practice a caution excludes, and their gates, naming the answer', () => {
+    const screen = { cautions: [{ id: 'wrist-injury', because: ['a wrist is being rebuilt, right'] }], locks: [] } as const;
+    const { closedRungs, gate } = judgeReadiness(facts(0, [], 15, { screen }));
+    expect(Object.keys(closedRungs)).toEqual(ladder.rungs.slice(1).map((r) => r.id));
+    expect(Object.values(closedRungs)[0]).toMatch(/Wrist injury, rebuilding: .*Because: a wrist is being rebuilt, right\./);
+    expect(gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions']);
+    const next = judgeReadiness(facts(1, ['wall'], 15, { screen }));
+    expect(next.gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions', 'lock']);
+  });
+
+  it('takes confidence in the next position for what it is: asked anew after a signature', () => {
+    const lean = library.ladder('arm-balance-lean');
+    const confidence = (daysAgo: number) =>
+      capacityFromTrials(measureOf('confidence'), [{ side: 'whole', value: 9 }], { takenAt: addDays(now, -daysAgo) });
+    const signed = { id: 'c', ladderId: lean.id, rungId: 'protracted-hold', signedAt: addDays(now, -3), signedBy: 'AS', figures: [] };
+    const words = (daysAgo: number) =>
+      judgeReadiness({ ...facts(0, []), ladder: lean, capacities: [confidence(daysAgo)], clearances: [signed] }).headrooms.find(
+        (h) => h.demand.measureId === 'confidence',
+      )?.words;
+    expect(words(1)).toBe('4 of 10 spare');
+    expect(words(5)).toBe('never checked');
   });
 });

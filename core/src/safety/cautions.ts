@@ -122,11 +122,11 @@ export interface CautionInForce {
 /**
  * A caution with its consequence and its cause, in words.
  *
- * @example cautionInWords({ id: 'minor', because: ['born 2012'] }) // 'Under 18: Growth plates: … (born 2012)'
+ * @example cautionInWords({ id: 'minor', because: ['born 2012'] }) // 'Under 18: Growth plates: … Because: born 2012.'
  */
 export function cautionInWords({ id, because }: CautionInForce): string {
   const { name, consequence } = cautionOf(id);
-  return `${name}: ${consequence}${because.length > 0 ? ` (${because.join('; ')})` : ''}`;
+  return `${name}: ${consequence}${because.length > 0 ? ` Because: ${because.join('; ')}.` : ''}`;
 }
 
 /** The joints that are being rebuilt under these cautions. */

@@ -1,7 +1,17 @@
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { ClearanceReply, ReadinessReply, RecordReply } from '@myokinet/core/contracts';
-import { checkFor, comfortably, reachOpenGate, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
+import {
+  checkFor,
+  comfortably,
+  reachOpenGate,
+  screeningDto,
+  sessionDto,
+  symptomDto,
+  type TestBench,
+  testBench,
+  traineeDto,
+} from '../testBench.ts';
 
 let bench: TestBench;
 let id: string;
@@ -73,6 +83,7 @@ describe('signing', () => {
   });
 
   it('does not open by a check alone: two clean sessions 48 hours apart are asked', async () => {
+    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
     await bench.post(`${at}/checks`, checkFor('wall', bench.now()));
     await bench.post(`${at}/sessions`, sessionDto(bench.now()));
     expect((await readiness()).gate?.unmet.map((l) => l.kind)).toEqual(['mornings', 'clean sessions']);
@@ -152,8 +163,6 @@ describe('a signed clearance', () => {
 
 it('a medical hold locks every gate', async () => {
   await reachOpenGate(bench, id);
-  const { body } = (await bench.get(at)) as { body: { revision: string; savedAt: string; cautionsInForce: string[] } };
-  const { savedAt: _, cautionsInForce: __, ...profile } = body;
-  await bench.put(at, { ...profile, cautions: ['medical-hold'], basedOn: profile.revision, revision: v7() });
+  await bench.post(`${at}/screenings`, screeningDto(bench.now(), { 'medical-hold': 'whole' }));
   expect(await sign()).toMatchObject({ status: 409, body: { detail: expect.stringContaining('Medical hold') as string } });
 });

@@ -51,6 +51,44 @@ describe('a database file', () => {
     expect(db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all()).toEqual(['a']);
   });
 
+  it('of the first version keeps its facts: ticked cautions become screens, corrected trials stay corrected', () => {
+    const db = new Database(':memory:');
+    db.pragma('foreign_keys = ON');
+    const all = readMigrations();
+    migrate(db, all.slice(0, 1));
+    const { id: coach, studio_id: studio } = db.prepare('SELECT id, studio_id FROM coach').get() as { id: string; studio_id: string };
+    db.transaction(() => {
+      db.prepare("INSERT INTO trainee VALUES ('t', ?, 'r2')").run(studio);
+      const revision = db.prepare(
+        `INSERT INTO trainee_revision VALUES (?, 't', ?, ?, ?, 'Ada', 1990, 'female', 170, 70, 'right', ?, 'Old note.', 'push-up', '[]', 45, '[]')`,
+      );
+      revision.run('r1', coach, null, '2026-05-01T10:00:00.000Z', '[]');
+      revision.run('r2', coach, 'r1', '2026-06-01T10:00:00.000Z', '["shoulder-dislocated","medical-hold"]');
+      db.prepare("INSERT INTO check_occasion VALUES ('k', ?, 't', ?, '2026-06-01T10:00:00.000Z', '')").run(studio, coach);
+      const trial = db.prepare("INSERT INTO trial VALUES (?, 'k', ?, 0, 'grip', 'left', ?, ?, ?)");
+      trial.run('a', coach, 30, null, null);
+      trial.run('b', coach, 33, 'a', 'mistyped');
+    })();
+    migrate(db, all);
+    expect(db.pragma('foreign_key_check')).toEqual([]);
+    expect(db.prepare('SELECT id, value, replaces, reason FROM trial ORDER BY id').all()).toEqual([
+      { id: 'a', value: 30, replaces: null, reason: null },
+      { id: 'b', value: 33, replaces: 'a', reason: 'mistyped' },
+    ]);
+    expect(() => db.prepare('DELETE FROM trial').run()).toThrow('trials are facts');
+    const screens = db.prepare('SELECT taken_at, answers, note FROM screening ORDER BY taken_at').all() as {
+      taken_at: string;
+      answers: string;
+      note: string;
+    }[];
+    const yes = screens.map((s) =>
+      (JSON.parse(s.answers) as { questionId: string; answer: string }[]).filter((a) => a.answer === 'yes').map((a) => a.questionId),
+    );
+    expect(yes).toEqual([[], ['shoulder-dislocated', 'medical-hold']]);
+    expect(screens[1]).toMatchObject({ taken_at: '2026-06-01T10:00:00.000Z', note: 'Taken over from the profile.' });
+    expect(db.prepare("SELECT history FROM trainee_revision WHERE id = 'r2'").pluck().get()).toBe('Old note.');
+  });
+
   it('refuses to change or remove facts', () => {
     const db = openDatabase(':memory:');
     const facts = db.prepare("SELECT DISTINCT tbl_name FROM sqlite_master WHERE type = 'trigger'").pluck().all();

@@ -25,9 +25,9 @@ describe('the demo crew', () => {
     items = world.services.caseload.today();
   }, 120_000);
 
-  it('is about a dozen, on both ladders, with half a year behind them', () => {
+  it('is about a dozen, on several ladders, with half a year behind them', () => {
     expect(rows.length).toBeGreaterThanOrEqual(12);
-    expect(new Set(rows.map((r) => r.ladderId)).size).toBe(2);
+    expect(new Set(rows.map((r) => r.ladderId)).size).toBeGreaterThanOrEqual(4);
     const oldest = world.db.prepare('SELECT min(taken_at) FROM check_occasion').pluck().get() as Instant;
     expect(daysBetween(oldest, today)).toBeGreaterThan(170);
   });
@@ -35,6 +35,11 @@ describe('the demo crew', () => {
   it('has every kind of day in it', () => {
     expect(rows.some((r) => r.gateOpen)).toBe(true);
     expect(rows.some((r) => r.locked)).toBe(true);
+    const screens = world.services.trainees.all().map((t) => t.screen);
+    expect(screens.every((s) => s.state === 'fresh')).toBe(true);
+    expect(screens.some((s) => s.lifted.length > 0)).toBe(true);
+    expect(screens.some((s) => s.laxity?.lax)).toBe(true);
+    expect(screens.some((s) => s.cautions.some((c) => c.id === 'shoulder-dislocated'))).toBe(true);
     expect(rows.some((r) => r.lapsed)).toBe(true);
     expect(rows.some((r) => r.openStopSigns > 0)).toBe(true);
     expect(rows.some((r) => r.limiter?.state === 'short')).toBe(true);

@@ -54,6 +54,6 @@ describe('a draft', () => {
       ['plank-hold', 'whole', 40],
     ]);
     expect(checkFrom(draft, now)).toEqual(dto);
-    expect(inspect(CheckDto, dto, new Date(now)).problems).toEqual([]);
+    expect(inspect(CheckDto, dto, { now: new Date(now) }).problems).toEqual([]);
   });
 });

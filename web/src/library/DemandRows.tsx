@@ -70,7 +70,10 @@ function DemandRow({
     <li className="border-t border-base-300 py-1">
       <div className="flex flex-wrap items-center gap-2 text-sm">
         <span className="min-w-44 flex-1 leading-tight">
-          {measure.name} <span className="aside block">{originInWords(demand.origin)}</span>
+          {measure.name}{' '}
+          <span className="aside block" title={originInWords(demand.origin)}>
+            {demand.origin.kind === 'studio' ? 'the studio’s own' : demand.origin.kind}
+          </span>
         </span>
         <select
           className="select select-xs w-22"

@@ -43,7 +43,7 @@ export function DeskBar({ title, what, desk, save, problems }: DeskBarProps) {
               Throw changes away
             </button>
           )}
-          <button type="button" className="btn btn-sm btn-primary" disabled={desk.saving} onClick={save}>
+          <button type="button" className="btn btn-sm btn-primary" disabled={desk.saving || !desk.unsaved} onClick={save}>
             {desk.saving ? 'Saving…' : 'Save for the studio'}
           </button>
         </div>

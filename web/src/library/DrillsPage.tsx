@@ -1,5 +1,5 @@
 import { JOINTS, MOTIONS } from '@myokinet/core/anatomy';
-import { doseInWords, type Drill, EQUIPMENT, EQUIPMENT_IDS, handLoadInWords, POSITIONS, QUALITIES } from '@myokinet/core/drills';
+import { doseInWords, type Drill, EQUIPMENT, EQUIPMENT_IDS, handLoadInWords, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
 import { drillSearch } from '@myokinet/core/library';
 import { BLADES } from '@myokinet/core/schools';
 import { Plus } from 'lucide-react';
@@ -30,7 +30,11 @@ const SHOWN_AT_FIRST = 40;
 export function DrillsPage() {
   const library = useLibrary();
   const { text, filter, set, clear, narrowed } = useDrillFilter();
-  const search = useMemo(() => drillSearch(library.drills), [library]);
+  // In the order of a session; the library itself keeps newcomers last.
+  const search = useMemo(
+    () => drillSearch(library.drills.toSorted((a, b) => PHASES.indexOf(a.phase) - PHASES.indexOf(b.phase))),
+    [library],
+  );
   const found = useDeferredValue(useMemo(() => search(text, filter), [search, text, filter]));
   const [all, setAll] = useState(false);
   const shown = all ? found : found.slice(0, SHOWN_AT_FIRST);

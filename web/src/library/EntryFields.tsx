@@ -42,7 +42,7 @@ export function TextField({
     <Labelled {...rest}>
       {(props) =>
         long ? (
-          <textarea className="textarea mt-0.5 w-full" rows={2} value={value} onChange={(e) => change(e.target.value)} {...props} />
+          <textarea className="textarea mt-0.5 min-h-0 w-full" rows={2} value={value} onChange={(e) => change(e.target.value)} {...props} />
         ) : (
           <input
             className="input input-sm mt-0.5 w-full"

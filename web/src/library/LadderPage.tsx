@@ -88,16 +88,16 @@ function RungEntry({ rung, place }: { readonly rung: Rung; readonly place: numbe
           <p className="aside mt-1 text-sm">Closed by: {practice.excludedBy.map((id) => cautionOf(id).name.toLowerCase()).join(', ')}.</p>
         )}
       </div>
-      <table className="text-sm">
+      <table className="w-full table-fixed self-start text-sm">
         <caption className="sr-only">Demands of {rung.name}</caption>
         <tbody>
           {rung.demands.map((demand) => (
             <tr key={demand.measureId}>
-              <th scope="row" className="pe-3 text-start font-normal">
+              <th scope="row" className="w-[46%] pe-3 text-start align-top font-normal">
                 {measureOf(demand.measureId).name}
               </th>
-              <td className="pe-3 font-semibold whitespace-nowrap">{rungDemandInWords(demand)}</td>
-              <td className="aside max-sm:hidden" title={originInWords(demand.origin)}>
+              <td className="pe-3 align-top font-semibold">{rungDemandInWords(demand)}</td>
+              <td className="aside w-[20%] align-top max-sm:hidden" title={originInWords(demand.origin)}>
                 {demand.origin.kind}
                 {demand.allowOnTheMark ? '; on the mark passes' : ''}
               </td>

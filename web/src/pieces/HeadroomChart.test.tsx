@@ -1,4 +1,6 @@
-import { demandsOn, rungOf } from '@myokinet/core/ladders';
+import { BUILT_IN } from '@myokinet/core/catalogue';
+import { demandsOn } from '@myokinet/core/ladders';
+import { openLibrary } from '@myokinet/core/library';
 import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
 import { addDays } from '@myokinet/core/quantities';
 import { headroom, limiterOf } from '@myokinet/core/readiness';
@@ -8,7 +10,7 @@ import { HeadroomChart } from './HeadroomChart.tsx';
 import { BANDS_SHOWN, headroomRows, markOf } from './headroomRows.ts';
 
 const now = new Date('2026-11-24T12:00:00Z');
-const demands = demandsOn(rungOf('hang-and-swing', 'free-hang'), { mass: 63 });
+const demands = demandsOn(openLibrary(BUILT_IN).rung('hang-and-swing', 'free-hang'), { mass: 63 });
 
 function headroomsWith(figures: Readonly<Record<string, number>>, daysAgo: Readonly<Record<string, number>> = {}) {
   return demands.map((demand) => {

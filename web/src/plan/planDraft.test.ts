@@ -1,11 +1,15 @@
+import { BUILT_IN } from '@myokinet/core/catalogue';
 import type { PlanReply } from '@myokinet/core/contracts';
-import { drillOf } from '@myokinet/core/drills';
+import { openLibrary } from '@myokinet/core/library';
+import { usualDose } from '@myokinet/core/planning';
 import type { CalendarDay, Instant } from '@myokinet/core/quantities';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../app/newId.ts';
-import { nextPlan, type SessionDraft, withDrill, withItem, withItemMoved, withoutItem, withSession } from './planDraft.ts';
+import { nextPlan, type SessionDraft, withDrill, withItem, withSchools, withItemMoved, withoutItem, withSession } from './planDraft.ts';
 import { weekInWords } from './week.ts';
 
+const library = openLibrary(BUILT_IN);
+const adding = (to: SessionDraft, id: string) => withDrill(to, library.drill(id), usualDose(library.drill(id), []), library);
 const item = (drillId: string) => ({ id: drillId, drillId, sets: 2, min: 5, max: 10, restSeconds: 30, why: 'Because.' });
 const session = (...drillIds: string[]): SessionDraft => ({ id: newId(), day: '2026-11-24', items: drillIds.map(item) });
 const drillIds = (s: SessionDraft) => s.items.map((i) => i.drillId);
@@ -14,14 +18,14 @@ describe('editing a session', () => {
   const before = session('wrist-circles', 'four-directions', 'plank');
 
   it('adds a drill where its phase belongs, at its usual dose', () => {
-    const after = withDrill(before, drillOf('wall-scapular-push-up'));
+    const after = adding(before, 'wall-scapular-push-up');
     expect(drillIds(after)).toEqual(['wrist-circles', 'four-directions', 'wall-scapular-push-up', 'plank']);
     expect(after.items[2]).toMatchObject({ sets: 1, min: 15, max: 20, why: 'Added by the coach.' });
   });
 
   it('keeps an order the coach made by hand when a drill is added', () => {
     const own = session('plank', 'wrist-circles');
-    expect(drillIds(withDrill(own, drillOf('four-directions')))).toEqual(['plank', 'wrist-circles', 'four-directions']);
+    expect(drillIds(adding(own, 'four-directions'))).toEqual(['plank', 'wrist-circles', 'four-directions']);
   });
 
   it('moves, changes and removes, and leaves the rest as it was', () => {
@@ -30,6 +34,15 @@ describe('editing a session', () => {
     expect(withItemMoved(before, 'nobody', 'plank')).toBe(before);
     expect(withItem(before, 'plank', { sets: 4 }).items.map((i) => i.sets)).toEqual([2, 2, 4]);
     expect(drillIds(withoutItem(before, 'four-directions'))).toEqual(['wrist-circles', 'plank']);
+  });
+});
+
+describe('schools of a plan', () => {
+  it('are kept only where they differ from the studio', () => {
+    const plan = nextPlan('2026-11-23', null);
+    const felt = withSchools(plan, { progress: 'feel' });
+    expect(felt.schools).toEqual({ progress: 'feel' });
+    expect(withSchools(felt, {})).toEqual(plan);
   });
 });
 

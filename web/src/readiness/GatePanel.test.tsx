@@ -1,4 +1,5 @@
-import { rungOf } from '@myokinet/core/ladders';
+import { BUILT_IN } from '@myokinet/core/catalogue';
+import { openLibrary } from '@myokinet/core/library';
 import { type Gate, judgeGate } from '@myokinet/core/readiness';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
@@ -8,7 +9,7 @@ import { createStore } from '../app/store.ts';
 import { GatePanel } from './GatePanel.tsx';
 
 const now = new Date('2026-11-24T12:00:00Z');
-const rung = rungOf('push-up', 'wall');
+const rung = openLibrary(BUILT_IN).rung('push-up', 'wall');
 
 function show(gate: Gate, renewal = false) {
   render(

@@ -140,6 +140,7 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     cue: 'Press down on the breath out; tall spine, tailbone tucked, upper back wide on the breath in.',
     blade: 'set',
     faults: ['shrug', 'elbows-lock', 'ribs-flare', 'breath-held'],
+    excludedBy: ['wrist-injury'],
     aids: ['Fists or handles in place of flat hands', WEDGE],
   }),
   drill({

@@ -62,6 +62,7 @@ export const ARM_BALANCE_LEAN = climb({
         atLeast('confidence', 5),
       ],
       practice: {
+        easier: ['step-out-practice'],
         share: 0.6,
         dose: seconds(5, 10, 3, { restSeconds: 60 }),
         cue: 'Look ahead, not down; weight travels into the fingertips and comes home.',

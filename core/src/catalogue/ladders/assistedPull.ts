@@ -59,6 +59,7 @@ export const ASSISTED_PULL = climb({
         customary('one-shoulder-packs', 5),
       ],
       practice: {
+        easier: ['low-bar-rows'],
         share: 0.5,
         dose: reps(4, 6, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 90 }),
         cue: 'Set first, elbows to the ribs, down slower than up.',

@@ -34,7 +34,7 @@ const ORIGIN = projectDefault('dose from common practice, hand load by the rungâ
 
 /**
  * A ladder and the drills its rungs are practised in. Each practice has the one before as its easier
- * neighbour; the first names its own.
+ * neighbour, and the general drills that it names.
  */
 export function climb({ shared, rungs, ...ladder }: Climb): { readonly ladder: Ladder; readonly practices: readonly Drill[] } {
   const { direction, loads, ...common } = shared;
@@ -42,15 +42,15 @@ export function climb({ shared, rungs, ...ladder }: Climb): { readonly ladder: L
   return {
     ladder: { ...ladder, rungs: rungs.map((rung) => ({ ...rung, practice: idOf(rung) })) },
     practices: rungs.map((rung, i) => {
-      const { share, id: _id, ...practice } = rung.practice;
+      const { share, id: _id, easier = [], ...practice } = rung.practice;
       const before = rungs[i - 1];
       return drill({
         ...common,
         name: rung.name,
         pose: rung.pose,
-        easier: before ? [idOf(before)] : [],
         origin: ORIGIN,
         ...practice,
+        easier: [...(before ? [idOf(before)] : []), ...easier],
         id: idOf(rung),
         ...(share > 0 ? { handLoad: { direction, share, joints: loads } } : {}),
         rung: { ladderId: ladder.id, rungId: rung.id },

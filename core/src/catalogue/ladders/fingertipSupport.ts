@@ -59,6 +59,7 @@ export const FINGERTIP_SUPPORT = climb({
         atLeast('elbow-crease', 30),
       ],
       practice: {
+        easier: ['fingertip-raised-lean'],
         share: 0.69,
         dose: seconds(5, 10, 3, { restSeconds: 75 }),
         cue: 'One line, ten short tips, breathe.',

@@ -64,6 +64,7 @@ export const FOREARM_INVERSION = climb({
         atLeast('blade-rotation', 1),
       ],
       practice: {
+        easier: ['forearm-dog-to-plank'],
         share: 0.55,
         dose: seconds(15, 30, 3),
         cue: 'Elbows stay at shoulder width, blades follow up the back.',
@@ -108,6 +109,7 @@ export const FOREARM_INVERSION = climb({
         atLeast('blade-rotation', 2),
       ],
       practice: {
+        easier: ['three-leg-dog-rocks'],
         share: 0.65,
         dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 4 }),
         cue: 'The leg is light because the shoulders push.',
@@ -129,6 +131,7 @@ export const FOREARM_INVERSION = climb({
         atMost('blade-shrug', 1),
       ],
       practice: {
+        easier: ['forearm-side-plank-dips'],
         share: 0.5,
         dose: seconds(15, 30, 2, { perSide: true }),
         cue: 'Push the floor away, top hip over the lower.',

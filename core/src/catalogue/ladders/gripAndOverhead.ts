@@ -62,6 +62,7 @@ export const GRIP_AND_OVERHEAD = climb({
         atMost('side-reach', 20),
       ],
       practice: {
+        easier: ['light-overhead-hold'],
         share: 0,
         dose: seconds(20, 40, 2, { perSide: true }),
         cue: 'The blade reaches up, the ribs stay home.',
@@ -108,6 +109,7 @@ export const GRIP_AND_OVERHEAD = climb({
         atMost('side-reach', 15),
       ],
       practice: {
+        easier: ['light-overhead-press'],
         share: 0.1,
         dose: reps(5, 8, 3, { perSide: true, tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 60 }),
         cue: 'Close to the ear, ribs quiet, blade with the hand.',
@@ -130,6 +132,7 @@ export const GRIP_AND_OVERHEAD = climb({
         atMost('blade-shrug', 0),
       ],
       practice: {
+        easier: ['thick-handle-hold'],
         share: 0.25,
         dose: seconds(5, 10, 3, { perSide: true, restSeconds: 90 }),
         cue: 'Straight wrist; put it down before the fingers open.',
@@ -153,6 +156,7 @@ export const GRIP_AND_OVERHEAD = climb({
         atLeast('side-plank-hold', 45),
       ],
       practice: {
+        easier: ['overhead-carry-light'],
         share: 0.1,
         dose: seconds(20, 40, 2, { perSide: true, restSeconds: 75 }),
         cue: 'Tall, quiet, the ceiling is carried, not pushed.',

@@ -47,6 +47,7 @@ export const HAND_SUPPORT = climb({
         equipment: ['bench'],
         position: 'seated',
         easier: ['seated-press-raised'],
+        excludedBy: ['wrist-injury'],
         aids: [WEDGE],
       },
     },
@@ -133,6 +134,7 @@ export const HAND_SUPPORT = climb({
         atMost('blade-winging', 1),
       ],
       practice: {
+        easier: ['elbow-alignment-tabletop'],
         share: 0.45,
         dose: seconds(15, 30, 3),
         cue: 'Elbow creases to the thumbs, floor away, heels of the hands heavy.',
@@ -157,6 +159,7 @@ export const HAND_SUPPORT = climb({
         atMost('blade-winging', 0),
       ],
       practice: {
+        easier: ['plank'],
         share: 0.69,
         dose: seconds(20, 40, 3),
         cue: 'Ear to ankle in one line, blades wide, breath moving.',
@@ -181,6 +184,7 @@ export const HAND_SUPPORT = climb({
         atLeast('heel-lifts-little-finger', 6),
       ],
       practice: {
+        easier: ['plank-lean'],
         share: 0.72,
         dose: seconds(5, 10, 3, { restSeconds: 60 }),
         cue: 'Lean as one piece; the fingers steer, the heels of the hands stay.',

@@ -83,6 +83,7 @@ export const HANG_AND_SWING = climb({
         atLeast('one-shoulder-packs', 3),
       ],
       practice: {
+        easier: ['supported-one-shoulder-pack', 'feet-side-rocks'],
         equipment: ['bar', 'step'],
         share: 0.5,
         dose: reps(5, 8, 2, { perSide: true }),
@@ -130,6 +131,7 @@ export const HANG_AND_SWING = climb({
         atMost('release-swing', 20),
       ],
       practice: {
+        easier: ['feet-easy-hang'],
         equipment: ['bar'],
         share: 1,
         dose: seconds(15, 30, 3, { restSeconds: 60 }),
@@ -154,6 +156,7 @@ export const HANG_AND_SWING = climb({
         atMost('strap-pass-through', 2.2),
       ],
       practice: {
+        easier: ['ball-toss-feet'],
         equipment: ['bar'],
         share: 1,
         dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 4, restSeconds: 60 }),
@@ -178,6 +181,7 @@ export const HANG_AND_SWING = climb({
         atMost('strap-pass-through', 2.1),
       ],
       practice: {
+        easier: ['feet-side-crunches'],
         equipment: ['bar'],
         share: 1,
         dose: reps(5, 8, 2, { perSide: true, restSeconds: 60 }),

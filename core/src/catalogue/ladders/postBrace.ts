@@ -65,6 +65,7 @@ export const POST_BRACE = climb({
         atLeast('horizontal-adduction', 100),
       ],
       practice: {
+        easier: ['knee-side-plank'],
         share: 0.35,
         dose: reps(4, 6, 2, { perSide: true, secondsPerUnit: 5 }),
         cue: 'Ribs and pelvis drawn together before the lean.',

@@ -3,6 +3,8 @@ import { climb } from './climb.ts';
 import { atLeast, customary } from './demands.ts';
 
 const CUSTOMARY_DOSE = reps(6, 10, 3, { secondsPerUnit: 4, restSeconds: 60 });
+/** What keeps less from them: only the wall stays open to a wrist that is being rebuilt. */
+const LIGHT = ['wrist-injury', 'shoulder-injury'] as const;
 /** What keeps half of body weight and more off the hands. */
 const HEAVY = ['wrist-injury', 'shoulder-injury', 'raised-pressure'] as const;
 
@@ -66,7 +68,7 @@ export const PUSH_UP = climb({
         id: 'practice-far-wall-push-up',
         dose: CUSTOMARY_DOSE,
         trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 1, 'wrist-extension-loaded': 1 },
-        excludedBy: ['shoulder-injury'],
+        excludedBy: LIGHT,
         position: 'at a wall',
         name: 'Push-up, far from the wall',
         equipment: ['wall'],
@@ -91,7 +93,7 @@ export const PUSH_UP = climb({
         id: 'practice-push-up-60',
         dose: CUSTOMARY_DOSE,
         trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 1, 'wrist-extension-loaded': 1 },
-        excludedBy: ['shoulder-injury'],
+        excludedBy: LIGHT,
         name: 'Push-up on a surface at 60 cm',
         equipment: ['bench'],
         share: 0.42,
@@ -115,7 +117,7 @@ export const PUSH_UP = climb({
         id: 'practice-push-up-45',
         dose: CUSTOMARY_DOSE,
         trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 1, 'wrist-extension-loaded': 1 },
-        excludedBy: ['shoulder-injury'],
+        excludedBy: LIGHT,
         name: 'Push-up on a surface at 45 cm',
         equipment: ['bench'],
         share: 0.48,
@@ -187,6 +189,7 @@ export const PUSH_UP = climb({
         atLeast('shoulder-extension', 40),
       ],
       practice: {
+        easier: ['kneeling-push-up'],
         id: 'practice-floor-push-up',
         dose: CUSTOMARY_DOSE,
         trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },

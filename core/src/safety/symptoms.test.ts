@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
-import { CAUTIONS, cautionsInForce, CHOSEN_CAUTION_IDS, stopSign, type Symptom, type SymptomKind, symptomInWords } from './index.ts';
+import { stopSign, type Symptom, type SymptomKind, symptomInWords } from './index.ts';
 
 const felt = (intensity: number, kind: SymptomKind): Symptom => ({
   intensity,
@@ -33,21 +33,5 @@ describe('stop signs', () => {
     expect(stopSign(felt(2, 'sharp'))).toBe('Sharp 2/10, left shoulder, during: stop and step back.');
     expect(symptomInWords({ ...felt(3, 'none'), side: 'whole' })).toBe('discomfort 3/10, shoulder, during');
     expect(symptomInWords(felt(0, 'none'))).toBe('nothing felt, during');
-  });
-});
-
-describe('cautions in force', () => {
-  const now = new Date('2026-11-24');
-
-  it('guards the young until they are surely 18', () => {
-    expect(cautionsInForce([], 2015, now)).toEqual(['minor']);
-    expect(cautionsInForce(['lax-joints'], 2008, now)).toEqual(['lax-joints', 'minor']);
-    expect(cautionsInForce([], 2007, now)).toEqual([]);
-  });
-
-  it('never offers age as something to tick', () => expect(CHOSEN_CAUTION_IDS).not.toContain('minor'));
-
-  it('locks gates for the medical hold alone', () => {
-    expect(Object.entries(CAUTIONS).flatMap(([id, c]) => (c.locks ? [id] : []))).toEqual(['medical-hold']);
   });
 });

@@ -1,0 +1,161 @@
+import { describe, expect, it } from 'vitest';
+import { type Drill, EQUIPMENT, faultOf, FAULT_IDS, faultsOf, isLoaded, PHASES, POSITIONS, QUALITIES } from '../drills/index.ts';
+import { libraryProblems, openLibrary } from '../library/index.ts';
+import { isMeasure, MEASURES } from '../measuring/index.ts';
+import { CAUTION_IDS, type CautionId, cautionOf } from '../safety/index.ts';
+import { DEFAULT_SCHOOLS } from '../schools/index.ts';
+import { POSES } from '../statics/index.ts';
+import { BUILT_IN } from './index.ts';
+
+const library = openLibrary(BUILT_IN);
+const { drills } = library;
+const general = drills.filter((d) => !d.rung);
+
+describe('the catalogue', () => {
+  it('holds at least 110 drills besides the practice of rungs, each id and name once', () => {
+    expect(general.length).toBeGreaterThanOrEqual(110);
+    expect(new Set(drills.map((d) => d.id)).size).toBe(drills.length);
+    expect(new Set(general.map((d) => d.name)).size).toBe(general.length);
+  });
+
+  it('fits together: neighbours, rungs and practices exist, and no neighbour leads back', () => {
+    expect(libraryProblems(BUILT_IN)).toEqual([]);
+  });
+
+  it('names only checks, faults, cautions, equipment and drawings that exist', () => {
+    for (const d of drills) {
+      expect(Object.keys(d.trains).filter((id) => !isMeasure(id))).toEqual([]);
+      expect(d.faults.filter((id) => !FAULT_IDS.includes(id))).toEqual([]);
+      expect(d.excludedBy.filter((id) => !CAUTION_IDS.includes(id))).toEqual([]);
+      expect(d.equipment.filter((e) => !(e in EQUIPMENT))).toEqual([]);
+      expect(POSES[d.pose]).toBeDefined();
+    }
+  });
+
+  it('reaches every drill: each has a neighbour, and serves a check or opens and closes sessions', () => {
+    const lonely = drills.filter((d) => d.easier.length === 0 && library.harderThan(d.id).length === 0);
+    expect(lonely.map((d) => d.id)).toEqual([]);
+    const framing = ['wrists and forearms', 'warm-up', 'cool-down'];
+    const supporting = (d: Drill) => d.joint === 'trunk';
+    const idle = drills.filter((d) => Object.keys(d.trains).length === 0 && !framing.includes(d.phase) && !supporting(d));
+    expect(idle.map((d) => d.id)).toEqual([]);
+  });
+
+  it('trains every check with at least two drills, and every check is demanded on a ladder', () => {
+    const trainedBy = (id: string) => general.filter((d) => d.trains[id]).length;
+    expect(MEASURES.filter((m) => trainedBy(m.id) < 2).map((m) => m.id)).toEqual([]);
+    const demanded = new Set(library.ladders.flatMap((l) => l.rungs.flatMap((r) => r.demands.map((d) => d.measureId))));
+    expect(MEASURES.filter((m) => !demanded.has(m.id)).map((m) => m.id)).toEqual([]);
+  });
+
+  it('fills every phase, quality, position and piece of equipment', () => {
+    expect(PHASES.filter((p) => !general.some((d) => d.phase === p))).toEqual([]);
+    expect(QUALITIES.filter((q) => !general.some((d) => d.quality === q))).toEqual([]);
+    expect(POSITIONS.filter((p) => !drills.some((d) => d.position === p))).toEqual([]);
+    expect(Object.keys(EQUIPMENT).filter((e) => !drills.some((d) => (d.equipment as readonly string[]).includes(e)))).toEqual([]);
+  });
+
+  it('has a cue and a regression for every fault, and every fault is invited somewhere', () => {
+    for (const id of FAULT_IDS) {
+      expect(faultOf(id).cue.length).toBeGreaterThan(5);
+      expect(faultOf(id).regression.length).toBeGreaterThan(5);
+    }
+    const invited = new Set(
+      (['by drill', 'set', 'sweep', 'follow'] as const).flatMap((blade) =>
+        drills.flatMap((d) => faultsOf(d, { ...DEFAULT_SCHOOLS, blade })),
+      ),
+    );
+    expect(FAULT_IDS.filter((id) => !invited.has(id))).toEqual([]);
+  });
+
+  it('names the caution of every exclusion, and every caution that is more than a lock or a note excludes something', () => {
+    const excluding = new Set(drills.flatMap((d) => d.excludedBy));
+    const acting = CAUTION_IDS.filter((id) => ['stands', 'ask first'].includes(cautionOf(id).kind));
+    expect(acting.filter((id) => !excluding.has(id))).toEqual([]);
+  });
+});
+
+describe('what keeps the hurt, the young and the lax away (common practice, no source)', () => {
+  const notExcluded = (which: (d: Drill) => boolean, by: readonly CautionId[]) =>
+    drills.filter((d) => which(d) && !by.every((id) => d.excludedBy.includes(id))).map((d) => d.id);
+
+  it('passive end-range work of the shoulder: not with a shoulder once dislocated, nor lax', () =>
+    expect(notExcluded((d) => d.quality === 'mobility passive' && d.joint === 'shoulder', ['shoulder-dislocated', 'lax-joints'])).toEqual(
+      [],
+    ));
+
+  it('inversions: not with neck, eye or blood pressure, pregnancy, head injury, reflux or vertigo', () =>
+    expect(
+      notExcluded((d) => d.position === 'inverted', ['neck-condition', 'raised-pressure', 'pregnancy', 'head-injury', 'reflux-vertigo']),
+    ).toEqual([]));
+
+  it('swings: not with a loose shoulder until a professional spoke', () =>
+    expect(notExcluded((d) => d.pose === 'swing' || d.pose === 'hand-to-hand travel', ['unstable-under-load'])).toEqual([]));
+
+  it('lying face down: not in pregnancy', () => expect(notExcluded((d) => d.pose === 'prone', ['pregnancy'])).toEqual([]));
+
+  it('fingertips and heavy wrist loading: not for minors', () => {
+    expect(notExcluded((d) => /fingertips/.test(d.pose), ['minor'])).toEqual([]);
+    expect(notExcluded((d) => d.pose === 'plank, leaning', ['minor'])).toEqual([]);
+  });
+
+  it('weight through the wrists: not with a wrist that is being rebuilt', () =>
+    expect(
+      notExcluded((d) => isLoaded(d) && d.handLoad?.direction === 'push' && d.handLoad.joints.includes('wrist'), ['wrist-injury']),
+    ).toEqual([]));
+
+  it('all of body weight in a pull: not with elbow pain', () =>
+    expect(
+      notExcluded((d) => d.handLoad?.direction === 'pull' && d.handLoad.share >= 1 && d.handLoad.joints.includes('grip'), ['elbow-pain']),
+    ).toEqual([]));
+});
+
+describe('customary doses (common practice, no source)', () => {
+  it.each<[string, string, number, number, number, boolean]>([
+    ['wall-scapular-push-up', 'reps', 15, 20, 1, false],
+    ['seated-wall-scapular-push-up', 'reps', 15, 20, 1, false],
+    ['kneeling-scapular-push-up', 'reps', 15, 20, 1, false],
+    ['plank-scapular-push-up', 'reps', 15, 20, 1, false],
+    ['four-directions', 'reps', 3, 5, 1, false],
+    ['prone-t-pulses', 'reps', 5, 5, 4, false],
+    ['wrapped-squeeze', 'breaths', 3, 5, 1, true],
+    ['seated-press-raised', 'breaths', 3, 5, 2, false],
+    ['seated-press-floor', 'breaths', 3, 5, 2, false],
+    ['three-leg-dog-rocks', 'reps', 3, 5, 1, true],
+    ['halo', 'reps', 10, 10, 1, true],
+    ['thread-and-open', 'reps', 5, 5, 1, true],
+    ['clasped-fold', 's', 30, 30, 1, false],
+    ['overhead-behind-reach', 'breaths', 3, 3, 1, true],
+    ['wrist-circles', 'reps', 20, 20, 2, false],
+    ['palm-lifts', 'reps', 3, 5, 3, false],
+    ['finger-knuckle-bends', 'reps', 10, 10, 1, false],
+    ['return-to-neutral', 'reps', 5, 5, 2, true],
+    ['wrist-raises', 'reps', 5, 5, 2, true],
+    ['elbow-circles', 'reps', 10, 10, 1, true],
+    ['nerve-glide-open-close', 'reps', 5, 5, 1, true],
+    ['side-to-side-rock', 's', 30, 40, 2, false],
+    ['forearm-stretch', 's', 30, 30, 1, true],
+    ['practice-tips-knees', 's', 10, 20, 3, false],
+    ['practice-tips-lean', 's', 5, 10, 2, false],
+    ['bench-dip-slow-down', 'reps', 10, 10, 2, false],
+    ['bench-dip-slow-up', 'reps', 10, 10, 2, false],
+  ])('%s: %s %d–%d × %d', (id, unit, min, max, sets, perSide) =>
+    expect(library.drill(id).dose).toMatchObject({ unit, min, max, sets, perSide }),
+  );
+
+  it('dips go four seconds down and fast up, then the other way round', () => {
+    expect(library.drill('bench-dip-slow-down').dose.tempo).toEqual({ out: 4, hold: 0, back: 1 });
+    expect(library.drill('bench-dip-slow-up').dose.tempo).toEqual({ out: 1, hold: 0, back: 4 });
+  });
+
+  it('external rotation gets more than internal, and extension its share: daily life gives plenty of the others', () => {
+    const weight = (id: string) => general.reduce((sum, d) => sum + (d.trains[id] ?? 0), 0);
+    expect(weight('shoulder-external-rotation')).toBeGreaterThan(weight('shoulder-internal-rotation'));
+    expect(weight('shoulder-extension')).toBeGreaterThanOrEqual(12);
+  });
+
+  it('slow is the rule: but for circles, marches and pulses no repetition takes under two seconds', () => {
+    const quick = general.filter((d) => d.dose.tempo && d.dose.tempo.out + d.dose.tempo.hold + d.dose.tempo.back < 2);
+    expect(quick.map((d) => d.id)).toEqual(['wrist-circles']);
+  });
+});

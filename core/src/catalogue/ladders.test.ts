@@ -1,0 +1,143 @@
+import { describe, expect, it } from 'vitest';
+import { demandInWords, demandsOn, type Ladder, measuresDemanded, rungDemandInWords } from '../ladders/index.ts';
+import { openLibrary } from '../library/index.ts';
+import { measureOf } from '../measuring/index.ts';
+import { POSES } from '../statics/index.ts';
+import { BUILT_IN } from './index.ts';
+
+const library = openLibrary(BUILT_IN);
+const { ladders } = library;
+const rungIds = (id: string) => library.ladder(id).rungs.map((r) => r.id);
+
+it('ships the nine ladders of practice and the dip that branches off, at least 55 rungs in all', () => {
+  expect(ladders.map((l) => l.name)).toEqual([
+    'Hang and swing',
+    'Assisted pull',
+    'Hand support',
+    'Push-up',
+    'Dip',
+    'Fingertip support',
+    'Forearm inversion',
+    'Arm-balance lean',
+    'Brace and pull on a post or rope',
+    'Heavy grip lifts and overhead loads',
+  ]);
+  expect(ladders.reduce((sum, l) => sum + l.rungs.length, 0)).toBeGreaterThanOrEqual(55);
+  expect(library.ladder('dip').branchOf).toEqual({ ladderId: 'push-up', rungId: 'floor' });
+});
+
+it('has the rungs in the order of practice (common practice, no source)', () => {
+  expect(rungIds('hang-and-swing')).toEqual([
+    'quarter-hang',
+    'half-hang',
+    'packs-and-rocks',
+    'taps-with-feet',
+    'free-hang',
+    'free-taps',
+    'turns-and-crunches',
+    'straight-swings',
+    'hand-to-hand',
+  ]);
+  expect(rungIds('assisted-pull')).toEqual(['blade-pulls', 'band-half', 'band-third', 'band-sixth', 'strict-pull-up', 'loaded-pull-up']);
+  expect(rungIds('hand-support').slice(4)).toEqual([
+    'support-tabletop',
+    'support-plank',
+    'lean-5',
+    'lean-10',
+    'lean-15',
+    'pike-hold',
+    'wall-handstand',
+  ]);
+  expect(rungIds('push-up')).toEqual([
+    'wall',
+    'far-wall',
+    'surface-60',
+    'surface-45',
+    'surface-30',
+    'surface-15',
+    'floor',
+    'tempo',
+    'loaded',
+  ]);
+  expect(rungIds('dip')).toEqual(['bench-dip', 'band-dip', 'strict-dip']);
+  expect(rungIds('forearm-inversion')).toEqual([
+    'inv-forearm-plank',
+    'forearm-dog',
+    'dog-rocks',
+    'dog-leg-raises',
+    'inv-side-plank',
+    'wall-inversion',
+    'forearm-balance',
+  ]);
+});
+
+it('bands take half, a third and a sixth of body weight', () => {
+  const left = (id: string) => library.drill(`practice-${id}`).handLoad?.share ?? 0;
+  expect([left('band-half'), left('band-third'), left('band-sixth')].map((s) => Math.round((1 - s) * 60))).toEqual([30, 20, 10]);
+});
+
+it('asks for trust where trust is what is missing', () => {
+  const asks = (ladder: Ladder) => ladder.rungs.some((r) => r.demands.some((d) => d.measureId === 'confidence'));
+  expect(asks(library.ladder('arm-balance-lean'))).toBe(true);
+  expect(library.ladder('forearm-inversion').warnings.join(' ')).toMatch(/neck is never the support/);
+});
+
+describe.each(ladders.map((l) => [l.name, l] as const))('%s', (_name, ladder) => {
+  it('gives every rung a set-up, a drawing, a practice with a dose, and demands with unit and origin', () => {
+    for (const rung of ladder.rungs) {
+      expect(rung.setUp.length).toBeGreaterThan(15);
+      expect(rung.demands.length).toBeGreaterThanOrEqual(4);
+      expect(POSES[rung.pose]).toBeDefined();
+      expect(library.drill(rung.practice).rung).toEqual({ ladderId: ladder.id, rungId: rung.id });
+      for (const { measureId, direction, origin, unit } of rung.demands) {
+        expect(unit).toBe(measureOf(measureId).unit);
+        expect(direction === 'at least').toBe(measureOf(measureId).better === 'more');
+        expect(['common practice', 'project default']).toContain(origin.kind);
+      }
+    }
+  });
+
+  it('asks for each check once a rung, and never less of it further up', () => {
+    for (const rung of ladder.rungs) expect(new Set(rung.demands.map((d) => d.measureId)).size).toBe(rung.demands.length);
+    for (const measureId of measuresDemanded(ladder.rungs)) {
+      // A wedge comes under the hand where the pike begins: only there the wrist is asked for less.
+      if (ladder.id === 'hand-support' && measureId === 'wrist-extension-loaded') continue;
+      const asked = ladder.rungs.flatMap((r) => r.demands.filter((d) => d.measureId === measureId).map((d) => d.value));
+      const sorted = [...asked].sort((a, b) => (measureOf(measureId).better === 'more' ? a - b : b - a));
+      expect([measureId, asked]).toEqual([measureId, sorted]);
+    }
+  });
+
+  it('asks for nothing a trial could not read', () => {
+    for (const d of ladder.rungs.flatMap((rung) => demandsOn(rung, { mass: 120 }))) {
+      const { min, max } = measureOf(d.measureId).limits;
+      expect(d.value).toBeGreaterThanOrEqual(min);
+      expect(d.value).toBeLessThanOrEqual(max);
+    }
+  });
+
+  it('loads the hands more from rung to rung of one kind, or not much less', () => {
+    const loads = ladder.rungs.map((r) => library.drill(r.practice).handLoad?.share ?? 0);
+    expect(Math.max(...loads)).toBe(Math.max(...loads.slice(-3)));
+  });
+});
+
+describe('demands on a trainee', () => {
+  const demands = demandsOn(library.rung('hang-and-swing', 'free-hang'), { mass: 75 });
+
+  it('turn shares of body mass into kilograms, one for each hand, and say how', () => {
+    expect(demands.filter((d) => d.measureId === 'grip')).toMatchObject([
+      { side: 'left', value: 30, unit: 'kg', basis: '40% of 75 kg' },
+      { side: 'right', value: 30, unit: 'kg', basis: '40% of 75 kg' },
+    ]);
+  });
+
+  it('are said with their direction, levels by their name', () => {
+    expect(demands.map(demandInWords)).toEqual(expect.arrayContaining(['at least 165°', 'at most 20°', 'at least 40 s', 'at least 80%']));
+    const [wall] = demandsOn(library.rung('hand-support', 'wall-handstand'), { mass: 75 }).filter(
+      (d) => d.measureId === 'wall-slide-contact',
+    );
+    expect(wall && demandInWords(wall)).toBe('at most none overhead');
+    expect(library.rung('hang-and-swing', 'free-hang').demands.map(rungDemandInWords)).toContain('at least 40% of body mass');
+  });
+});

@@ -1,0 +1,146 @@
+import { describe, expect, it } from 'vitest';
+import { BUILT_IN } from '../catalogue/index.ts';
+import type { Drill } from '../drills/index.ts';
+import { differences, drillSearch, exclusionByCaution, type LibraryContent, libraryProblems, merged, openLibrary } from './index.ts';
+
+const library = openLibrary(BUILT_IN);
+const plank = library.drill('plank');
+const own = (part: Partial<LibraryContent>): LibraryContent => ({ drills: [], ladders: [], setAside: [], ...part });
+const withDrills = (...drills: Drill[]) => merged(BUILT_IN, own({ drills }));
+
+describe('an open library', () => {
+  it('finds by id, and refuses by name what is not there', () => {
+    expect(library.drill('plank').name).toBe('Plank');
+    expect(() => library.drill('moonwalk')).toThrow('There is no drill called "moonwalk".');
+    expect(() => library.ladder('moon')).toThrow('no ladder called "moon"');
+    expect(() => library.rung('push-up', 'moon')).toThrow('has no rung called "moon"');
+  });
+
+  it('knows harder neighbours from the easier ones, both ways round', () => {
+    for (const drill of library.drills)
+      for (const easier of library.easierThan(drill.id)) expect(library.harderThan(easier.id)).toContain(drill);
+    expect(library.easierThan('raised-arm-plank').map((d) => d.id)).toEqual(['plank', 'opposite-reach']);
+  });
+
+  it('keeps what was set aside for the record, and offers it no longer', () => {
+    const without = openLibrary(merged(BUILT_IN, own({ setAside: ['plank'] })));
+    expect(without.drill('plank')).toBe(plank);
+    expect(without.drills).not.toContain(plank);
+    expect(without.easierThan('raised-arm-plank')).toContain(plank);
+  });
+
+  it('names a rung for the record even when a coach has since taken it out', () => {
+    expect(library.rungName('push-up', 'floor')).toBe('Floor');
+    expect(library.rungName('push-up', 'gone')).toBe('gone');
+  });
+
+  it('knows where a drill is practised, and which caution keeps it away', () => {
+    expect(library.practisedOn('practice-free-hang').map(({ ladder, rung }) => [ladder.id, rung.id])).toEqual([
+      ['hang-and-swing', 'free-hang'],
+    ]);
+    expect(exclusionByCaution(plank, [{ id: 'pregnancy', because: [] }])).toBeUndefined();
+    expect(exclusionByCaution(plank, [{ id: 'wrist-injury', because: [] }])?.id).toBe('wrist-injury');
+  });
+});
+
+describe('an entry of the studio’s own', () => {
+  it('stands in the place of the built-in one; a new one follows', () => {
+    const mine = { ...plank, name: 'Plank, our way' };
+    const { drills } = withDrills(mine, { ...plank, id: 'brand-new' });
+    expect(drills.map((d) => d.id)).toEqual([...BUILT_IN.drills.map((d) => d.id), 'brand-new']);
+    expect(drills.find((d) => d.id === 'plank')).toBe(mine);
+  });
+
+  it('differs in named places from the built-in one', () => {
+    const mine = { ...plank, dose: { ...plank.dose, max: 45 }, aids: ['Music'] };
+    expect(differences(plank, mine)).toEqual([
+      { path: ['aids'], before: plank.aids.join(', '), after: 'Music' },
+      { path: ['dose', 'max'], before: '40', after: '45' },
+    ]);
+    expect(differences(plank, { ...plank })).toEqual([]);
+  });
+
+  it('tells a moved rung as moved, a changed demand as changed, a lost one as gone', () => {
+    const ladder = library.ladder('dip');
+    const [first, second, third] = ladder.rungs;
+    if (!first || !second || !third) throw new Error('three rungs');
+    const moved = differences(ladder, { ...ladder, rungs: [second, first, third] });
+    expect(moved).toEqual([
+      { path: ['rungs', 'order'], before: 'bench-dip, band-dip, strict-dip', after: 'band-dip, bench-dip, strict-dip' },
+    ]);
+    const asked = first.demands.map((d) => (d.measureId === 'hand-load-push' ? { ...d, value: 61 } : d)).slice(1);
+    expect(differences(ladder, { ...ladder, rungs: [{ ...first, demands: asked }, second, third] })).toEqual([
+      expect.objectContaining({
+        path: ['rungs', 'bench-dip', 'demands', 'shoulder-extension'],
+        before: expect.stringContaining('50') as string,
+      }),
+      { path: ['rungs', 'bench-dip', 'demands', 'hand-load-push', 'value'], before: '60', after: '61' },
+    ]);
+  });
+});
+
+describe('what does not fit together', () => {
+  const messages = (content: LibraryContent) => libraryProblems(content).map((p) => p.message);
+
+  it('a ring of neighbours, at every place of it', () => {
+    const easiest = { ...library.drill('wall-push-hold'), easier: ['raised-arm-plank'] };
+    const problems = libraryProblems(withDrills(easiest));
+    expect(problems.every((p) => p.limit === 'acyclic')).toBe(true);
+    const at = BUILT_IN.drills.findIndex((d) => d.id === 'wall-push-hold');
+    expect(problems.map((p) => p.field)).toContain(`/drills/${at}/easier/0`);
+    expect(messages(withDrills(easiest)).join(' ')).toContain(
+      '“Steady wall push, blades wide” is harder than “Push-up position, one arm raised”',
+    );
+  });
+
+  it('a drill that is its own neighbour, and one that nobody knows', () => {
+    expect(messages(withDrills({ ...plank, easier: ['plank', 'moonwalk'] }))).toEqual([
+      '“Plank” is its own easier neighbour.',
+      '“Plank”: there is no drill called "moonwalk" to be its easier neighbour.',
+    ]);
+  });
+
+  it('a rung without its practice, a practice without its rung, a branch without its tree, an id used twice', () => {
+    const dip = library.ladder('dip');
+    const [rung] = dip.rungs;
+    if (!rung) throw new Error('a rung');
+    const broken = { ...dip, branchOf: { ladderId: 'push-up', rungId: 'moon' }, rungs: [{ ...rung, practice: 'moonwalk' }, rung] };
+    expect(
+      libraryProblems(merged(BUILT_IN, own({ ladders: [broken] }))).map((p) => [p.limit, p.field.split('/').slice(3).join('/')]),
+    ).toEqual([
+      ['known', 'rung'],
+      ['known', 'rung'],
+      ['unique', 'rungs/1/id'],
+      ['known', 'branchOf'],
+      ['known', 'rungs/0/practice'],
+    ]);
+    expect(messages({ ...BUILT_IN, drills: [...BUILT_IN.drills, plank] })).toEqual(['The id "plank" is used twice.']);
+  });
+});
+
+describe('search', () => {
+  const search = drillSearch(library.drills);
+  const ids = (text: string, filter = {}) => search(text, filter).map((d) => d.id);
+
+  it('takes words as they are typed, in any order, best match first', () => {
+    expect(ids('wrist cur').slice(0, 2).sort()).toEqual(['band-wrist-curls', 'wrist-curls']);
+    expect(ids('cur wrist')).toEqual(expect.arrayContaining(['wrist-curls']));
+    expect(ids('elastic rotation')).toContain('band-external-rotation');
+    expect(ids('scapullar push')).toContain('wall-scapular-push-up');
+    expect(ids('zeppelin')).toEqual([]);
+  });
+
+  it('finds for every drill its own name', () => {
+    for (const drill of library.drills) expect([drill.id, ids(drill.name).includes(drill.id)]).toEqual([drill.id, true]);
+  });
+
+  it('narrows by every filter, alone and together, as a plain scan would', () => {
+    expect(ids('')).toEqual(library.drills.map((d) => d.id));
+    const scanned = library.drills.filter((d) => (d.joint === 'wrist' || d.alsoWorks.includes('wrist')) && d.position === 'seated');
+    expect(ids('', { joint: 'wrist', position: 'seated' })).toEqual(scanned.map((d) => d.id));
+    expect(search('', { equipment: 'none' }).every((d) => d.equipment.length === 0)).toBe(true);
+    expect(search('', { equipment: 'band', quality: 'strength' }).map((d) => d.id)).toContain('strap-rows');
+    expect(search('', { motion: 'pronation' }).every((d) => d.motions.includes('pronation'))).toBe(true);
+    expect(search('', { blade: 'follow' }).every((d) => d.blade === 'follow')).toBe(true);
+  });
+});

@@ -1,0 +1,117 @@
+import { v7 } from 'uuid';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { ConsultationDto, ReadinessReply, ScreenReply, TraineeReply } from '@myokinet/core/contracts';
+import { addDays } from '@myokinet/core/quantities';
+import { checkFor, reachOpenGate, screeningDto, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
+
+let bench: TestBench;
+const trainee = traineeDto();
+const at = `/api/trainees/${trainee.id}`;
+beforeEach(async () => {
+  bench = await testBench();
+  await bench.post('/api/trainees', trainee);
+});
+afterEach(() => bench.close());
+
+const screenOf = async () => ((await bench.get(at)).body as TraineeReply).screen;
+const unmet = async () => ((await bench.get(`${at}/readiness`)).body as ReadinessReply).gate?.unmet.map((l) => l.sentence) ?? [];
+
+function consultation(screeningId: string, own: Partial<ConsultationDto> = {}): ConsultationDto {
+  return {
+    id: v7(),
+    screeningId,
+    cautionIds: ['medical-hold'],
+    role: 'general practitioner',
+    consultedOn: '2026-11-23',
+    allowed: 'Training without straining.',
+    ...own,
+  };
+}
+
+describe('the screen before training', () => {
+  it('keeps every gate closed until it is answered', async () => {
+    expect(await unmet()).toContain('The screen before training has not been answered yet.');
+    expect(await bench.post(`${at}/screenings`, screeningDto(bench.now()))).toMatchObject({ status: 201 });
+    expect((await screenOf()).state).toBe('fresh');
+    expect((await unmet()).join(' ')).not.toContain('screen');
+  });
+
+  it('locks by an answer, and opens only when a professional’s word is on record', async () => {
+    await reachOpenGate(bench, trainee.id);
+    const screening = screeningDto(bench.now(), { 'medical-hold': 'whole' });
+    await bench.post(`${at}/screenings`, screening);
+    expect(await unmet()).toEqual([expect.stringMatching(/^Medical hold: .*Because: a doctor advised against straining\.$/)]);
+    const sign = { id: v7(), ladderId: 'push-up', rungId: 'wall', initials: 'BC' };
+    expect(await bench.post(`${at}/clearances`, sign)).toMatchObject({ status: 409, body: { code: 'gate-closed' } });
+
+    expect(await bench.post(`${at}/consultations`, consultation(screening.id))).toMatchObject({
+      status: 201,
+      body: { consultations: [{ role: 'general practitioner', about: [{ questionId: 'medical-hold', side: 'whole' }] }] },
+    });
+    expect(await unmet()).toEqual([]);
+    expect((await screenOf()).lifted).toEqual([
+      { id: 'medical-hold', by: 'general practitioner consulted Mon 23 Nov: Training without straining.' },
+    ]);
+    expect(await bench.post(`${at}/clearances`, { ...sign, id: v7() })).toMatchObject({ status: 201 });
+  });
+
+  it('keeps every screen; a consultation is about the newest one only', async () => {
+    const [first, second] = [screeningDto(new Date(addDays(bench.now(), -2)), { 'medical-hold': 'whole' }), screeningDto(bench.now())];
+    await bench.post(`${at}/screenings`, first);
+    await bench.post(`${at}/screenings`, second);
+    expect(await bench.get(`${at}/screen`)).toMatchObject({ body: { current: { id: second.id }, earlier: [{ id: first.id }] } });
+    expect(await bench.post(`${at}/consultations`, consultation(first.id))).toMatchObject({
+      status: 409,
+      body: { code: 'screening-missing' },
+    });
+    expect(((await bench.get(`${at}/screen`)).body as ScreenReply).consultations).toEqual([]);
+  });
+
+  it('is the same when the request comes twice, and is never changed', async () => {
+    const dto = screeningDto(bench.now());
+    await bench.post(`${at}/screenings`, dto);
+    expect(await bench.post(`${at}/screenings`, dto)).toMatchObject({ status: 201 });
+    expect(bench.db.prepare('SELECT count(*) FROM screening').pluck().get()).toBe(1);
+    expect(() => bench.db.prepare("UPDATE screening SET note = 'else'").run()).toThrow('screenings are facts');
+    expect(() => bench.db.prepare('DELETE FROM consultation').run()).not.toThrow();
+  });
+
+  it('is refused with a hole in it, naming the question', async () => {
+    const dto = screeningDto(bench.now());
+    const reply = await bench.post(`${at}/screenings`, { ...dto, answers: dto.answers.slice(2) });
+    expect(reply).toMatchObject({ status: 422, body: { fields: [{ field: '/answers' }] } });
+    expect((await screenOf()).state).toBe('missing');
+  });
+
+  it('grows old within a year', async () => {
+    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
+    bench.passDays(366);
+    expect((await screenOf()).state).toBe('stale');
+  });
+
+  it('closes the rungs that a rebuilding wrist must not stand on, and leaves the rest open', async () => {
+    await bench.post(`${at}/screenings`, screeningDto(bench.now(), { 'wrist-injury': 'right' }));
+    const { closedRungs } = (await bench.get(`${at}/readiness`)).body as ReadinessReply;
+    expect(Object.keys(closedRungs)).toContain('floor');
+    expect(Object.keys(closedRungs)).not.toContain('wall');
+    expect(closedRungs.floor).toContain('a wrist is being rebuilt, right');
+  });
+
+  it('takes nobody else’s trainee', async () => {
+    expect(await bench.get(`/api/trainees/${v7()}/screen`)).toMatchObject({ status: 404, body: { code: 'trainee-missing' } });
+  });
+});
+
+it('takes a session by feel and gives it back', async () => {
+  const session = sessionDto(bench.now());
+  const felt = { ...session, items: session.items.map((i) => ({ ...i, sets: i.sets.map((s) => ({ ...s, feeling: 'right' })) })) };
+  expect(await bench.post(`${at}/sessions`, felt)).toMatchObject({ status: 201, body: { clean: true } });
+  expect(await bench.get(`${at}/record`)).toMatchObject({ body: { sessions: [{ items: [{ sets: [{ feeling: 'right' }, {}] }] }] } });
+  await bench.post(`${at}/symptoms`, symptomDto(bench.now(), { sessionId: session.id }));
+});
+
+it('takes readings below zero where a check has them', async () => {
+  const check = checkFor('wall', bench.now());
+  const trials = [{ id: v7(), measureId: 'elbow-extension', side: 'left' as const, value: -6 }];
+  expect(await bench.post(`${at}/checks`, { ...check, trials })).toMatchObject({ status: 201, body: { capacities: [{ value: -6 }] } });
+});
