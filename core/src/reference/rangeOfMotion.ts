@@ -11,16 +11,26 @@ const ADULT_ROWS: readonly (readonly [string, number, number, number])[] = [
   ['shoulder-abduction', 180, 182.7, 9.0],
   ['shoulder-internal-rotation', 70, 67.1, 4.1],
   ['shoulder-external-rotation', 90, 99.6, 7.6],
+  ['pronation', 80, 75.0, 5.3],
+  ['supination', 80, 81.1, 4.0],
   ['wrist-flexion', 80, 74.8, 6.6],
   ['wrist-extension', 70, 74.0, 6.6],
+  ['radial-deviation', 20, 21.1, 4.0],
+  ['ulnar-deviation', 30, 35.3, 3.8],
 ];
 
-/** Means without spread: sex, ages, degrees of shoulder flexion. */
-const SOUCIE_FLEXION: readonly (readonly [Sex, readonly [number, number], number])[] = [
-  ['female', [20, 44], 172.0],
-  ['female', [45, 69], 168.1],
-  ['male', [20, 44], 168.8],
-  ['male', [45, 69], 164.0],
+/** Means without spread: measure, sex, ages, degrees; an over-extended elbow counts positive. */
+const SOUCIE_ROWS: readonly (readonly [string, Sex, readonly [number, number], number])[] = [
+  ['shoulder-flexion', 'female', [20, 44], 172.0],
+  ['shoulder-flexion', 'female', [45, 69], 168.1],
+  ['shoulder-flexion', 'male', [20, 44], 168.8],
+  ['shoulder-flexion', 'male', [45, 69], 164.0],
+  ['elbow-extension', 'female', [20, 44], 4.7],
+  ['elbow-extension', 'male', [20, 44], 0.8],
+  ['pronation', 'female', [20, 44], 82.0],
+  ['pronation', 'male', [20, 44], 76.9],
+  ['supination', 'female', [20, 44], 90.6],
+  ['supination', 'male', [20, 44], 85.0],
 ];
 
 export const RANGE_OF_MOTION: readonly Reference[] = [
@@ -35,10 +45,10 @@ export const RANGE_OF_MOTION: readonly Reference[] = [
     mean,
     sd,
   })),
-  ...SOUCIE_FLEXION.map(([sex, ages, mean]): Reference => ({
+  ...SOUCIE_ROWS.map(([measureId, sex, ages, mean]): Reference => ({
     name: 'Soucie et al. 2011',
     citation: SOUCIE,
-    measureId: 'shoulder-flexion',
+    measureId,
     unit: 'deg',
     sex,
     ages,

@@ -1,6 +1,6 @@
 import { JOINTS, MOTIONS } from '@myokinet/core/anatomy';
 import { DrillEntryDto, inspect } from '@myokinet/core/contracts';
-import { DOSE_UNITS, type Drill, EQUIPMENT, EQUIPMENT_IDS, FAULT_IDS, faultOf, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
+import { type Drill, EQUIPMENT, EQUIPMENT_IDS, FAULT_IDS, faultOf, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
 import { CAUTION_IDS, cautionOf } from '@myokinet/core/safety';
 import { type Blade, BLADES } from '@myokinet/core/schools';
 import { POSES } from '@myokinet/core/statics';
@@ -17,7 +17,13 @@ import { useLibrary, useOwnEntry } from './LibraryContext.ts';
 import { NeighboursField } from './NeighboursField.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { TrainsField } from './TrainsField.tsx';
-import { ANYBODY, asOptions, BLADE_WORDS, capital } from './words.ts';
+import { ANYBODY, asOptions, BLADE_WORDS, capital, type Option } from './words.ts';
+
+const DOSE_OPTIONS: readonly Option[] = [
+  { value: 'reps', label: 'Repetitions' },
+  { value: 's', label: 'Seconds' },
+  { value: 'breaths', label: 'Breaths' },
+];
 
 interface DrillEntry {
   readonly revision: string;
@@ -203,7 +209,7 @@ function DoseFields({ drill, edit, problemOf }: WithProblems) {
   return (
     <fieldset className="grid grid-cols-3 gap-3 sm:col-span-2">
       <legend className="mb-1 font-display font-semibold">Dose</legend>
-      <SelectField label="Unit" value={dose.unit} options={asOptions(DOSE_UNITS)} change={(v) => setUnit(v as Drill['dose']['unit'])} />
+      <SelectField label="Unit" value={dose.unit} options={DOSE_OPTIONS} change={(v) => setUnit(v as Drill['dose']['unit'])} />
       <NumberField label="From" unit={dose.unit} value={dose.min} problem={problemOf('dose/min')} change={(min) => set({ min })} />
       <NumberField label="To" unit={dose.unit} value={dose.max} problem={problemOf('dose/max')} change={(max) => set({ max })} />
       <NumberField label="Sets" value={dose.sets} problem={problemOf('dose/sets')} change={(sets) => set({ sets })} />

@@ -11,6 +11,7 @@ import {
   type ScreenOutcome,
 } from '@myokinet/core/safety';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { useDraft } from '../app/useDraft.ts';
 import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
@@ -97,6 +98,11 @@ export function ScreenForm({ screen, children }: ScreenFormProps) {
                 ? 'Every question is answered.'
                 : 'Saved. Change an answer to record a new screen.'}
           </span>
+          {!unsaved && (
+            <Link className="btn btn-sm ms-auto" to={`/trainees/${trainee.id}/checks/new`}>
+              Take a check
+            </Link>
+          )}
           {draft.exists && (
             <button type="button" className="btn btn-ghost btn-sm ms-auto" onClick={draft.throwAway}>
               Start over
