@@ -44,7 +44,7 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
   await test.step('add a trainee', async () => {
     await page.getByRole('link', { name: 'Caseload', exact: true }).click();
     await page.getByRole('link', { name: 'Add a trainee' }).first().click();
-    await page.getByRole('button', { name: /Save and take/ }).click();
+    await page.getByRole('button', { name: /Save and ask/ }).click();
     await expect(page.getByText('A name is needed.')).toBeVisible();
     await expect(page.getByText('Stature must be a number from 100 to 230 cm.')).toBeVisible();
     await page.getByLabel('Name').fill('Ada Spar');
@@ -54,8 +54,22 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     await page.getByLabel('Mass').fill('64.5');
     await page.getByLabel('Target').selectOption('push-up');
     for (const day of ['Tuesday', 'Wednesday', 'Friday', 'Saturday', 'Sunday']) await page.getByLabel(day).check();
-    await page.getByLabel('Injuries and notes').fill('Nothing of note.');
-    await page.getByRole('button', { name: /Save and take/ }).click();
+    await page.getByLabel('Notes, in your own words').fill('Nothing of note.');
+    await page.getByRole('button', { name: /Save and ask/ }).click();
+    await expect(page.getByRole('heading', { name: 'Screen before training' })).toBeVisible();
+  });
+
+  await test.step('ask the screen: a yes is held back until it is cleared up, kept over a reload', async () => {
+    await page.getByRole('button', { name: 'Asked all: no to every one' }).click();
+    const elbow = page.getByRole('radiogroup', { name: /Does an elbow hurt/ });
+    await elbow.getByLabel('yes').check();
+    await expect(page.getByText('an elbow hurts under load, both sides.')).toBeVisible();
+    await page.reload();
+    await expect(elbow.getByLabel('yes')).toBeChecked();
+    await elbow.getByLabel('no', { exact: true }).check();
+    await expect(page.getByText('No caution so far.')).toBeVisible();
+    await page.getByRole('button', { name: 'Save the screen' }).click();
+    await page.getByRole('link', { name: 'Take a check' }).click();
     await expect(page.getByRole('heading', { name: 'Take a check' })).toBeVisible();
   });
 

@@ -17,8 +17,8 @@ test('two tabs edit the same week: the second is told, keeps its version, and ch
   await one.getByLabel('Birth year').fill('1990');
   await one.getByLabel('Stature').fill('170');
   await one.getByLabel('Mass').fill('64');
-  await one.getByRole('button', { name: /Save and take/ }).click();
-  await expect(one.getByRole('heading', { name: 'Take a check' })).toBeVisible();
+  await one.getByRole('button', { name: /Save and ask/ }).click();
+  await expect(one.getByRole('heading', { name: 'Screen before training' })).toBeVisible();
   const [row] = await server.api<readonly CaseloadRow[]>('/api/caseload');
 
   for (const page of [one, two]) {

@@ -37,6 +37,11 @@ const endpoints = api.injectEndpoints({
     }),
     saveSchools: build.mutation<SchoolsReply, StudioSchoolsDto>({
       query: (body) => ({ url: 'schools', method: 'PUT', body }),
+      // Shown as chosen at once; taken back when the server refuses.
+      async onQueryStarted({ revision, basedOn: _, ...schools }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(endpoints.util.updateQueryData('schools', undefined, () => ({ revision, schools })));
+        await queryFulfilled.catch(() => shown.undo());
+      },
       invalidatesTags: (_reply, error) => (isOffline(error) ? [] : ['Schools']),
     }),
   }),

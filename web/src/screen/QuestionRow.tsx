@@ -20,9 +20,15 @@ export function QuestionRow({ id, given, answer }: QuestionRowProps) {
   const { text, sided } = questionOf(id);
   const felt = given !== undefined && given.answer !== 'no';
   return (
-    <fieldset className={`border-b border-base-300 py-1.5 ${felt ? 'border-s-4 border-s-error bg-error/10 ps-2' : ''}`}>
+    <div
+      role="radiogroup"
+      aria-labelledby={`${name}-text`}
+      className={`border-b border-base-300 py-1.5 ${felt ? 'border-s-4 border-s-error bg-error/10 ps-2' : ''}`}
+    >
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <legend className="float-left min-w-60 flex-1 leading-snug">{text}</legend>
+        <span id={`${name}-text`} className="min-w-60 flex-1 leading-snug">
+          {text}
+        </span>
         <div className="flex flex-wrap gap-x-4 gap-y-1">
           {felt && sided && (
             <select
@@ -52,6 +58,6 @@ export function QuestionRow({ id, given, answer }: QuestionRowProps) {
           ))}
         </div>
       </div>
-    </fieldset>
+    </div>
   );
 }

@@ -1,0 +1,261 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import type { CaseloadRow, LibraryReply } from '@myokinet/core/contracts';
+import { Server } from './server.ts';
+
+const server = new Server();
+let crew: readonly CaseloadRow[];
+test.describe.configure({ mode: 'serial' });
+test.beforeAll(async () => {
+  await server.start({ demo: true });
+  crew = await server.api<readonly CaseloadRow[]>('/api/caseload');
+});
+test.afterAll(() => server.remove());
+
+const idOf = (name: string) => crew.find((r) => r.name.startsWith(name))?.id;
+const open = (page: Page, path: string) => page.goto(server.address + path);
+const own = async () => (await server.api<LibraryReply>('/api/library')).own;
+
+test('drills are found as one types, narrowed, and read', async ({ page }) => {
+  await open(page, '/library');
+  await expect(page.getByText(/^213 of 213 drills$/)).toBeVisible();
+  await page.getByLabel('Search').fill('wrist cur');
+  const rows = page.getByRole('region', { name: 'Drills' }).getByRole('listitem');
+  await expect(rows.first()).toContainText(/wrist curls/i);
+  await page.getByLabel('Equipment').selectOption('band');
+  await expect(rows).toHaveCount(1);
+  await rows.first().getByRole('link').click();
+  await expect(page.getByRole('heading', { name: 'Wrist curls with a band, slow down' })).toBeVisible();
+  await expect(page.getByText('1 s out, 4 s back')).toBeVisible();
+  const neighbours = page.getByRole('region', { name: 'Neighbours' });
+  await neighbours.getByRole('link', { name: 'Wrist raises into extension' }).click();
+  await expect(page.getByRole('heading', { name: 'Wrist raises into extension' })).toBeVisible();
+  await expect(neighbours.getByRole('link', { name: 'Wrist curls with a band, slow down' })).toBeVisible();
+  await page.goBack();
+  await page.goBack();
+  await expect(page.getByLabel('Search')).toHaveValue('wrist cur');
+  await page.getByLabel('Search').fill('zeppelin');
+  await page.getByRole('button', { name: 'Show every drill' }).first().click();
+  await expect(page.getByText(/^213 of 213 drills$/)).toBeVisible();
+});
+
+test('a drill is made the studio’s own, compared with the built-in one, and given back', async ({ page }) => {
+  await open(page, '/library/drills/plank');
+  await page.getByRole('link', { name: 'Edit for the studio' }).click();
+  const most = page.getByLabel('To (s)');
+  await most.fill('10');
+  await page.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByText('The top (10) is below the bottom (20).').first()).toBeVisible();
+  await most.fill('60');
+  await page.getByLabel('Name', { exact: true }).fill('Plank <b>');
+  await page.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByText('The name must not contain < or >.').first()).toBeVisible();
+  await page.reload();
+  await expect(most).toHaveValue('60');
+  await page.getByLabel('Name', { exact: true }).fill('Plank, our way');
+  await page.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByRole('heading', { name: 'Plank, our way' })).toBeVisible();
+  await page.getByRole('button', { name: 'Compare with the built-in' }).click();
+  await expect(page.getByRole('row', { name: /Dose, max 40 60/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Name Plank Plank, our way/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Go back to the built-in' }).click();
+  await expect(page.getByRole('heading', { name: 'Plank', exact: true })).toBeVisible();
+  expect(await own()).toMatchObject([{ id: 'plank', standing: 'built in' }]);
+});
+
+test('a drill is written anew, and set aside', async ({ page }) => {
+  await open(page, '/library');
+  await page.getByRole('link', { name: 'Write a drill' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Rope climb without legs');
+  await page.getByLabel('Cue', { exact: true }).fill('Hand over hand, breathe.');
+  await page.getByLabel('Add a check that it trains').selectOption('grip');
+  await page.getByLabel('Add an easier neighbour').selectOption('towel-hold');
+  await page.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByText('Written by the studio.')).toBeVisible();
+  await page.getByRole('link', { name: 'Towel hold, feet flat' }).click();
+  await page.getByRole('link', { name: 'Rope climb without legs' }).click();
+  await page.getByRole('button', { name: 'Set it aside' }).click();
+  await expect(page.getByText('Set aside: kept for the record, no longer offered.')).toBeVisible();
+  await open(page, '/library?text=rope climb');
+  await expect(page.getByText('Rope climb without legs')).toHaveCount(0);
+});
+
+test('a ladder is edited by keyboard and mouse, undone, saved, and trainees are judged by it', async ({ page }) => {
+  const ladder = '/library/ladders/assisted-pull';
+  await open(page, `${ladder}/edit`);
+  const rungs = page.getByRole('button', { name: /^Move / });
+  const order = async () => (await rungs.evaluateAll((all) => all.map((b) => b.getAttribute('aria-label')))) as string[];
+  await expect(rungs).toHaveCount(6);
+  const before = await order();
+  const said = (text: string) => expect(page.locator('[id^=DndLiveRegion]').filter({ hasText: text })).toBeAttached();
+
+  await page.getByRole('button', { name: 'Move Pull-up, loaded', exact: true }).focus();
+  await page.keyboard.press('Space');
+  await said('Pull-up, loaded is over place 1');
+  await page.keyboard.press('ArrowDown');
+  await said('Pull-up, loaded is over place 2');
+  await page.keyboard.press('Space');
+  await expect.poll(order).toEqual([before[1], before[0], ...before.slice(2)]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(order).toEqual(before);
+
+  const handle = page.getByRole('button', { name: 'Move Pull-up, loaded', exact: true });
+  const target = page.getByRole('button', { name: 'Move Strict pull-up', exact: true });
+  const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
+  if (!from || !to) throw new Error('no handles');
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y + 20, { steps: 4 });
+  await page.mouse.move(to.x + 8, to.y + 16, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(order).toEqual([before[1], before[0], ...before.slice(2)]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+
+  await page.getByRole('button', { name: 'Copy Blade pulls' }).click();
+  await expect(rungs).toHaveCount(before.length + 1);
+  const copy = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Move Blade pulls, copy' }) });
+  await copy.getByLabel('Name of the rung').fill('Slow blade pulls');
+  await page.getByLabel('Packed hang, half weight: figure asked').fill('900');
+  await page.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByText(/Slow blade pulls: Packed hang, half weight: 900 s is above the limit of 600 s/).first()).toBeVisible();
+  await page.getByLabel('Packed hang, half weight: figure asked').fill('17');
+  await page.getByLabel('Grip: in kilograms or as a share of body mass').selectOption('plain');
+  await page.getByLabel('Grip: figure asked').fill('21');
+  await page.getByLabel('Add a demand').selectOption('blade-winging');
+  await page.getByLabel('Shoulder blade at rest and in a light push: level asked').selectOption('winging slight');
+  await page.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByRole('heading', { name: '2. Slow blade pulls' })).toBeVisible();
+  await expect(page.getByText('at most winging slight')).toBeVisible();
+  await expect(page.getByText('at least 21 kg')).toBeVisible();
+
+  await open(page, `/trainees/${idOf('Tobias')}`);
+  await expect(page.getByRole('region', { name: 'Ladder' }).getByText('Slow blade pulls')).toBeVisible();
+  await open(page, ladder);
+  await page.getByRole('button', { name: 'Compare with the built-in' }).click();
+  await expect(page.getByRole('row', { name: /^Rungs, order/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Go back to the built-in' }).click();
+  await expect(page.getByText('Slow blade pulls')).toHaveCount(0);
+});
+
+test('a once dislocated shoulder changes plan and ladder, with reasons, until a professional spoke', async ({ page }) => {
+  const at = `/trainees/${idOf('Tamsin')}`;
+  const leftOut = page.getByText('Kneeling, chest to the floor:');
+  await open(page, `${at}/plan?week=2031-01-06`);
+  await page.getByRole('button', { name: 'Propose the week' }).click();
+  await expect(page.getByRole('region', { name: /^Session/ }).first()).toBeVisible();
+  await expect(page.getByText(/Shoulder once dislocated/)).toHaveCount(0);
+
+  await open(page, `${at}/screen`);
+  const question = page.getByRole('radiogroup', { name: /Has a shoulder ever slipped/ });
+  await question.getByLabel('yes').check();
+  await question.getByRole('combobox').selectOption('left');
+  const meaning = page.getByRole('region', { name: 'What the answers mean' });
+  await expect(meaning.getByText('a shoulder once slipped out, left.').first()).toBeVisible();
+  await expect(meaning.getByText(/2 rungs of Hang and swing: Straight swings, Travelling hand to hand/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save the screen' }).click();
+  await expect(page.getByText('Saved. Change an answer to record a new screen.')).toBeVisible();
+
+  await open(page, at);
+  await expect(page.getByText('closed by the screen')).toHaveCount(2);
+  await open(page, `${at}/plan?week=2031-01-06`);
+  await page.getByRole('button', { name: /^Propose/ }).click();
+  await expect(page.getByText(/^Shoulder once dislocated: \d+ drills are left out; the rest goes on\.$/)).toBeVisible();
+  await page.getByRole('button', { name: /useful drills that were left out/ }).click();
+  await expect(leftOut).toBeVisible();
+  await expect(page.getByText(/Because: a shoulder once slipped out, left\./).first()).toBeVisible();
+
+  await open(page, `${at}/screen`);
+  await page.getByRole('button', { name: 'A licensed professional was consulted…' }).click();
+  const form = page.getByRole('group', { name: 'Consultation' });
+  await form.getByLabel('Loose shoulder under load').check();
+  await expect(form.getByLabel('Shoulder once dislocated')).toHaveCount(0);
+  await form.getByLabel('Who, by role').selectOption('physiotherapist');
+  await form.getByLabel('What was allowed').fill('Small swings with a spotter.');
+  await form.getByRole('button', { name: 'Record the consultation' }).click();
+  await expect(page.getByText(/physiotherapist consulted .*: Small swings with a spotter\./)).toBeVisible();
+  await open(page, at);
+  await expect(page.getByText('closed by the screen')).toHaveCount(0);
+  await expect(page.getByRole('list', { name: 'Cautions' })).toContainText('Shoulder once dislocated');
+});
+
+test('a plan may follow another school than the studio, and is logged by feel', async ({ page }) => {
+  const at = `/trainees/${idOf('Bram')}`;
+  await open(page, `${at}/plan`);
+  const schools = page.locator('summary').filter({ hasText: 'Schools:' });
+  await schools.click();
+  await page.getByLabel('What tells that a set is enough?').selectOption('feel');
+  await expect(schools).toContainText('feel');
+  await expect(schools).toContainText('1 otherwise than the studio');
+  await page.getByLabel('Where does the shoulder blade belong?').selectOption('set');
+  await page.getByRole('button', { name: 'Add an empty session' }).click();
+  const session = page.getByRole('region', { name: /^Session/ }).filter({ hasNot: page.getByRole('listitem') });
+  await session.getByRole('button', { name: 'Add a drill' }).click();
+  await page.getByPlaceholder('Name, joint or phase').fill('wall slides');
+  await page
+    .getByRole('option', { name: /^Wall slides\b/ })
+    .first()
+    .click();
+  const added = page.getByRole('region', { name: /^Session/ }).filter({ hasText: 'Added by the coach.' });
+  await expect(added).toContainText('by feel, up to');
+  await expect(added).toContainText('Blades down and back, flat on the ribs');
+  await page.getByRole('button', { name: 'Save the week' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await added.getByRole('link', { name: 'Log this session' }).click();
+  await page.getByLabel('Wall slides, set 1').selectOption('right');
+  await page.getByLabel('Wall slides, set 2').selectOption('too much');
+  await expect(page.getByText('Wall slides: felt “too much”.')).toBeVisible();
+  await page.getByLabel('Effort, 0–10').fill('5');
+  await page.getByRole('button', { name: 'Save the session' }).click();
+  await page
+    .getByRole('button', { name: /Wall slides: felt/ })
+    .first()
+    .click();
+  await expect(page.getByText(/right · too much/)).toBeVisible();
+});
+
+test('the studio’s school changes the cue in force on every drill, and is kept', async ({ page }) => {
+  await open(page, '/library/drills/wall-slides');
+  const cues = page.getByRole('region', { name: 'Cues' });
+  await expect(cues.locator('dd.font-semibold')).toHaveText('Let the blades turn up and forward with the arms.');
+  await open(page, '/library/schools');
+  await page.getByRole('radio', { name: /^Set\./ }).check();
+  await expect(page.getByRole('radio', { name: /^Set\./ })).toBeEnabled();
+  await open(page, '/library/drills/wall-slides');
+  await expect(cues.locator('dd.font-semibold')).toHaveText('Blades down and back, flat on the ribs, not pinched together.');
+  await expect(page.getByRole('region', { name: 'Faults it invites' })).toContainText('Blades pinched together');
+});
+
+test('the library goes out as a file and comes back; a bad file changes nothing', async ({ page }) => {
+  await open(page, '/library/exchange');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'The whole library' }).click()]);
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+    formatVersion: number;
+    drills: { id: string; name: string; easier: string[] }[];
+  };
+  const choose = (content: unknown, name = 'library.json') =>
+    page.getByLabel('File').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(content)) });
+
+  await choose(file);
+  await expect(page.getByText('There is nothing to take over.')).toBeVisible();
+  const touched = (await own()).length;
+
+  await choose({ ...file, drills: file.drills.map((d) => (d.id === 'wall-push-hold' ? { ...d, easier: ['raised-arm-plank'] } : d)) });
+  await expect(page.getByText(/^Nothing was changed: “library\.json” has \d+ problems?\.$/)).toBeVisible();
+  await expect(page.getByText(/A cycle among neighbours/).first()).toBeVisible();
+  await choose({ ...file, formatVersion: 7 });
+  await expect(page.getByText(/version 7 of the format; this program reads version 1/)).toBeVisible();
+  await choose({ ...file, drills: file.drills.map((d) => (d.id === 'plank' ? { ...d, name: '<script>alert(1)</script>' } : d)) });
+  await expect(page.getByText(/Drill “plank”: The name must not contain < or >/)).toBeVisible();
+  await page
+    .getByLabel('File')
+    .setInputFiles({ name: 'huge.json', mimeType: 'application/json', buffer: Buffer.alloc(49 * 1024 * 1024, 32) });
+  await expect(page.getByText('“huge.json” has 49 MB; the limit is 8 MB. Nothing was read.')).toBeVisible();
+  expect((await own()).length).toBe(touched);
+
+  await choose({ ...file, drills: file.drills.map((d) => (d.id === 'halo' ? { ...d, name: 'Halo, slowly' } : d)) });
+  await expect(page.getByText(/is sound: 0 new, 1 changed/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it over' }).click();
+  await expect(page.getByText('Taken over: 0 new, 1 changed.')).toBeVisible();
+  await open(page, '/library/drills/halo');
+  await expect(page.getByRole('heading', { name: 'Halo, slowly' })).toBeVisible();
+});
