@@ -9,9 +9,11 @@ import { openDatabase } from '../src/database/open.ts';
 import { servicesFor } from '../src/services.ts';
 import { fillWithRecords } from './manyRecords.ts';
 import { judgeMany } from './judgeMany.ts';
+import { searchMany } from './searchMany.ts';
 
 const TRAINEES = 500;
 const YEARS = 3;
+const DRILLS = 1000;
 const RUNS = 31;
 
 interface Row {
@@ -36,6 +38,18 @@ rows.push({
   baselineMs: copied,
 });
 
+const { keystrokes, search, scan } = searchMany(DRILLS);
+const [searched, scanned] = await race(
+  async () => search(),
+  async () => scan(),
+);
+rows.push({
+  what: `library search, ${DRILLS} drills, one keystroke`,
+  ms: searched / keystrokes,
+  baseline: 'linear scan of the same texts',
+  baselineMs: scanned / keystrokes,
+});
+
 const folder = mkdtempSync(join(tmpdir(), 'myokinet-bench-'));
 try {
   const file = join(folder, 'bench.sqlite');
@@ -56,6 +70,7 @@ try {
     ['caseload endpoint', '/api/caseload'],
     ['today endpoint', '/api/today'],
     ['readiness endpoint, one trainee', `/api/trainees/${first}/readiness`],
+    ['library endpoint', '/api/library'],
     ['record endpoint, one trainee', `/api/trainees/${first}/record`],
   ] as const) {
     const bytes = await fetchBytes(address + path);

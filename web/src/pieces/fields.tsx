@@ -25,7 +25,7 @@ export function Field({
 }) {
   const id = useId();
   return (
-    <div className={wide ? 'sm:col-span-2' : ''}>
+    <div className={`min-w-0 ${wide ? 'sm:col-span-2' : ''}`}>
       <label htmlFor={id} className="mb-1 block font-semibold">
         {label} {unit && <span className="aside font-normal">({unit})</span>}
       </label>

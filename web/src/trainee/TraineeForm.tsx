@@ -61,7 +61,7 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
       noValidate
       className="grid max-w-5xl gap-x-10 gap-y-6 md:grid-cols-2"
     >
-      <fieldset className="grid content-start gap-4 sm:grid-cols-2">
+      <fieldset className="grid min-w-0 content-start gap-4 sm:grid-cols-2">
         <legend className="mb-2 font-display text-lg font-semibold">Who</legend>
         <Field label="Name" error={errors.name} wide>
           {(props) => <input className="input w-full" autoComplete="off" {...props} {...register('name')} />}
@@ -89,7 +89,7 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
         </Field>
       </fieldset>
 
-      <fieldset className="grid content-start gap-4 sm:grid-cols-2">
+      <fieldset className="grid min-w-0 content-start gap-4 sm:grid-cols-2">
         <legend className="mb-2 font-display text-lg font-semibold">Target and time</legend>
         <Field label="Target" error={errors.ladderId} wide>
           {(props) => (
