@@ -39,6 +39,15 @@ test('drills are found as one types, narrowed, and read', async ({ page }) => {
   await expect(page.getByText(/^213 of 213 drills$/)).toBeVisible();
 });
 
+test('the built-in library is in no script that the pages load: it comes as data', async ({ page }) => {
+  const scripts: string[] = [];
+  page.on('response', (r) => r.url().endsWith('.js') && scripts.push(r.url()));
+  await open(page, '/library/drills/wall-push-hold');
+  await expect(page.getByRole('heading', { name: 'Steady wall push, blades wide' })).toBeVisible();
+  expect(scripts.length).toBeGreaterThan(2);
+  for (const url of scripts) expect([url, (await (await fetch(url)).text()).includes('Steady wall push')]).toEqual([url, false]);
+});
+
 test('a drill is made the studio’s own, compared with the built-in one, and given back', async ({ page }) => {
   await open(page, '/library/drills/plank');
   await page.getByRole('link', { name: 'Edit for the studio' }).click();
@@ -78,6 +87,17 @@ test('a drill is written anew, and set aside', async ({ page }) => {
   await expect(page.getByText('Set aside: kept for the record, no longer offered.')).toBeVisible();
   await open(page, '/library?text=rope climb');
   await expect(page.getByText('Rope climb without legs')).toHaveCount(0);
+});
+
+test('a ladder is copied as a new one and practised like the original', async ({ page }) => {
+  await open(page, '/library/ladders/dip');
+  await page.getByRole('link', { name: 'Copy as a new ladder' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Dip, gently');
+  await page.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByRole('heading', { name: 'Dip, gently' })).toBeVisible();
+  await expect(page.getByText('Written by the studio.')).toBeVisible();
+  await open(page, `/trainees/${idOf('Bram')}/profile`);
+  await expect(page.getByLabel('Target').locator('option', { hasText: 'Dip, gently' })).toBeAttached();
 });
 
 test('a ladder is edited by keyboard and mouse, undone, saved, and trainees are judged by it', async ({ page }) => {

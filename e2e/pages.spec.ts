@@ -39,6 +39,7 @@ const PAGES: readonly (readonly [string, () => string])[] = [
   ['library, a ladder', () => '/library/ladders/hand-support'],
   ['library, a ladder being edited', () => '/library/ladders/dip/edit'],
   ['library, faults', () => '/library/faults'],
+  ['library, cautions', () => '/library/cautions'],
   ['library, schools', () => '/library/schools'],
   ['library, export and import', () => '/library/exchange'],
   ['record', () => `/trainees/${idOf((r) => r.openStopSigns > 0)}/record`],

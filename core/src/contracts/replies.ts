@@ -129,7 +129,7 @@ export interface RecordReply {
 }
 
 export interface TodayItem {
-  readonly kind: 'sign' | 'stop sign' | 'morning' | 'session' | 're-check';
+  readonly kind: 'sign' | 'stop sign' | 'screen' | 'morning' | 'session' | 're-check';
   readonly traineeId: string;
   readonly name: string;
   readonly sentence: string;

@@ -31,14 +31,13 @@ export function exclusionOf(drill: Drill, { library, cautions, equipment, footho
   if (caution) return cautionInWords(caution);
   const missing = drill.equipment.filter((e) => !equipment.includes(e));
   if (missing.length > 0) return `Needs ${missing.map((e) => EQUIPMENT[e]).join(' and ')}.`;
-  if (drill.rung && !stoodOn(drill.rung, foothold, library)) return `Rung practice: its clearance is not signed.`;
+  if (drill.rung && !stoodOn(drill, foothold, library)) return `Rung practice: its clearance is not signed.`;
   return undefined;
 }
 
-function stoodOn(rung: NonNullable<Drill['rung']>, { ladderId, here }: Foothold, library: Library): boolean {
-  if (rung.ladderId !== ladderId || !library.hasLadder(ladderId)) return false;
-  const at = library.ladder(ladderId).rungs.findIndex((r) => r.id === rung.rungId);
-  return at >= 0 && at <= here;
+/** Whether it is the practice of a rung on which the trainee stands, or of one below: a copied ladder keeps its practices. */
+function stoodOn({ id }: Drill, { ladderId, here }: Foothold, library: Library): boolean {
+  return library.hasLadder(ladderId) && library.ladder(ladderId).rungs.some((r, i) => i <= here && r.practice === id);
 }
 
 /** The library split into what may be planned and what may not, with reasons. */

@@ -1,7 +1,7 @@
 import { type Dose, type Drill, drillSeconds, isLoaded, type Phase } from '../drills/index.ts';
 import type { CautionInForce } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
-import { mainNeed, type Need, needInWords, worth } from './needs.ts';
+import { mainNeed, mostWorth, type Need, needInWords, worth } from './needs.ts';
 import { usualDose, worksRebuilding } from './usualDose.ts';
 
 export interface ComposedItem extends Dose {
@@ -63,12 +63,15 @@ export function frame({ kind, allowed, needs, cautions, stretching }: SessionBri
     });
   }
   const passive = (d: Drill) => d.phase === 'cool-down' && d.quality === 'mobility passive';
-  const early =
+  const hold =
     stretching === 'any time' && kind === 'loaded'
-      ? allowed
-          .filter((d) => passive(d) && d.joint === 'wrist' && worth(d, needs, []) > 0)
-          .sort((a, b) => worth(b, needs, []) - worth(a, needs, []))[0]
+      ? mostWorth(
+          allowed.filter((d) => passive(d) && d.joint === 'wrist'),
+          needs,
+          [],
+        )
       : undefined;
+  const early = hold && hold.worth > 0 ? hold.drill : undefined;
   if (early) items.push({ drillId: early.id, ...usualDose(early, cautions), why: `${BEFORE_LOAD}, as this plan’s school allows.` });
   const closing = allowed.filter((d) => d.phase === 'cool-down' && d !== early).sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
   const calm = closing.find((d) => Object.keys(d.trains).length === 0) ?? closing[0];
@@ -111,8 +114,13 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
 
   const tried = new Set<Drill>(chosen);
   for (;;) {
-    const best = pool.filter((d) => !tried.has(d)).sort((a, b) => worth(b, brief.needs, chosen) - worth(a, brief.needs, chosen))[0];
-    if (!best || worth(best, brief.needs, chosen) < WORTH_ADDING) return items;
+    const found = mostWorth(
+      pool.filter((d) => !tried.has(d)),
+      brief.needs,
+      chosen,
+    );
+    if (!found || found.worth < WORTH_ADDING) return items;
+    const best = found.drill;
     tried.add(best);
     if (!add(best, reason(best, brief.needs, 'For'))) continue;
     const partner = best.quality === 'mobility active' && brief.kind === 'loaded' ? partnerOf(best, pool, chosen, brief.needs) : undefined;
@@ -125,7 +133,7 @@ export function partnerOf(mobility: Drill, pool: readonly Drill[], chosen: reado
   const pairs = (d: Drill) =>
     d.quality === 'stability' && d.joint === mobility.joint && d.motions.some((m) => mobility.motions.includes(m));
   if (chosen.some(pairs)) return undefined;
-  return pool.filter(pairs).sort((a, b) => worth(b, needs, chosen) - worth(a, needs, chosen))[0];
+  return mostWorth(pool.filter(pairs), needs, chosen)?.drill;
 }
 
 /** Full sets, or half for a new drill, then fewer until it fits; nothing when not even one set does. */

@@ -57,6 +57,24 @@ export function worth(drill: Drill, needs: readonly Need[], chosen: readonly Dri
   }, 0);
 }
 
+/**
+ * The most valuable of some drills, and what it is worth; the first of equals.
+ *
+ * @returns undefined only for no drills
+ */
+export function mostWorth(
+  drills: readonly Drill[],
+  needs: readonly Need[],
+  chosen: readonly Drill[],
+): { readonly drill: Drill; readonly worth: number } | undefined {
+  let best: { drill: Drill; worth: number } | undefined;
+  for (const drill of drills) {
+    const value = worth(drill, needs, chosen);
+    if (!best || value > best.worth) best = { drill, worth: value };
+  }
+  return best;
+}
+
 /** The need a drill serves most, for its reason. */
 export function mainNeed(drill: Drill, needs: readonly Need[]): Need | undefined {
   const score = (n: Need) => n.weight * (drill.trains[n.measureId] ?? 0);

@@ -322,4 +322,12 @@ describe('a review', () => {
     expect(exclusionOf(drillOf('practice-half-hang'), reach)).toBeUndefined();
     expect(isLoaded(drillOf('practice-half-hang'))).toBe(true);
   });
+
+  it('takes a copied ladder for its own: its practices are in reach as far as its rungs are signed', () => {
+    const copy = { ...library.ladder('hang-and-swing'), id: 'our-hang' };
+    const ours = openLibrary({ ...BUILT_IN, ladders: [...BUILT_IN.ladders, copy] });
+    const reach = { library: ours, cautions: [], equipment: ALL_EQUIPMENT, foothold: { ladderId: 'our-hang', here: 1 } };
+    expect(exclusionOf(drillOf('practice-half-hang'), reach)).toBeUndefined();
+    expect(exclusionOf(drillOf('practice-free-hang'), reach)).toBe('Rung practice: its clearance is not signed.');
+  });
 });

@@ -31,6 +31,7 @@ function consultation(screeningId: string, own: Partial<ConsultationDto> = {}): 
 describe('the screen before training', () => {
   it('keeps every gate closed until it is answered', async () => {
     expect(await unmet()).toContain('The screen before training has not been answered yet.');
+    expect(await bench.get('/api/today')).toMatchObject({ body: [{ kind: 'screen', traineeId: trainee.id }, { kind: 're-check' }] });
     expect(await bench.post(`${at}/screenings`, screeningDto(bench.now()))).toMatchObject({ status: 201 });
     expect((await screenOf()).state).toBe('fresh');
     expect((await unmet()).join(' ')).not.toContain('screen');

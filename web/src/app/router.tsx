@@ -47,6 +47,7 @@ export const router = createBrowserRouter([
                 lazy: async () => ({ Component: (await import('../library/EditLadderPage.tsx')).EditLadderPage }),
               },
               { path: 'faults', lazy: async () => ({ Component: (await import('../library/FaultsPage.tsx')).FaultsPage }) },
+              { path: 'cautions', lazy: async () => ({ Component: (await import('../library/CautionsPage.tsx')).CautionsPage }) },
               { path: 'schools', lazy: async () => ({ Component: (await import('../library/SchoolsPage.tsx')).SchoolsPage }) },
               { path: 'exchange', lazy: async () => ({ Component: (await import('../library/ExchangePage.tsx')).ExchangePage }) },
             ],

@@ -20,7 +20,7 @@ const POSE: Readonly<Record<(typeof WORKING_POSITIONS)[number], PoseName>> = {
 export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; readonly trainee: TraineeReply }) {
   const references = referencesFor(measure.id, personOf(trainee, new Date()), 'right');
   return (
-    <aside className="sheet top-4 hidden self-start p-4 lg:sticky lg:block" aria-label="Protocol">
+    <aside className="sheet hidden p-4 lg:block" aria-label="Protocol">
       <div className="flex items-center gap-3">
         <SetUpFigure pose={POSE[measure.position]} build={buildOf(trainee)} size={72} />
         <div>

@@ -10,6 +10,7 @@ import { moveOnEnter } from '../pieces/moveOnEnter.ts';
 import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
+import { ReportSymptom } from '../record/ReportSymptom.tsx';
 import { useReadinessQuery, useRecordCheckMutation } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { blankCheck, type CheckDraft, checkFrom, readCell } from './checkDraft.ts';
@@ -58,16 +59,15 @@ export function TakeCheckPage() {
 
   const shown = measures.find((m) => m.id === focused) ?? measures[0];
   return (
-    <form
-      noValidate
-      onKeyDown={moveOnEnter}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (filled.length > 0 && wrong === 0) void save();
-      }}
-      className="grid flex-1 content-start gap-6 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_19rem]"
-    >
-      <div>
+    <div className="grid flex-1 content-start gap-6 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
+      <form
+        noValidate
+        onKeyDown={moveOnEnter}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (filled.length > 0 && wrong === 0) void save();
+        }}
+      >
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <h2>Take a check</h2>
           <label className="flex items-center gap-2">
@@ -130,9 +130,15 @@ export function TakeCheckPage() {
             </button>
           )}
         </div>
+      </form>
+      <div className="top-4 self-start lg:sticky">
+        {shown && <ProtocolCard measure={shown} trainee={trainee} />}
+        <div className="mt-3">
+          <p className="aside text-sm">Something felt before, during or after a check?</p>
+          <ReportSymptom traineeId={trainee.id} />
+        </div>
       </div>
-      {shown && <ProtocolCard measure={shown} trainee={trainee} />}
-    </form>
+    </div>
   );
 }
 

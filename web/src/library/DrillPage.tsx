@@ -19,6 +19,7 @@ import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useSchools } from './LibraryContext.ts';
+import { CopyLink } from './CopyLink.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { ANYBODY, BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './words.ts';
@@ -47,7 +48,8 @@ function Drilled({ drill }: { readonly drill: Drill }) {
             <h2 id="drill-name" className="!text-2xl">
               {drill.name}
             </h2>
-            <Link className="btn btn-sm ms-auto" to="edit">
+            <CopyLink kind="drill" id={drill.id} />
+            <Link className="btn btn-sm" to="edit">
               <Pencil size={15} aria-hidden /> Edit for the studio
             </Link>
           </div>

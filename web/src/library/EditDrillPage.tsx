@@ -9,7 +9,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId } from '../app/newId.ts';
 import { useDesk } from '../app/useDesk.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
-import { blankDrill, STUDIO_ORIGIN } from './blankEntries.ts';
+import { blankDrill, copyOfDrill, STUDIO_ORIGIN } from './blankEntries.ts';
 import { DeskBar } from './DeskBar.tsx';
 import { useSaveDrillMutation } from './endpoints.ts';
 import { NumberField, SelectField, TextField, TicksField } from './EntryFields.tsx';
@@ -37,7 +37,12 @@ export function EditDrillPage() {
   const library = useLibrary();
   const fresh = search.has('new');
   if (!fresh && !library.hasDrill(drillId)) return <NoSuchEntry what="drill" back="/library" />;
-  const start = library.hasDrill(drillId) ? { ...library.drill(drillId), origin: STUDIO_ORIGIN } : blankDrill(drillId);
+  const from = search.get('from');
+  const start = library.hasDrill(drillId)
+    ? { ...library.drill(drillId), origin: STUDIO_ORIGIN }
+    : library.hasDrill(from)
+      ? copyOfDrill(library.drill(from), drillId)
+      : blankDrill(drillId);
   return <DrillEditor key={drillId} start={start} />;
 }
 

@@ -28,9 +28,12 @@ export function EditLadderPage() {
   const [search] = useSearchParams();
   const library = useLibrary();
   if (!search.has('new') && !library.hasLadder(ladderId)) return <NoSuchEntry what="ladder" back="/library/ladders" />;
+  const from = search.get('from');
   const start = library.hasLadder(ladderId)
     ? library.ladder(ladderId)
-    : blankLadder(ladderId, blankRung(`rung-${newId()}`, library.drills[0]?.id ?? ''));
+    : library.hasLadder(from)
+      ? { ...library.ladder(from), id: ladderId, name: `${library.ladder(from).name}, copy` }
+      : blankLadder(ladderId, blankRung(`rung-${newId()}`, library.drills[0]?.id ?? ''));
   return <LadderEditor key={ladderId} start={start} />;
 }
 

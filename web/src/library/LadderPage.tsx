@@ -7,6 +7,7 @@ import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useSchools } from './LibraryContext.ts';
+import { CopyLink } from './CopyLink.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { ANYBODY } from './words.ts';
@@ -32,7 +33,8 @@ function Laddered({ ladder }: { readonly ladder: Ladder }) {
         <p className="aside">
           {ladder.kind}, {ladder.rungs.length} rungs
         </p>
-        <Link className="btn btn-sm ms-auto" to="edit">
+        <CopyLink kind="ladder" id={ladder.id} />
+        <Link className="btn btn-sm" to="edit">
           <Pencil size={15} aria-hidden /> Edit for the studio
         </Link>
       </div>

@@ -5,6 +5,7 @@ const TABS = [
   { to: '/library', label: 'Drills', end: true },
   { to: '/library/ladders', label: 'Ladders', end: false },
   { to: '/library/faults', label: 'Faults', end: false },
+  { to: '/library/cautions', label: 'Cautions', end: false },
   { to: '/library/schools', label: 'Schools', end: false },
   { to: '/library/exchange', label: 'Export and import', end: false },
 ];

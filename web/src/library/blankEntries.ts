@@ -29,6 +29,11 @@ export function blankDrill(id: string): Drill {
   };
 }
 
+/** A drill to start from; it is nobody's rung practice. */
+export function copyOfDrill({ rung: _, ...drill }: Drill, id: string): Drill {
+  return { ...drill, id, name: `${drill.name}, copy`, origin: STUDIO_ORIGIN };
+}
+
 export function blankRung(id: string, practice: string): Rung {
   return { id, name: '', setUp: '', pose: 'standing', practice, demands: [] };
 }

@@ -10,6 +10,7 @@ import { MorningForm } from '../record/MorningForm.tsx';
 /** What waits to be done, most pressing first. */
 const SECTIONS: readonly { readonly kind: TodayItem['kind']; readonly title: string }[] = [
   { kind: 'stop sign', title: 'Stop signs' },
+  { kind: 'screen', title: 'Screens to ask' },
   { kind: 'sign', title: 'Ready to sign' },
   { kind: 'session', title: 'Training today' },
   { kind: 'morning', title: 'Mornings after' },
@@ -72,6 +73,8 @@ function Act({ item: { kind, traineeId, sessionId, name } }: { readonly item: To
       return <Go to={at} label={`Look and sign: ${name}`} words="Look and sign" />;
     case 'stop sign':
       return <Go to={at} label={`See to the stop sign: ${name}`} words="See to it" />;
+    case 'screen':
+      return <Go to={`${at}/screen`} label={`Ask the screen: ${name}`} words="Ask the screen" />;
     case 'session':
       return <Go to={`${at}/session`} label={`Log the session: ${name}`} words="Log the session" />;
     case 're-check':
