@@ -179,7 +179,9 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   await expect(page.getByText('closed by the screen')).toHaveCount(2);
   await open(page, `${at}/plan?week=2031-01-06`);
   await page.getByRole('button', { name: /^Propose/ }).click();
-  await expect(page.getByText(/^Shoulder once dislocated: \d+ drills are left out; the rest goes on\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/^Shoulder once dislocated: \d+ drills are left out; the rest goes on\. Stability of the shoulder comes first\.$/),
+  ).toBeVisible();
   await page.getByRole('button', { name: /useful drills that were left out/ }).click();
   await expect(leftOut).toBeVisible();
   await expect(page.getByText(/Because: a shoulder once slipped out, left\./).first()).toBeVisible();

@@ -32,6 +32,17 @@ const SHOTS = [
   { file: 'log-a-session.png', trainee: 'Maren', path: '/session?free=1', act: addADrill },
   { file: 'record.png', trainee: 'Petra', path: '/record' },
   { file: 'profile.png', trainee: 'Maren', path: '/profile' },
+  { file: 'screen.png', trainee: 'Maren', path: '/screen' },
+  { file: 'readiness-closed-rungs.png', trainee: 'Maren', act: (page) => page.getByText('closed by the screen').last().click() },
+  {
+    file: 'plan-worked-around.png',
+    trainee: 'Maren',
+    path: '/plan',
+    act: (page) => page.getByRole('button', { name: /left out$/ }).click(),
+  },
+  { file: 'library.png', path: '/library?joint=shoulder&quality=stability' },
+  { file: 'library-drill.png', path: '/library/drills/wall-slides' },
+  { file: 'ladder-editor.png', path: '/library/ladders/hang-and-swing/edit', act: openARung },
 ];
 
 await setup();
@@ -76,6 +87,12 @@ async function typeSomeTrials(page) {
     await page.keyboard.type(figure);
     await page.keyboard.press('Enter');
   }
+}
+
+async function openARung(page) {
+  await page.getByRole('button', { name: /^\d+\. Straight swings/ }).click();
+  await page.getByLabel('Free packed hang: figure asked').fill('45');
+  await page.evaluate(() => window.scrollTo(0, 230));
 }
 
 async function addADrill(page) {

@@ -1,5 +1,5 @@
 import { type Dose, type Drill, drillSeconds, isLoaded, type Phase } from '../drills/index.ts';
-import type { CautionInForce } from '../safety/index.ts';
+import { type CautionInForce, cautionOf } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { mainNeed, mostWorth, type Need, needInWords, worth } from './needs.ts';
 import { usualDose, worksRebuilding } from './usualDose.ts';
@@ -112,12 +112,14 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
   if (practice)
     add(practice, 'Practice of the rung in hand: two clean sessions at the top of its dose, 48 hours apart, count for the next gate.');
 
+  const claim = claimUnder(brief.cautions);
   const tried = new Set<Drill>(chosen);
   for (;;) {
     const found = mostWorth(
       pool.filter((d) => !tried.has(d)),
       brief.needs,
       chosen,
+      claim,
     );
     if (!found || found.worth < WORTH_ADDING) return items;
     const best = found.drill;
@@ -126,6 +128,14 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
     const partner = best.quality === 'mobility active' && brief.kind === 'loaded' ? partnerOf(best, pool, chosen, brief.needs) : undefined;
     if (partner && add(partner, `Pairs with “${best.name}”: new range needs stability in the same direction.`)) tried.add(partner);
   }
+}
+
+/** How much more a shoulder's stability may claim where a caution puts it first (project default). */
+const STABILITY_CLAIM = 1.5;
+
+function claimUnder(cautions: readonly CautionInForce[]): (drill: Drill) => number {
+  if (!cautions.some(({ id }) => cautionOf(id).stabilityFirst)) return () => 1;
+  return ({ quality, joint }) => (quality === 'stability' && (joint === 'shoulder' || joint === 'scapula') ? STABILITY_CLAIM : 1);
 }
 
 /** A stability drill for the same joint and a shared direction, unless one is chosen already. */

@@ -60,16 +60,18 @@ export function worth(drill: Drill, needs: readonly Need[], chosen: readonly Dri
 /**
  * The most valuable of some drills, and what it is worth; the first of equals.
  *
+ * @param claim how much more or less than usual a drill may claim of the session
  * @returns undefined only for no drills
  */
 export function mostWorth(
   drills: readonly Drill[],
   needs: readonly Need[],
   chosen: readonly Drill[],
+  claim: (drill: Drill) => number = () => 1,
 ): { readonly drill: Drill; readonly worth: number } | undefined {
   let best: { drill: Drill; worth: number } | undefined;
   for (const drill of drills) {
-    const value = worth(drill, needs, chosen);
+    const value = worth(drill, needs, chosen) * claim(drill);
     if (!best || value > best.worth) best = { drill, worth: value };
   }
   return best;

@@ -146,3 +146,24 @@ describe('rebuilding after an injury', () => {
     expect(finding?.sentence).toContain('more than the reduced dose of 1 × 3–5');
   });
 });
+
+describe('a lax or once dislocated shoulder', () => {
+  const stabilitySets = (cautions: PlanInput['cautions']) => {
+    const headrooms = demandsOn(library.rung('hang-and-swing', 'half-hang'), { mass: 70 }).map((d) => headroom(undefined, d, now));
+    const { sessions, notes } = proposePlan(input({}, { cautions, headrooms, foothold: { ladderId: 'hang-and-swing', here: 0 } }));
+    const drills = sessions.flatMap((s) => s.items.map((i) => library.drill(i.drillId)));
+    return {
+      count: drills.filter((d) => d.quality === 'stability').length,
+      passive: drills.filter((d) => d.excludedBy.includes('lax-joints')),
+      notes,
+    };
+  };
+
+  it('trains stability first, and nothing passive at the end of its range (common practice, no source)', () => {
+    const usual = stabilitySets([]);
+    const lax = stabilitySets([caution('lax-joints')]);
+    expect(lax.count).toBeGreaterThanOrEqual(usual.count);
+    expect(lax.passive).toEqual([]);
+    expect(lax.notes.join(' ')).toMatch(/Lax joints: \d+ drills are left out; the rest goes on\. Stability of the shoulder comes first\./);
+  });
+});

@@ -25,11 +25,13 @@ export function workedAround({
   return cautions.flatMap((caution) => {
     const out = leftOut.filter(({ drillId }) => exclusionByCaution(library.drill(drillId), [caution])).length;
     const reduced = allowed.filter((d) => worksRebuilding(d, [caution])).length;
-    if (out + reduced === 0) return [];
+    const { name, stabilityFirst } = cautionOf(caution.id);
+    if (out + reduced === 0 && !stabilityFirst) return [];
     const parts = [
       ...(out > 0 ? [`${out} ${out === 1 ? 'drill is' : 'drills are'} left out`] : []),
       ...(reduced > 0 ? [`${reduced} ${reduced === 1 ? 'goes' : 'go'} on at reduced doses`] : []),
     ];
-    return [`${cautionOf(caution.id).name}: ${parts.join(' and ')}; the rest goes on.`];
+    const first = stabilityFirst ? ' Stability of the shoulder comes first.' : '';
+    return [`${name}: ${parts.join(' and ')}; the rest goes on.${first}`];
   });
 }

@@ -16,6 +16,8 @@ export interface Caution {
   readonly kind: CautionKind;
   /** Joints that are being rebuilt: their drills go on at reduced doses. */
   readonly rebuilds?: readonly Joint[];
+  /** A proposal gives stability of the shoulder the first claim on the minutes. */
+  readonly stabilityFirst?: true;
 }
 
 export const CAUTIONS = {
@@ -23,13 +25,19 @@ export const CAUTIONS = {
     name: 'Shoulder once dislocated',
     consequence: 'No end-range passive stretching of the shoulder; stability first.',
     kind: 'stands',
+    stabilityFirst: true,
   },
   'unstable-under-load': {
     name: 'Loose shoulder under load',
     consequence: 'Swings, travelling hand to hand, dead hangs and deep dips wait for a licensed professional’s word.',
     kind: 'ask first',
   },
-  'lax-joints': { name: 'Lax joints', consequence: 'No end-range passive stretching; stability first.', kind: 'stands' },
+  'lax-joints': {
+    name: 'Lax joints',
+    consequence: 'No end-range passive stretching; stability first.',
+    kind: 'stands',
+    stabilityFirst: true,
+  },
   'shoulder-injury': {
     name: 'Shoulder injury, rebuilding',
     consequence: 'No free hanging or pressing strength; control drills only, at reduced doses.',
