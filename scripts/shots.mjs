@@ -99,7 +99,7 @@ async function addADrill(page) {
   for (const name of ['Plank', 'Blade sets']) {
     await page.getByRole('button', { name: 'Add a drill' }).click();
     await page.keyboard.type(name);
-    await page.getByRole('option').first().click();
+    await page.getByRole('option', { name: new RegExp(`^${name}`) }).first().click();
   }
   await page.getByRole('button', { name: 'All done as planned' }).click();
   await page.getByLabel('Effort, 0–10').fill('6');

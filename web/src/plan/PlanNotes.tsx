@@ -32,9 +32,9 @@ export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
           </button>
           {showLeftOut && (
             <ul className="mt-1 list-disc ps-5">
-              {plan.leftOut.map(({ drillId, why }) => (
-                <li key={drillId}>
-                  <span className="font-semibold">{library.drill(drillId).name}:</span> {why}
+              {[...byReason(plan.leftOut)].map(([why, drillIds]) => (
+                <li key={why}>
+                  {why} <span className="font-semibold">{drillIds.map((id) => library.drill(id).name).join(' · ')}</span>
                 </li>
               ))}
             </ul>
@@ -43,4 +43,11 @@ export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
       )}
     </section>
   );
+}
+
+/** One reason often keeps several drills out: said once, with all of them. */
+function byReason(leftOut: PlanDto['leftOut']): ReadonlyMap<string, readonly string[]> {
+  const reasons = new Map<string, string[]>();
+  for (const { drillId, why } of leftOut) reasons.set(why, [...(reasons.get(why) ?? []), drillId]);
+  return reasons;
 }
