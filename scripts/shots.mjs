@@ -92,14 +92,18 @@ async function typeSomeTrials(page) {
 async function openARung(page) {
   await page.getByRole('button', { name: /^\d+\. Straight swings/ }).click();
   await page.getByLabel('Free packed hang: figure asked').fill('45');
-  await page.evaluate(() => window.scrollTo(0, 230));
+  await page.mouse.wheel(0, 230);
+  await page.waitForTimeout(300);
 }
 
 async function addADrill(page) {
   for (const name of ['Plank', 'Blade sets']) {
     await page.getByRole('button', { name: 'Add a drill' }).click();
     await page.keyboard.type(name);
-    await page.getByRole('option', { name: new RegExp(`^${name}`) }).first().click();
+    await page
+      .getByRole('option', { name: new RegExp(`^${name}`) })
+      .first()
+      .click();
   }
   await page.getByRole('button', { name: 'All done as planned' }).click();
   await page.getByLabel('Effort, 0–10').fill('6');

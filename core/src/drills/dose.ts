@@ -1,35 +1,6 @@
+import type { Dose, DoseRange, DoseUnit } from './doseRange.ts';
 import type { Drill } from './drill.ts';
 import type { Schools } from '../schools/index.ts';
-
-export const DOSE_UNITS = ['reps', 's', 'breaths'] as const;
-export type DoseUnit = (typeof DOSE_UNITS)[number];
-
-/** Seconds of one repetition: the working way out, what is held there, the way back. */
-export interface Tempo {
-  readonly out: number;
-  readonly hold: number;
-  readonly back: number;
-}
-
-/** What a drill is done for by default. */
-export interface DoseRange {
-  readonly unit: DoseUnit;
-  readonly min: number;
-  readonly max: number;
-  readonly sets: number;
-  readonly perSide: boolean;
-  readonly restSeconds: number;
-  /** Of repetitions only. */
-  readonly tempo?: Tempo;
-}
-
-/** A dose as planned for one trainee. */
-export interface Dose {
-  readonly sets: number;
-  readonly min: number;
-  readonly max: number;
-  readonly restSeconds: number;
-}
 
 /** Seconds to change drill, position or side (project default). */
 const CHANGE_OVER_SECONDS = 30;

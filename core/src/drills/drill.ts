@@ -3,7 +3,7 @@ import type { Origin } from '../reference/index.ts';
 import type { CautionId } from '../safety/index.ts';
 import type { Blade } from '../schools/index.ts';
 import type { PoseName } from '../statics/index.ts';
-import type { DoseRange } from './dose.ts';
+import type { DoseRange } from './doseRange.ts';
 import type { FaultId } from './faults.ts';
 
 /** Parts of a session, in the order in which they are done. */

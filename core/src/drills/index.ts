@@ -16,20 +16,7 @@ export {
   type Position,
   type Quality,
 } from './drill.ts';
-export {
-  BREATH_SECONDS,
-  DOSE_UNITS,
-  doseInWords,
-  drillSeconds,
-  handLoadDose,
-  tempoInWords,
-  tensionSeconds,
-  UNIT_WORDS,
-  unitSeconds,
-  type Dose,
-  type DoseRange,
-  type DoseUnit,
-  type Tempo,
-} from './dose.ts';
+export { BREATH_SECONDS, doseInWords, drillSeconds, handLoadDose, tempoInWords, tensionSeconds, UNIT_WORDS, unitSeconds } from './dose.ts';
+export { DOSE_UNITS, type Dose, type DoseRange, type DoseUnit, type Tempo } from './doseRange.ts';
 export { bladeCue, bladeOf, cuesOf, faultsOf } from './coaching.ts';
 export { FAULT_IDS, faultOf, FAULTS, type Fault, type FaultId } from './faults.ts';

@@ -82,5 +82,3 @@ export function useDesk<T extends Revised>({ key, initial, version, send, sendin
     },
   };
 }
-
-export type Desk<T extends Revised> = ReturnType<typeof useDesk<T>>;
