@@ -173,7 +173,7 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   await expect(meaning.getByText('a shoulder once slipped out, left.').first()).toBeVisible();
   await expect(meaning.getByText(/2 rungs of Hang and swing: Straight swings, Travelling hand to hand/)).toBeVisible();
   await page.getByRole('button', { name: 'Save the screen' }).click();
-  await expect(page.getByText('Saved. Change an answer to record a new screen.')).toBeVisible();
+  await expect(page.getByText('Saved. Change an answer, or record that nothing changed.')).toBeVisible();
 
   await open(page, at);
   await expect(page.getByText('closed by the screen')).toHaveCount(2);

@@ -79,7 +79,7 @@ function words(state: HeadroomState, amount: number, demand: Demand, ageDays: nu
 }
 
 function distance(amount: number, { unit, measureId }: Demand): string {
-  if (unit === 'percentBodyWeight') return `${Math.round(amount)} points`;
+  if (unit === 'percentBodyWeight' || unit === 'points') return `${Math.round(amount)} points`;
   if (measureOf(measureId).choices) return `${amount} ${amount === 1 ? 'step' : 'steps'}`;
   return formatBand(amount, unit);
 }

@@ -102,7 +102,7 @@ describe('the whole verdict', () => {
       judgeReadiness({ ...facts(0, []), ladder: lean, capacities: [confidence(daysAgo)], clearances: [signed] }).headrooms.find(
         (h) => h.demand.measureId === 'confidence',
       )?.words;
-    expect(words(1)).toBe('4 of 10 spare');
+    expect(words(1)).toBe('4 points spare');
     expect(words(5)).toBe('never checked');
   });
 });

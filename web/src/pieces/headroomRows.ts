@@ -70,6 +70,8 @@ export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Cap
   const { demand, capacity } = h;
   const sign = demand.direction === 'at least' ? 1 : -1;
   const width = capacity.band > 0 ? capacity.band : measureOf(demand.measureId).limits.step;
+  // A level is what it is: no whisker.
+  const reach = capacity.band > 0 ? 1 : 0;
   const clip = (z: number) => Math.max(-BANDS_SHOWN, Math.min(BANDS_SHOWN, z));
   return {
     key: checkKey(demand.measureId, h.side),
@@ -77,7 +79,7 @@ export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Cap
     state: h.state,
     at: clip(h.bands),
     clipped: Math.abs(h.bands) > BANDS_SHOWN,
-    whisker: [clip(h.bands - 1), clip(h.bands + 1)],
+    whisker: [clip(h.bands - reach), clip(h.bands + reach)],
     trail: (trails[checkKey(demand.measureId, h.side)] ?? []).map((c) => clip((sign * (c.value - demand.value)) / width)),
   };
 }

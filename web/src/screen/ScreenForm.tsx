@@ -35,6 +35,7 @@ export function ScreenForm({ screen, children }: ScreenFormProps) {
   const open = openQuestions(value);
   const now = new Date();
   const unsaved = draft.exists || !current;
+  const due = trainee.screen.state !== 'fresh';
   const answers = screeningFrom(value, now).answers;
   const outcome = unsaved
     ? screenOutcome({ takenAt: instant(now), answers, beighton: value.beighton }, { birthYear: trainee.birthYear, consultations, now })
@@ -88,15 +89,17 @@ export function ScreenForm({ screen, children }: ScreenFormProps) {
         <NoteField value={value.note} change={(note) => change({ ...value, note })} />
         <ProblemNote error={error} retry={() => void save()} />
         <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-base-300 bg-base-100 py-3">
-          <button type="submit" className="btn btn-primary" disabled={open.length > 0 || isLoading || !unsaved}>
-            {isLoading ? 'Saving…' : 'Save the screen'}
+          <button type="submit" className={`btn ${unsaved || due ? 'btn-primary' : ''}`} disabled={open.length > 0 || isLoading}>
+            {isLoading ? 'Saving…' : unsaved ? 'Save the screen' : 'Asked again: nothing changed'}
           </button>
           <span className="aside" role="status">
             {firstOpen
               ? `${open.length} ${open.length === 1 ? 'question is' : 'questions are'} open; next: “${questionOf(firstOpen).text}”`
               : unsaved
                 ? 'Every question is answered.'
-                : 'Saved. Change an answer to record a new screen.'}
+                : due
+                  ? 'More than a year old: ask again, and save.'
+                  : 'Saved. Change an answer, or record that nothing changed.'}
           </span>
           {!unsaved && (
             <Link className="btn btn-sm ms-auto" to={`/trainees/${trainee.id}/checks/new`}>
