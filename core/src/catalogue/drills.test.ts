@@ -143,6 +143,19 @@ describe('customary doses (common practice, no source)', () => {
     expect(library.drill(id).dose).toMatchObject({ unit, min, max, sets, perSide }),
   );
 
+  it('stand in the order of a session: wrists first, long holds last', () =>
+    expect(PHASES).toEqual([
+      'wrists and forearms',
+      'warm-up',
+      'active mobility',
+      'blade activation',
+      'stability',
+      'skill',
+      'strength',
+      'isolation',
+      'cool-down',
+    ]));
+
   it('dips go four seconds down and fast up, then the other way round', () => {
     expect(library.drill('bench-dip-slow-down').dose.tempo).toEqual({ out: 4, hold: 0, back: 1 });
     expect(library.drill('bench-dip-slow-up').dose.tempo).toEqual({ out: 1, hold: 0, back: 4 });

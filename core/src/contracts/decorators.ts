@@ -87,7 +87,7 @@ export function plainTextProblem(label: string, value: unknown, min: number, max
   if (/[<>]/.test(value)) return `${label} must not contain < or >.`;
   // eslint-disable-next-line no-control-regex -- control characters are what this looks for
   if (/[\u0000-\u0008\u000b-\u001f\u007f]/.test(value)) return `${label} must not contain control characters.`;
-  if (/^[=+@\t]/.test(value)) return `${label} must not begin with ${JSON.stringify(value[0])}.`;
+  if (/^([=+@\t]|-\S)/.test(value)) return `${label} must not begin with ${JSON.stringify(value[0])}.`;
   return undefined;
 }
 

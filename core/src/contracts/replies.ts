@@ -26,12 +26,13 @@ export interface CaseloadRow {
   readonly name: string;
   readonly ladderId: string;
   readonly ladderName: string;
-  /** Names of its rungs, lowest first. */
-  readonly rungNames: readonly string[];
+  readonly rungs: number;
+  /** Of the rung in hand; absent below the ladder. */
+  readonly rungName?: string;
   /** Index of the rung in hand, −1 below the ladder. */
   readonly here: number;
   readonly lapsed: boolean;
-  readonly nextRungId?: string;
+  readonly nextRungName?: string;
   readonly limiter?: { readonly measureId: string; readonly side: BodySide; readonly state: HeadroomState; readonly words: string };
   readonly gateOpen: boolean;
   readonly unmet: number;

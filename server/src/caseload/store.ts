@@ -62,6 +62,7 @@ function row(
   const ladder = library.ladder(trainee.ladderId);
   const { standing, rung, gate, headrooms } = verdict;
   const limiter = gate?.limiter;
+  const inHand = ladder.rungs[standing.here];
   const lastSessionAt = sessions
     .map((s) => s.performedAt)
     .sort()
@@ -77,10 +78,11 @@ function row(
     name: trainee.name,
     ladderId: trainee.ladderId,
     ladderName: ladder.name,
-    rungNames: ladder.rungs.map((r) => r.name),
+    rungs: ladder.rungs.length,
+    ...(inHand ? { rungName: inHand.name } : {}),
     here: standing.here,
     lapsed: standing.rungs[standing.here]?.state === 'lapsed',
-    ...(rung ? { nextRungId: rung.id } : {}),
+    ...(rung ? { nextRungName: rung.name } : {}),
     ...(limiter
       ? { limiter: { measureId: limiter.demand.measureId, side: limiter.side, state: limiter.state, words: limiter.words } }
       : {}),

@@ -46,7 +46,7 @@ export function clearanceStore(context: Context, library: LibraryStore) {
   function list(traineeId: string): readonly ClearanceReply[] {
     return ofTrainee.all({ traineeId }).map(({ traineeId: _, figures, withdrawnAt, withdrawnReason, ...row }) => ({
       ...row,
-      rungName: library.current().rungName(row.ladderId, row.rungId),
+      rungName: library.rungName(row.ladderId, row.rungId),
       figures: JSON.parse(figures) as readonly Headroom[],
       ...(withdrawnAt ? { withdrawnAt } : {}),
       ...(withdrawnReason ? { withdrawnReason } : {}),

@@ -116,7 +116,7 @@ describe('a ladder of the studio’s own', () => {
     expect(await saveLadder({ ...ladder, rungs: [gentle, wall, ...rest] })).toMatchObject({ status: 200 });
     expect(await readiness()).toMatchObject({ body: { rungId: 'gentle-wall', headrooms: [{}, {}] } });
     expect(await bench.get('/api/caseload')).toMatchObject({
-      body: [{ ladderName: 'Push-up', rungNames: ['Gentle wall', ...ladder.rungs.map((r) => r.name)] }],
+      body: [{ ladderName: 'Push-up', rungs: ladder.rungs.length + 1, nextRungName: 'Gentle wall' }],
     });
   });
 

@@ -20,6 +20,8 @@ interface Opened {
   readonly state: string;
 }
 
+const BUILT_IN_LIBRARY = openLibrary(BUILT_IN);
+
 /** What an import has to say: everything that is wrong, but not more than anybody reads. */
 const MOST_PROBLEMS = 200;
 
@@ -121,6 +123,12 @@ export function libraryStore(context: Context) {
   return {
     current: (): Library => open().library,
     state: (): string => open().state,
+
+    /** A rung's name for the record, also where the studio's ladder no longer has it. */
+    rungName(ladderId: string, rungId: string): string {
+      const name = open().library.rungName(ladderId, rungId);
+      return name === rungId ? BUILT_IN_LIBRARY.rungName(ladderId, rungId) : name;
+    },
     reply,
 
     /** Saves an entry as the studio's own: a new one, or a copy that takes the place of a built-in one. */

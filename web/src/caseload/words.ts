@@ -4,10 +4,9 @@ import { dayInWords } from '@myokinet/core/quantities';
 import { parseISO } from 'date-fns';
 
 /** `3 of 9, Packs and side rocks`. */
-export function rungWords({ rungNames, here, lapsed }: CaseloadRow): string {
-  const name = rungNames[here];
-  if (!name) return 'below the first rung';
-  return `${here + 1} of ${rungNames.length}, ${name}${lapsed ? ' (clearance lapsed)' : ''}`;
+export function rungWords({ rungs, rungName, here, lapsed }: CaseloadRow): string {
+  if (!rungName) return 'below the first rung';
+  return `${here + 1} of ${rungs}, ${rungName}${lapsed ? ' (clearance lapsed)' : ''}`;
 }
 
 /** `Left shoulder flexion: 7° short`. */
@@ -20,9 +19,9 @@ export function limiterWords({ limiter }: CaseloadRow): string {
 }
 
 /** `open: ready to sign`, or what keeps it closed. */
-export function gateWords({ gateOpen, unmet, locked, openStopSigns, nextRungId, rungNames, here, lapsed }: CaseloadRow): string {
-  if (!nextRungId) return 'top of the ladder';
-  if (gateOpen) return `open: sign “${rungNames[lapsed ? here : here + 1] ?? ''}”`;
+export function gateWords({ gateOpen, unmet, locked, openStopSigns, nextRungName }: CaseloadRow): string {
+  if (!nextRungName) return 'top of the ladder';
+  if (gateOpen) return `open: sign “${nextRungName}”`;
   const why = locked ? ', locked' : openStopSigns > 0 ? ', stop sign' : '';
   return `${unmet} unmet${why}`;
 }

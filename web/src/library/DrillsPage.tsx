@@ -9,6 +9,7 @@ import { newId } from '../app/newId.ts';
 import { Empty } from '../pieces/Empty.tsx';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useSchools, useStudioLibrary } from './LibraryContext.ts';
+import { SetAsideList } from './SetAsideList.tsx';
 import { type FilterName, useDrillFilter } from './useDrillFilter.ts';
 import { ANYBODY, asOptions, BLADE_WORDS, capital, jointsInWords, type Option } from './words.ts';
 
@@ -98,6 +99,7 @@ export function DrillsPage() {
           Show the other {found.length - shown.length}
         </button>
       )}
+      <SetAsideList kind="drill" />
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { newId } from '../app/newId.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useStudioLibrary } from './LibraryContext.ts';
+import { SetAsideList } from './SetAsideList.tsx';
 import { ANYBODY } from './words.ts';
 
 /** Every ladder at a glance: where it starts, where it leads, and how many rungs lie between. */
@@ -29,6 +30,7 @@ export function LaddersPage() {
           />
         ))}
       </ul>
+      <SetAsideList kind="ladder" />
     </section>
   );
 }

@@ -1,10 +1,10 @@
-import type { EntryKind } from '@myokinet/core/contracts';
+import type { DrillEntryDto, EntryKind, LadderEntryDto } from '@myokinet/core/contracts';
 import { differences } from '@myokinet/core/library';
 import { shortDay } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { newId } from '../app/newId.ts';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
-import { useResetEntryMutation } from './endpoints.ts';
+import { useResetEntryMutation, useSaveDrillMutation, useSaveLadderMutation } from './endpoints.ts';
 import { useLibrary, useOwnEntry, useStudioLibrary } from './LibraryContext.ts';
 import { capital } from './words.ts';
 
@@ -15,8 +15,15 @@ export function StandingNote({ kind, id, now }: { readonly kind: EntryKind; read
   const { reply } = useStudioLibrary();
   const [comparing, setComparing] = useState(false);
   const [reset, { isLoading, error }] = useResetEntryMutation();
+  const [saveDrill, drillSaved] = useSaveDrillMutation();
+  const [saveLadder, ladderSaved] = useSaveLadderMutation();
   if (!own || own.standing === 'built in') return null;
   const entry = kind === 'drill' ? library.drill(id) : library.ladder(id);
+  const offerAgain = () => {
+    const body = { revision: newId(), basedOn: own.revision };
+    if (kind === 'drill') void saveDrill({ ...body, entry: library.drill(id) as DrillEntryDto['entry'] });
+    else void saveLadder({ ...body, entry: library.ladder(id) as LadderEntryDto['entry'] });
+  };
   const changes = own.builtIn ? differences(own.builtIn, entry) : [];
   return (
     <div className="mb-3 border-s-4 border-primary bg-primary/10 px-4 py-2.5">
@@ -39,6 +46,11 @@ export function StandingNote({ kind, id, now }: { readonly kind: EntryKind; read
             {comparing ? 'Hide the comparison' : 'Compare with the built-in'}
           </button>
         )}
+        {own.standing === 'set aside' && (
+          <button type="button" className="btn btn-sm" onClick={offerAgain}>
+            Offer it again
+          </button>
+        )}
         {own.standing === 'own' && (
           <button
             type="button"
@@ -50,7 +62,7 @@ export function StandingNote({ kind, id, now }: { readonly kind: EntryKind; read
           </button>
         )}
       </div>
-      <ProblemNote error={error} />
+      <ProblemNote error={error ?? drillSaved.error ?? ladderSaved.error} />
       {comparing && (
         <table className="plain-table mt-2 text-sm">
           <thead>

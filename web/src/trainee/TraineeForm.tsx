@@ -40,6 +40,9 @@ const resolverWith =
 
 export function TraineeForm({ values, onChange, save, saveLabel, saving, error }: TraineeFormProps) {
   const library = useLibrary();
+  // A ladder that was set aside stays the target of those who climb it.
+  const setAside = library.hasLadder(values.ladderId) && !library.ladders.some((l) => l.id === values.ladderId);
+  const targets = setAside ? [...library.ladders, library.ladder(values.ladderId)] : library.ladders;
   const resolver = useMemo(() => resolverWith(library), [library]);
   const {
     register,
@@ -94,7 +97,7 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
         <Field label="Target" error={errors.ladderId} wide>
           {(props) => (
             <select className="select w-full" {...props} {...register('ladderId')}>
-              {library.ladders.map(({ id, name, aim }) => (
+              {targets.map(({ id, name, aim }) => (
                 <option key={id} value={id}>
                   {name}: {aim}
                 </option>
