@@ -253,6 +253,19 @@ test('the studio’s school changes the cue in force on every drill, and is kept
   await expect(page.getByRole('region', { name: 'Faults it invites' })).toContainText('Blades pinched together');
 });
 
+test('a fault gets the studio’s words, where it is looked for too', async ({ page }) => {
+  await open(page, '/library/faults');
+  await page.getByRole('button', { name: 'Change the words: hips sag or twist' }).click();
+  const form = page.getByRole('form', { name: 'Words of: hips sag or twist' });
+  await form.getByLabel('First cue').fill('');
+  await expect(form.getByText('The first cue is needed.')).toBeVisible();
+  await form.getByLabel('First cue').fill('Stiff as a mast.');
+  await form.getByRole('button', { name: 'Save for the studio' }).click();
+  await expect(page.getByRole('row', { name: /Hips sag or twist/ })).toContainText('Stiff as a mast.');
+  await open(page, '/library/drills/plank');
+  await expect(page.getByRole('region', { name: 'Faults it invites' })).toContainText('Stiff as a mast.');
+});
+
 test('the library goes out as a file and comes back; a bad file changes nothing', async ({ page }) => {
   await open(page, '/library/exchange');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'The whole library' }).click()]);

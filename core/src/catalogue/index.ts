@@ -1,3 +1,4 @@
+import { FAULT_ENTRIES } from '../drills/index.ts';
 import type { LibraryContent } from '../library/index.ts';
 import { ACTIVATION } from './drills/activation.ts';
 import { AROUND } from './drills/around.ts';
@@ -40,7 +41,7 @@ const CLIMBS = [
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
 export const BUILT_IN_VERSION = '2026-11';
 
-/** Every drill and ladder the product ships. */
+/** Every drill, ladder and fault the product ships. */
 export const BUILT_IN: LibraryContent = {
   drills: [
     ...OPENERS,
@@ -60,5 +61,6 @@ export const BUILT_IN: LibraryContent = {
     ...CLIMBS.flatMap((c) => c.practices),
   ],
   ladders: CLIMBS.map((c) => c.ladder),
+  faults: FAULT_ENTRIES,
   setAside: [],
 };

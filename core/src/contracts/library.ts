@@ -241,6 +241,15 @@ export class LadderDto {
   rungs!: RungDto[];
 }
 
+/** A fault in the studio's own words; which faults there are stays with the program. */
+export class FaultDto {
+  @IsIn(FAULT_IDS) id!: FaultId;
+  @IsText('The name of the fault', MOST.name) name!: string;
+  @IsText('The first cue', MOST.text) cue!: string;
+  @IsText('What to do when it stays', MOST.text) regression!: string;
+  @IsOptional() @IsIn(BLADES) under?: Blade;
+}
+
 /** Saves a drill or a ladder as the studio's own. Each save names the revision it edits. */
 class EntryRevisionDto {
   @IsUUID('7') revision!: string;
@@ -253,6 +262,10 @@ export class DrillEntryDto extends EntryRevisionDto {
 
 export class LadderEntryDto extends EntryRevisionDto {
   @ValidateNested() @Type(() => LadderDto) entry!: LadderDto;
+}
+
+export class FaultEntryDto extends EntryRevisionDto {
+  @ValidateNested() @Type(() => FaultDto) entry!: FaultDto;
 }
 
 /** Goes back to the built-in entry, or stops offering one of the studio's own. */
@@ -289,4 +302,6 @@ export class LibraryFileDto {
   @ArrayMaxSize(MOST.ladders, { message: `At most ${MOST.ladders} ladders fit one file.` })
   @IsArray()
   ladders!: LadderDto[];
+
+  @ValidateNested({ each: true }) @Type(() => FaultDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultDto[];
 }

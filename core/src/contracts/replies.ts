@@ -3,10 +3,8 @@ import type { Capacity } from '../measuring/index.ts';
 import type { WeekDose } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Gate, Headroom, HeadroomState, Standing } from '../readiness/index.ts';
-import type { Drill } from '../drills/index.ts';
 import type { FieldProblem } from '../errors.ts';
-import type { Ladder } from '../ladders/index.ts';
-import type { LibraryContent } from '../library/index.ts';
+import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
 import type { BeightonTest, Consultation, ScreenAnswer, ScreenOutcome } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
@@ -161,8 +159,6 @@ export interface ScreenReply {
   readonly consultations: readonly ConsultationReply[];
 }
 
-export type EntryKind = 'drill' | 'ladder';
-
 /** An entry that the studio has touched. */
 export interface OwnEntryReply {
   readonly kind: EntryKind;
@@ -174,7 +170,7 @@ export interface OwnEntryReply {
   readonly builtInVersion: string;
   readonly standing: 'own' | 'built in' | 'set aside';
   /** The built-in entry it stands over, where there is one. */
-  readonly builtIn?: Drill | Ladder;
+  readonly builtIn?: LibraryEntry;
 }
 
 export interface LibraryReply {

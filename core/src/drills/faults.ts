@@ -9,6 +9,11 @@ export interface Fault {
   readonly under?: Blade;
 }
 
+/** A fault as the library holds it: the studio may put it into its own words. */
+export interface FaultEntry extends Fault {
+  readonly id: FaultId;
+}
+
 export const FAULTS = {
   'blade-wings': { name: 'blade wings', cue: 'Push the floor further away.', regression: 'Raise the hands or shorten the lever.' },
   shrug: { name: 'shrug to the ears', cue: 'Long neck, shoulders wide.', regression: 'More weight on the feet.' },
@@ -69,7 +74,10 @@ export const FAULTS = {
 export type FaultId = keyof typeof FAULTS;
 export const FAULT_IDS = Object.keys(FAULTS) as readonly FaultId[];
 
-/** A fault by its id. */
+/** A fault by its id, in the built-in words. */
 export function faultOf(id: FaultId): Fault {
   return FAULTS[id];
 }
+
+/** The built-in faults, as library entries. */
+export const FAULT_ENTRIES: readonly FaultEntry[] = FAULT_IDS.map((id) => ({ id, ...faultOf(id) }));

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { DrillDto, inspect, LIBRARY_LIMITS } from '../contracts/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { Drill } from '../drills/index.ts';
-import type { LibraryContent } from '../library/index.ts';
+import { EMPTY_LIBRARY, type LibraryContent } from '../library/index.ts';
 import type { Origin } from '../reference/index.ts';
 import { type ReadLibrary, readEntries } from './libraryFile.ts';
 
@@ -96,16 +96,15 @@ export function writeDrillsCsv(drills: readonly Drill[]): string {
  * @returns the drills, or every problem with its row and column
  */
 export function readDrillsCsv(csv: string, current: LibraryContent, now: Date): ReadLibrary {
-  const nothing: LibraryContent = { drills: [], ladders: [], setAside: [] };
   if (csv.length > LIBRARY_LIMITS.fileBytes) {
     const message = `The file is larger than the limit of ${LIBRARY_LIMITS.fileBytes / 1024 / 1024} MB.`;
-    return { content: nothing, problems: [{ field: '', limit: 'size', message }] };
+    return { content: EMPTY_LIBRARY, problems: [{ field: '', limit: 'size', message }] };
   }
   const { data, errors, meta } = Papa.parse<Cells>(csv.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
   const missing = Object.keys(COLUMNS).filter((c) => !meta.fields?.includes(c));
   if (missing.length > 0) {
     const message = `The table lacks the ${missing.length === 1 ? 'column' : 'columns'} ${missing.join(', ')}.`;
-    return { content: nothing, problems: [{ field: '', limit: 'columns', message }] };
+    return { content: EMPTY_LIBRARY, problems: [{ field: '', limit: 'columns', message }] };
   }
   const problems: FieldProblem[] = errors.map((e) => ({
     field: `/drills/${e.row ?? 0}`,
@@ -119,8 +118,8 @@ export function readDrillsCsv(csv: string, current: LibraryContent, now: Date): 
     );
     return instance as Drill;
   });
-  if (problems.length > 0) return { content: nothing, problems };
-  return readEntries({ drills, ladders: [], setAside: [] }, current);
+  if (problems.length > 0) return { content: EMPTY_LIBRARY, problems };
+  return readEntries({ ...EMPTY_LIBRARY, drills }, current);
 }
 
 /** Rows count from one, and the first holds the names. */

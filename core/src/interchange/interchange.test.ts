@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN, BUILT_IN_VERSION } from '../catalogue/index.ts';
 import type { Drill } from '../drills/index.ts';
+import { EMPTY_LIBRARY } from '../library/index.ts';
 import { librarySchema, readDrillsCsv, readLibraryFile, writeDrillsCsv, writeLibraryFile } from './index.ts';
 
 const now = new Date('2026-11-24T12:00:00Z');
@@ -93,7 +94,7 @@ describe('a library file', () => {
 
   it('is refused with a ring of neighbours, at its place in the file, even when half the ring is in the library', () => {
     const ring = { ...BUILT_IN.drills[at('wall-push-hold')], easier: ['raised-arm-plank'] } as Drill;
-    const { problems, content } = read(writeLibraryFile({ drills: [ring], ladders: [], setAside: [] }, 'x'));
+    const { problems, content } = read(writeLibraryFile({ ...EMPTY_LIBRARY, drills: [ring] }, 'x'));
     expect(content.drills).toEqual([]);
     expect(problems.map((p) => p.field)).toContain('/drills/0/easier/0');
     expect(problems.every((p) => p.limit === 'acyclic')).toBe(true);

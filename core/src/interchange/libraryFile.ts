@@ -1,8 +1,8 @@
 import { inspect, LIBRARY_FORMAT, LIBRARY_FORMAT_VERSION, LIBRARY_LIMITS, LibraryFileDto } from '../contracts/index.ts';
 import type { FieldProblem } from '../errors.ts';
-import type { Drill } from '../drills/index.ts';
+import type { Drill, FaultEntry } from '../drills/index.ts';
 import type { Ladder } from '../ladders/index.ts';
-import { type LibraryContent, libraryProblems, merged } from '../library/index.ts';
+import { EMPTY_LIBRARY, type LibraryContent, libraryProblems, merged } from '../library/index.ts';
 
 /** What a file brings, or every reason why it brings nothing. */
 export interface ReadLibrary {
@@ -10,16 +10,14 @@ export interface ReadLibrary {
   readonly problems: readonly FieldProblem[];
 }
 
-const NOTHING: LibraryContent = { drills: [], ladders: [], setAside: [] };
-
 /**
  * A library as the text of one JSON file.
  *
  * @param content the entries to write
  * @param libraryVersion version of the built-in library they stand beside
  */
-export function writeLibraryFile({ drills, ladders }: LibraryContent, libraryVersion: string): string {
-  return `${JSON.stringify({ format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion, drills, ladders }, null, 2)}\n`;
+export function writeLibraryFile({ drills, ladders, faults }: LibraryContent, libraryVersion: string): string {
+  return `${JSON.stringify({ format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion, drills, ladders, faults }, null, 2)}\n`;
 }
 
 /**
@@ -42,23 +40,31 @@ export function readLibraryFile(text: string, current: LibraryContent, now: Date
     return refused('', 'json', `This is not readable JSON: ${error instanceof Error ? error.message : 'no reason given'}.`);
   }
   const head = headProblems(plain);
-  if (head.length > 0) return { content: NOTHING, problems: head };
+  if (head.length > 0) return { content: EMPTY_LIBRARY, problems: head };
   const { instance, problems } = inspect(LibraryFileDto, plain, { now });
-  if (problems.length > 0) return { content: NOTHING, problems: problems.map((p) => named(p, plain)) };
-  return readEntries({ drills: instance.drills as Drill[], ladders: instance.ladders as Ladder[], setAside: [] }, current);
+  if (problems.length > 0) return { content: EMPTY_LIBRARY, problems: problems.map((p) => named(p, plain)) };
+  return readEntries(
+    {
+      drills: instance.drills as Drill[],
+      ladders: instance.ladders as Ladder[],
+      faults: instance.faults as FaultEntry[],
+      setAside: [],
+    },
+    current,
+  );
 }
 
 /** Entries that are each sound, held against each other and the library they come to. */
 export function readEntries(content: LibraryContent, current: LibraryContent): ReadLibrary {
   const own = libraryProblems(content).filter(({ limit }) => limit === 'unique');
-  if (own.length > 0) return { content: NOTHING, problems: own };
+  if (own.length > 0) return { content: EMPTY_LIBRARY, problems: own };
   const whole = merged(current, content);
   const problems = libraryProblems(whole).map((p) => ({ ...p, field: placeInFile(p.field, whole, content) }));
-  return problems.length > 0 ? { content: NOTHING, problems } : { content, problems };
+  return problems.length > 0 ? { content: EMPTY_LIBRARY, problems } : { content, problems };
 }
 
 function refused(field: string, limit: string, message: string): ReadLibrary {
-  return { content: NOTHING, problems: [{ field, limit, message }] };
+  return { content: EMPTY_LIBRARY, problems: [{ field, limit, message }] };
 }
 
 /** Format and version first: a file of another kind would break every other rule as well. */
@@ -82,7 +88,7 @@ function headProblems(plain: unknown): readonly FieldProblem[] {
 /** A pointer into the merged library, told as a place in the file where the entry comes from there. */
 function placeInFile(field: string, whole: LibraryContent, file: LibraryContent): string {
   const [, kind, index, ...rest] = field.split('/');
-  if (kind !== 'drills' && kind !== 'ladders') return field;
+  if (kind !== 'drills' && kind !== 'ladders' && kind !== 'faults') return field;
   const id = whole[kind][Number(index)]?.id;
   const at = file[kind].findIndex((entry) => entry.id === id);
   return at >= 0 ? ['', kind, at, ...rest].join('/') : field;
@@ -98,5 +104,8 @@ function named(problem: FieldProblem, plain: unknown): FieldProblem {
   const rungs =
     Array.isArray(entry?.rungs) && rest[0] === 'rungs' ? (entry.rungs[Number(rest[1])] as { id?: unknown } | undefined) : undefined;
   const rung = typeof rungs?.id === 'string' ? `, rung “${rungs.id}”` : '';
-  return { ...problem, message: `${kind === 'drills' ? 'Drill' : 'Ladder'} “${label}”${rung}: ${problem.message}` };
+  return {
+    ...problem,
+    message: `${{ drills: 'Drill', ladders: 'Ladder', faults: 'Fault' }[kind ?? ''] ?? 'Entry'} “${label}”${rung}: ${problem.message}`,
+  };
 }

@@ -36,6 +36,7 @@ const LIBRARY_CLASSES = [
   'LadderDto',
   'RungDto',
   'RungDemandDto',
+  'FaultDto',
 ];
 
 /**

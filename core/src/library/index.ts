@@ -1,4 +1,13 @@
-export { openLibrary, type Library, type LibraryContent } from './library.ts';
+export {
+  EMPTY_LIBRARY,
+  ENTRY_KINDS,
+  LIST_OF,
+  openLibrary,
+  type EntryKind,
+  type Library,
+  type LibraryContent,
+  type LibraryEntry,
+} from './library.ts';
 export { exclusionByCaution } from './exclusion.ts';
 export { libraryProblems } from './problems.ts';
 export { merged } from './merge.ts';

@@ -1,11 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
 import type { Drill } from '../drills/index.ts';
-import { differences, drillSearch, exclusionByCaution, type LibraryContent, libraryProblems, merged, openLibrary } from './index.ts';
+import {
+  differences,
+  drillSearch,
+  EMPTY_LIBRARY,
+  exclusionByCaution,
+  type LibraryContent,
+  libraryProblems,
+  merged,
+  openLibrary,
+} from './index.ts';
 
 const library = openLibrary(BUILT_IN);
 const plank = library.drill('plank');
-const own = (part: Partial<LibraryContent>): LibraryContent => ({ drills: [], ladders: [], setAside: [], ...part });
+const own = (part: Partial<LibraryContent>): LibraryContent => ({ ...EMPTY_LIBRARY, ...part });
 const withDrills = (...drills: Drill[]) => merged(BUILT_IN, own({ drills }));
 
 describe('an open library', () => {
@@ -49,6 +58,14 @@ describe('an entry of the studio’s own', () => {
     const { drills } = withDrills(mine, { ...plank, id: 'brand-new' });
     expect(drills.map((d) => d.id)).toEqual([...BUILT_IN.drills.map((d) => d.id), 'brand-new']);
     expect(drills.find((d) => d.id === 'plank')).toBe(mine);
+  });
+
+  it('may be a fault in other words; the rest stays as it was', () => {
+    const mine = { id: 'shrug', name: 'ears swallowed', cue: 'Tall neck.', regression: 'Lighter.' } as const;
+    const ours = openLibrary(merged(BUILT_IN, own({ faults: [mine] })));
+    expect(ours.fault('shrug').cue).toBe('Tall neck.');
+    expect(ours.fault('swings')).toEqual(library.fault('swings'));
+    expect(openLibrary(EMPTY_LIBRARY).fault('shrug').name).toBe('shrug to the ears');
   });
 
   it('differs in named places from the built-in one', () => {

@@ -1,14 +1,23 @@
 import { Refusal } from '../errors.ts';
-import type { Drill } from '../drills/index.ts';
+import { type Drill, type Fault, type FaultEntry, faultOf, type FaultId } from '../drills/index.ts';
 import type { Ladder, Rung } from '../ladders/index.ts';
 
 /** What a library is made of: plain data that can be stored, sent and compared. */
 export interface LibraryContent {
   readonly drills: readonly Drill[];
   readonly ladders: readonly Ladder[];
+  readonly faults: readonly FaultEntry[];
   /** Ids of entries kept for the record and no longer offered. */
   readonly setAside: readonly string[];
 }
+
+/** The kinds of entries a studio can make its own, and where a library keeps them. */
+export const LIST_OF = { drill: 'drills', ladder: 'ladders', fault: 'faults' } as const;
+export type EntryKind = keyof typeof LIST_OF;
+export const ENTRY_KINDS = Object.keys(LIST_OF) as readonly EntryKind[];
+export type LibraryEntry = Drill | Ladder | FaultEntry;
+
+export const EMPTY_LIBRARY: LibraryContent = { drills: [], ladders: [], faults: [], setAside: [] };
 
 /** Drills and ladders with the ways to find them. Records may name what is no longer offered. */
 export interface Library {
@@ -29,6 +38,8 @@ export interface Library {
   readonly rung: (ladderId: string, rungId: string) => Rung;
   /** A rung's name for the record; its id where a coach has since taken it out. */
   readonly rungName: (ladderId: string, rungId: string) => string;
+  /** A fault in the studio's words, or the built-in ones. */
+  readonly fault: (id: FaultId) => Fault;
   /** The rungs in which a drill is practised. */
   readonly practisedOn: (drillId: string) => readonly { readonly ladder: Ladder; readonly rung: Rung }[];
 }
@@ -42,6 +53,7 @@ export interface Library {
 export function openLibrary(content: LibraryContent): Library {
   const drills = new Map(content.drills.map((d) => [d.id, d]));
   const ladders = new Map(content.ladders.map((l) => [l.id, l]));
+  const faults = new Map(content.faults.map((f) => [f.id, f]));
   const offered = <T extends { readonly id: string }>(all: Iterable<T>) => [...all].filter(({ id }) => !content.setAside.includes(id));
   const harder = new Map<string, Drill[]>();
   for (const drill of offered(drills.values()))
@@ -73,6 +85,7 @@ export function openLibrary(content: LibraryContent): Library {
       return found;
     },
     rungName: (ladderId, rungId) => ladders.get(ladderId)?.rungs.find((r) => r.id === rungId)?.name ?? rungId,
+    fault: (id) => faults.get(id) ?? faultOf(id),
     practisedOn: (drillId) =>
       [...ladders.values()].flatMap((l) => l.rungs.filter((rung) => rung.practice === drillId).map((rung) => ({ ladder: l, rung }))),
   };

@@ -4,12 +4,13 @@ import type { LibraryContent } from './library.ts';
  * One library over another: entries of the upper one take the place of those with the same id, in
  * their place; new ones follow.
  *
- * @example merged(BUILT_IN, { drills: [myPlank], ladders: [], setAside: [] }).drills.length // unchanged
+ * @example merged(BUILT_IN, { ...EMPTY_LIBRARY, drills: [myPlank] }).drills.length // unchanged
  */
 export function merged(lower: LibraryContent, upper: LibraryContent): LibraryContent {
   return {
     drills: over(lower.drills, upper.drills),
     ladders: over(lower.ladders, upper.ladders),
+    faults: over(lower.faults, upper.faults),
     setAside: [...new Set([...lower.setAside, ...upper.setAside])],
   };
 }

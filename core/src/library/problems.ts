@@ -14,6 +14,7 @@ export function libraryProblems(content: LibraryContent): readonly FieldProblem[
   return [
     ...twice(content.drills, '/drills'),
     ...twice(content.ladders, '/ladders'),
+    ...twice(content.faults, '/faults'),
     ...neighbourProblems(content.drills),
     ...rungProblems(content),
   ];

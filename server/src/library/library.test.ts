@@ -100,6 +100,25 @@ describe('the library', () => {
   });
 });
 
+describe('a fault', () => {
+  const words = { id: 'shrug', name: 'ears swallowed', cue: 'Tall neck.', regression: 'Lighter.' };
+  const save = (entry: object, basedOn: string | null = null) => bench.put('/api/library/faults/shrug', { revision: v7(), basedOn, entry });
+
+  it('takes the studio’s words, and gives the built-in ones back', async () => {
+    expect(await save(words)).toMatchObject({ status: 200 });
+    const { content, own } = await library();
+    expect(content.faults.find((f) => f.id === 'shrug')).toEqual(words);
+    expect(own).toMatchObject([{ kind: 'fault', id: 'shrug', builtIn: { name: 'shrug to the ears' } }]);
+    await bench.post('/api/library/faults/shrug/reset', { revision: v7(), basedOn: own[0]?.revision });
+    expect((await library()).content.faults.find((f) => f.id === 'shrug')?.name).toBe('shrug to the ears');
+  });
+
+  it('is refused without its cue, and when nobody knows it', async () => {
+    expect(await save({ ...words, cue: '' })).toMatchObject({ status: 422, body: { fields: [{ field: '/entry/cue' }] } });
+    expect(await save({ ...words, id: 'laziness' })).toMatchObject({ status: 422 });
+  });
+});
+
 describe('a ladder of the studio’s own', () => {
   const saveLadder = (entry: Ladder, basedOn: string | null = null) =>
     bench.put(`/api/library/ladders/${entry.id}`, { revision: v7(), basedOn, entry });

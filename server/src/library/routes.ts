@@ -2,7 +2,7 @@ import { BUILT_IN_VERSION } from '@myokinet/core/catalogue';
 import {
   DrillEntryDto,
   EntryResetDto,
-  type EntryKind,
+  FaultEntryDto,
   LadderEntryDto,
   LIBRARY_LIMITS,
   LibraryImportDto,
@@ -11,6 +11,7 @@ import {
 } from '@myokinet/core/contracts';
 import type { Drill } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
+import { ENTRY_KINDS } from '@myokinet/core/library';
 import { librarySchema, writeDrillsCsv, writeLibraryFile } from '@myokinet/core/interchange';
 import type { Ladder } from '@myokinet/core/ladders';
 import type { FastifyInstance, FastifyReply } from 'fastify';
@@ -42,7 +43,13 @@ export function libraryRoutes(app: FastifyInstance, { library, schools, scope }:
     return library.save('ladder', { revision, basedOn: basedOn ?? null, entry: entry as Ladder });
   });
 
-  for (const kind of ['drill', 'ladder'] satisfies EntryKind[])
+  app.put<OfEntry>('/api/library/faults/:id', ({ body, params }) => {
+    const { revision, basedOn, entry } = validated(FaultEntryDto, body, scope());
+    mustMatch(params.id, entry.id);
+    return library.save('fault', { revision, basedOn: basedOn ?? null, entry });
+  });
+
+  for (const kind of ENTRY_KINDS)
     app.post<OfEntry>(`/api/library/${kind}s/:id/reset`, ({ body, params }) =>
       library.reset(kind, params.id, validated(EntryResetDto, body, scope())),
     );

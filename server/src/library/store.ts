@@ -1,17 +1,26 @@
 import { BUILT_IN, BUILT_IN_VERSION } from '@myokinet/core/catalogue';
-import type { EntryKind, EntryResetDto, ImportReply, LibraryReply, OwnEntryReply } from '@myokinet/core/contracts';
-import type { Drill } from '@myokinet/core/drills';
+import type { EntryResetDto, ImportReply, LibraryReply, OwnEntryReply } from '@myokinet/core/contracts';
 import { type FieldProblem, Refusal } from '@myokinet/core/errors';
 import { readDrillsCsv, readLibraryFile, type ReadLibrary } from '@myokinet/core/interchange';
-import type { Ladder } from '@myokinet/core/ladders';
-import { differences, type Library, type LibraryContent, libraryProblems, merged, openLibrary } from '@myokinet/core/library';
+import {
+  differences,
+  EMPTY_LIBRARY,
+  ENTRY_KINDS,
+  type EntryKind,
+  type Library,
+  type LibraryContent,
+  type LibraryEntry as Entry,
+  libraryProblems,
+  LIST_OF,
+  merged,
+  openLibrary,
+} from '@myokinet/core/library';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import * as sql from './statements.ts';
 
 type Row = Omit<OwnEntryReply, 'builtIn'> & { document: string | null };
-type Entry = Drill | Ladder;
 
 interface Opened {
   readonly library: Library;
@@ -25,10 +34,7 @@ const BUILT_IN_LIBRARY = openLibrary(BUILT_IN);
 /** What an import has to say: everything that is wrong, but not more than anybody reads. */
 const MOST_PROBLEMS = 200;
 
-const BUILT_IN_IDS: Readonly<Record<EntryKind, ReadonlyMap<string, Entry>>> = {
-  drill: new Map(BUILT_IN.drills.map((d) => [d.id, d])),
-  ladder: new Map(BUILT_IN.ladders.map((l) => [l.id, l])),
-};
+const BUILT_IN_ENTRIES = entriesById(BUILT_IN);
 
 /** The built-in library with the studio's own entries over it. */
 export function libraryStore(context: Context) {
@@ -94,7 +100,7 @@ export function libraryStore(context: Context) {
       state,
       content: library.content,
       own: rows.map(({ document: _, ...row }) => {
-        const builtIn = BUILT_IN_IDS[row.kind].get(row.id);
+        const builtIn = BUILT_IN_ENTRIES[row.kind].get(row.id);
         return { ...row, ...(builtIn ? { builtIn } : {}) };
       }),
     };
@@ -102,10 +108,7 @@ export function libraryStore(context: Context) {
 
   function preview({ content }: ReadLibrary): Pick<ImportReply, 'entries'> {
     const { library } = open();
-    const current: Readonly<Record<EntryKind, ReadonlyMap<string, Entry>>> = {
-      drill: new Map(library.content.drills.map((d) => [d.id, d])),
-      ladder: new Map(library.content.ladders.map((l) => [l.id, l])),
-    };
+    const current = entriesById(library.content);
     const judge = (kind: EntryKind, entry: Entry) => {
       const before = current[kind].get(entry.id);
       const changes = before ? differences(before, entry).length : 0;
@@ -117,7 +120,7 @@ export function libraryStore(context: Context) {
         changes,
       };
     };
-    return { entries: [...content.drills.map((d) => judge('drill', d)), ...content.ladders.map((l) => judge('ladder', l))] };
+    return { entries: ENTRY_KINDS.flatMap((kind) => content[LIST_OF[kind]].map((entry) => judge(kind, entry))) };
   }
 
   return {
@@ -135,7 +138,7 @@ export function libraryStore(context: Context) {
     save(kind: EntryKind, { revision, basedOn, entry }: { revision: string; basedOn: string | null; entry: Entry }): LibraryReply {
       change(revision, { kind, basedOn, entry }, () => {
         mustBeNewest(kind, entry.id, basedOn);
-        const own = kind === 'drill' ? { ...NONE, drills: [entry as Drill] } : { ...NONE, ladders: [entry as Ladder] };
+        const own: LibraryContent = { ...EMPTY_LIBRARY, [LIST_OF[kind]]: [entry] };
         const problems = problemsWith(merged(open().library.content, own), kind, entry.id);
         if (problems.length > 0) throw new Refusal('contract-broken', problems[0]?.message, problems);
         write({ kind, id: entry.id, revision, basedOn, standing: 'own', entry });
@@ -150,7 +153,7 @@ export function libraryStore(context: Context) {
         const row = open().rows.find((r) => r.kind === kind && r.id === id);
         if (!row || row.standing !== 'own') throw new Refusal('entry-missing', 'There is no version of the studio’s own to take back.');
         const head = { kind, id, revision, basedOn: basedOn ?? null };
-        if (BUILT_IN_IDS[kind].has(id)) write({ ...head, standing: 'built in', entry: null });
+        if (BUILT_IN_ENTRIES[kind].has(id)) write({ ...head, standing: 'built in', entry: null });
         else write({ ...head, standing: 'set aside', entry: JSON.parse(row.document ?? 'null') as Entry });
       });
       return reply();
@@ -176,10 +179,7 @@ export function libraryStore(context: Context) {
           if (state !== open().state)
             throw new Refusal('edited-elsewhere', 'The library changed since the file was looked at. Look at it again.');
           const changed = new Set(entries.filter((e) => e.what !== 'same').map((e) => `${e.kind} ${e.id}`));
-          const all = [
-            ...read.content.drills.map((e) => ['drill', e] as const),
-            ...read.content.ladders.map((e) => ['ladder', e] as const),
-          ];
+          const all = ENTRY_KINDS.flatMap((kind) => read.content[LIST_OF[kind]].map((entry) => [kind, entry] as const));
           for (const [kind, entry] of all) {
             if (!changed.has(`${kind} ${entry.id}`)) continue;
             const basedOn = currentRevision.get({ studioId: who.studioId, kind, id: entry.id })?.revision ?? null;
@@ -200,20 +200,24 @@ export interface ImportRequest {
   readonly state: string;
 }
 
-const NONE: LibraryContent = { drills: [], ladders: [], setAside: [] };
+function entriesById(content: LibraryContent): Readonly<Record<EntryKind, ReadonlyMap<string, Entry>>> {
+  const byId = (kind: EntryKind) => new Map<string, Entry>(content[LIST_OF[kind]].map((entry) => [entry.id, entry]));
+  return { drill: byId('drill'), ladder: byId('ladder'), fault: byId('fault') };
+}
 
 function ownContent(rows: readonly Row[]): LibraryContent {
-  const parsed = rows.flatMap((r) => (r.document === null ? [] : [{ ...r, entry: JSON.parse(r.document) as Entry }]));
+  const own = (kind: EntryKind) => rows.flatMap((r) => (r.kind === kind && r.document !== null ? [JSON.parse(r.document) as Entry] : []));
   return {
-    drills: parsed.filter((r) => r.kind === 'drill').map((r) => r.entry as Drill),
-    ladders: parsed.filter((r) => r.kind === 'ladder').map((r) => r.entry as Ladder),
-    setAside: parsed.filter((r) => r.standing === 'set aside').map((r) => r.id),
+    drills: own('drill') as LibraryContent['drills'],
+    ladders: own('ladder') as LibraryContent['ladders'],
+    faults: own('fault') as LibraryContent['faults'],
+    setAside: rows.filter((r) => r.standing === 'set aside').map((r) => r.id),
   };
 }
 
 /** Problems in one entry of a library, as pointers into the request that saves it. */
 function problemsWith(content: LibraryContent, kind: EntryKind, id: string): readonly FieldProblem[] {
-  const key = kind === 'drill' ? 'drills' : 'ladders';
+  const key = LIST_OF[kind];
   const at = `/${key}/${content[key].findIndex((e) => e.id === id)}/`;
   return libraryProblems(content)
     .filter(({ field }) => field.startsWith(at))

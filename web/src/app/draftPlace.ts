@@ -26,6 +26,8 @@ export function draftPlace(key: string): DraftPlace | undefined {
       return { what: 'Screen', traineeId, to: `${at}/screen` };
     case 'drill':
       return { what: 'A drill of the library', to: `/library/drills/${traineeId}/edit` };
+    case 'fault':
+      return { what: 'A fault of the library', to: '/library/faults' };
     case 'ladder':
       return { what: 'A ladder of the library', to: `/library/ladders/${traineeId}/edit` };
     default:

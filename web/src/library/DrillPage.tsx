@@ -5,7 +5,6 @@ import {
   type Drill,
   effortInWords,
   EQUIPMENT,
-  faultOf,
   faultsOf,
   handLoadInWords,
   tempoInWords,
@@ -121,6 +120,7 @@ function Cues({ drill }: { readonly drill: Drill }) {
 }
 
 function Faults({ drill }: { readonly drill: Drill }) {
+  const library = useLibrary();
   const schools = useSchools();
   const faults = faultsOf(drill, schools);
   return (
@@ -140,7 +140,7 @@ function Faults({ drill }: { readonly drill: Drill }) {
             </thead>
             <tbody>
               {faults.map((id) => {
-                const { name, cue, regression } = faultOf(id);
+                const { name, cue, regression } = library.fault(id);
                 return (
                   <tr key={id}>
                     <td>{capital(name)}</td>

@@ -1,6 +1,6 @@
 import { JOINTS, MOTIONS } from '@myokinet/core/anatomy';
 import { DrillEntryDto, inspect } from '@myokinet/core/contracts';
-import { type Drill, EQUIPMENT, EQUIPMENT_IDS, FAULT_IDS, faultOf, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
+import { type Drill, EQUIPMENT, EQUIPMENT_IDS, FAULT_IDS, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
 import { CAUTION_IDS, cautionOf } from '@myokinet/core/safety';
 import { POSES } from '@myokinet/core/statics';
 import { useState } from 'react';
@@ -144,7 +144,7 @@ function DrillEditor({ start }: { readonly start: Drill }) {
           <TicksField
             legend="Faults it invites"
             values={drill.faults}
-            options={FAULT_IDS.map((f) => ({ value: f, label: faultOf(f).name }))}
+            options={FAULT_IDS.map((f) => ({ value: f, label: library.fault(f).name }))}
             change={(faults) => edit({ faults })}
           />
           <TicksField

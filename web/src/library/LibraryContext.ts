@@ -1,5 +1,5 @@
-import type { EntryKind, LibraryReply, OwnEntryReply, SchoolsReply } from '@myokinet/core/contracts';
-import type { Library } from '@myokinet/core/library';
+import type { LibraryReply, OwnEntryReply, SchoolsReply } from '@myokinet/core/contracts';
+import type { EntryKind, Library } from '@myokinet/core/library';
 import type { Schools } from '@myokinet/core/schools';
 import { createContext, use } from 'react';
 

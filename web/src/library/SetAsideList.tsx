@@ -1,9 +1,8 @@
-import type { EntryKind } from '@myokinet/core/contracts';
 import { Link } from 'react-router';
 import { useStudioLibrary } from './LibraryContext.ts';
 
 /** Entries of the studio that are kept for the record and no longer offered; nothing where there are none. */
-export function SetAsideList({ kind }: { readonly kind: EntryKind }) {
+export function SetAsideList({ kind }: { readonly kind: 'drill' | 'ladder' }) {
   const { library, reply } = useStudioLibrary();
   const aside = reply.own.filter((e) => e.kind === kind && e.standing === 'set aside');
   if (aside.length === 0) return null;

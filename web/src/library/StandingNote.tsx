@@ -1,4 +1,4 @@
-import type { DrillEntryDto, EntryKind, LadderEntryDto } from '@myokinet/core/contracts';
+import type { DrillEntryDto, LadderEntryDto } from '@myokinet/core/contracts';
 import { differences } from '@myokinet/core/library';
 import { shortDay } from '@myokinet/core/quantities';
 import { useState } from 'react';
@@ -9,7 +9,7 @@ import { useLibrary, useOwnEntry, useStudioLibrary } from './LibraryContext.ts';
 import { capital } from './words.ts';
 
 /** What the studio has made of an entry: its own version, compared with the built-in one and taken back. */
-export function StandingNote({ kind, id, now }: { readonly kind: EntryKind; readonly id: string; readonly now: Date }) {
+export function StandingNote({ kind, id, now }: { readonly kind: 'drill' | 'ladder'; readonly id: string; readonly now: Date }) {
   const own = useOwnEntry(kind, id);
   const library = useLibrary();
   const { reply } = useStudioLibrary();

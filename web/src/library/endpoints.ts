@@ -1,7 +1,8 @@
+import type { EntryKind } from '@myokinet/core/library';
 import type {
   DrillEntryDto,
-  EntryKind,
   EntryResetDto,
+  FaultEntryDto,
   ImportReply,
   LadderEntryDto,
   LibraryImportDto,
@@ -25,6 +26,10 @@ const endpoints = api.injectEndpoints({
     }),
     saveLadder: build.mutation<LibraryReply, LadderEntryDto>({
       query: (body) => ({ url: `library/ladders/${body.entry.id}`, method: 'PUT', body }),
+      invalidatesTags: touched,
+    }),
+    saveFault: build.mutation<LibraryReply, FaultEntryDto>({
+      query: (body) => ({ url: `library/faults/${body.entry.id}`, method: 'PUT', body }),
       invalidatesTags: touched,
     }),
     resetEntry: build.mutation<LibraryReply, { readonly kind: EntryKind; readonly id: string; readonly body: EntryResetDto }>({
@@ -51,6 +56,7 @@ export const {
   useLibraryQuery,
   useSchoolsQuery,
   useSaveDrillMutation,
+  useSaveFaultMutation,
   useSaveLadderMutation,
   useResetEntryMutation,
   useImportLibraryMutation,

@@ -1,5 +1,6 @@
 import type { SessionReply } from '@myokinet/core/contracts';
-import { doseInWords, faultOf, LOADING_PHASES } from '@myokinet/core/drills';
+import { doseInWords, LOADING_PHASES } from '@myokinet/core/drills';
+import type { Library } from '@myokinet/core/library';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
 import { symptomInWords } from '@myokinet/core/safety';
 import { useState } from 'react';
@@ -60,7 +61,7 @@ export function SessionEntry({
                 <span className="aside">
                   asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.drill(item.drillId).dose)}:
                 </span>{' '}
-                {item.sets.length === 0 ? 'not done' : item.sets.map(setWords).join(' · ')}
+                {item.sets.length === 0 ? 'not done' : item.sets.map((set) => setWords(set, library)).join(' · ')}
               </li>
             ))}
           </ul>
@@ -87,8 +88,8 @@ function Verdict({ session: { clean, cleanReason, items } }: { readonly session:
   );
 }
 
-function setWords({ side, amount, feeling, faults }: SessionReply['items'][number]['sets'][number]): string {
-  const seen = faults.map((f) => `${faultOf(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`);
+function setWords({ side, amount, feeling, faults }: SessionReply['items'][number]['sets'][number], library: Library): string {
+  const seen = faults.map((f) => `${library.fault(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`);
   return `${side === 'whole' ? '' : `${side} `}${feeling ?? amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
 }
 

@@ -1,7 +1,9 @@
-import { type Drill, FAULT_IDS, type FaultId, faultOf, faultsOf } from '@myokinet/core/drills';
+import { type Drill, FAULT_IDS, type FaultId, faultsOf } from '@myokinet/core/drills';
+import type { Library } from '@myokinet/core/library';
 import type { Schools } from '@myokinet/core/schools';
 import { X } from 'lucide-react';
 import { useState } from 'react';
+import { useLibrary } from '../library/LibraryContext.ts';
 import { type ItemLog, readSet, type SetLog } from './sessionLog.ts';
 
 export interface FaultEntryProps {
@@ -13,6 +15,7 @@ export interface FaultEntryProps {
 
 /** Faults seen in a drill: which, in which set, and whether the cue mended it. */
 export function FaultEntry({ item, drill, schools, changeSet }: FaultEntryProps) {
+  const library = useLibrary();
   const done = item.sets.filter((s) => readSet(s.text, item).amount !== undefined);
   const [faultId, setFaultId] = useState<FaultId | ''>('');
   const [chosen, setChosen] = useState('');
@@ -25,17 +28,17 @@ export function FaultEntry({ item, drill, schools, changeSet }: FaultEntryProps)
     setFaultId('');
   };
   const often = faultsOf(drill, schools);
-  const others = FAULT_IDS.filter((f) => !often.includes(f) && faultOf(f).under === undefined);
+  const others = FAULT_IDS.filter((f) => !often.includes(f) && library.fault(f).under === undefined);
   return (
     <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
       {done.flatMap((set) =>
         set.faults.map((f) => (
           <span key={set.id + f.faultId} className="inline-flex items-center gap-1 border-s-4 border-warning bg-warning/10 px-2 py-0.5">
-            {faultOf(f.faultId).name}, {setName(item, set)}: {f.mended ? 'the cue mended it' : 'stayed'}
+            {library.fault(f.faultId).name}, {setName(item, set)}: {f.mended ? 'the cue mended it' : 'stayed'}
             <button
               type="button"
               className="btn btn-ghost btn-xs btn-square"
-              aria-label={`Take back: ${faultOf(f.faultId).name}, ${setName(item, set)}`}
+              aria-label={`Take back: ${library.fault(f.faultId).name}, ${setName(item, set)}`}
               onClick={() => changeSet(set.id, { faults: set.faults.filter((o) => o !== f) })}
             >
               <X size={12} aria-hidden />
@@ -50,8 +53,8 @@ export function FaultEntry({ item, drill, schools, changeSet }: FaultEntryProps)
         onChange={(e) => setFaultId(e.target.value as FaultId | '')}
       >
         <option value="">a fault seen…</option>
-        <optgroup label="Often here">{often.map(faultOption)}</optgroup>
-        <optgroup label="Others">{others.map(faultOption)}</optgroup>
+        <optgroup label="Often here">{often.map((id) => faultOption(id, library))}</optgroup>
+        <optgroup label="Others">{others.map((id) => faultOption(id, library))}</optgroup>
       </select>
       {faultId !== '' && (
         <>
@@ -63,7 +66,7 @@ export function FaultEntry({ item, drill, schools, changeSet }: FaultEntryProps)
             ))}
           </select>
           <span>
-            Cue: <em>{faultOf(faultId).cue}</em>
+            Cue: <em>{library.fault(faultId).cue}</em>
           </span>
           <button type="button" className="btn btn-xs" onClick={() => add(true)}>
             The cue mended it
@@ -71,17 +74,17 @@ export function FaultEntry({ item, drill, schools, changeSet }: FaultEntryProps)
           <button type="button" className="btn btn-xs" onClick={() => add(false)}>
             It stayed
           </button>
-          <span className="aside">If it stays: {faultOf(faultId).regression}</span>
+          <span className="aside">If it stays: {library.fault(faultId).regression}</span>
         </>
       )}
     </div>
   );
 }
 
-function faultOption(id: FaultId) {
+function faultOption(id: FaultId, library: Library) {
   return (
     <option key={id} value={id}>
-      {faultOf(id).name}
+      {library.fault(id).name}
     </option>
   );
 }

@@ -1,7 +1,7 @@
--- The studio's own drills and ladders over the built-in ones. Revisions are kept; the newest counts.
+-- The studio's own drills, ladders and faults over the built-in ones. Revisions are kept; the newest counts.
 CREATE TABLE library_entry (
   studio_id        TEXT NOT NULL REFERENCES studio (id),
-  kind             TEXT NOT NULL CHECK (kind IN ('drill', 'ladder')),
+  kind             TEXT NOT NULL CHECK (kind IN ('drill', 'ladder', 'fault')),
   entry_id         TEXT NOT NULL CHECK (length(entry_id) BETWEEN 1 AND 64),
   current_revision TEXT NOT NULL UNIQUE REFERENCES library_revision (id) DEFERRABLE INITIALLY DEFERRED,
   PRIMARY KEY (studio_id, kind, entry_id)
