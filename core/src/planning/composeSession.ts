@@ -51,16 +51,13 @@ export function frame({ kind, allowed, needs, cautions, stretching }: SessionBri
   const openers: Drill[] =
     kind === 'mobility' ? wrists : wrists.flatMap((w, i) => [w, ...warmUps.slice(i, i + 1)]).concat(warmUps.slice(wrists.length));
   const items: ComposedItem[] = [];
+  const add = (drill: Drill, why: string) => items.push(asItem(drill, usualDose(drill, cautions), why, cautions));
   let seconds = 0;
   for (const drill of openers) {
     if (seconds >= WARM_UP_SECONDS[kind]) break;
-    const dose = usualDose(drill, cautions);
-    seconds += drillSeconds(drill, dose);
-    items.push({
-      drillId: drill.id,
-      ...dose,
-      why: kind === 'loaded' ? 'Warm-up: at least 10 minutes before any load.' : 'Wrists and forearms first, as in every session.',
-    });
+    seconds += drillSeconds(drill, usualDose(drill, cautions));
+    const why = kind === 'loaded' ? 'Warm-up: at least 10 minutes before any load.' : 'Wrists and forearms first, as in every session.';
+    add(drill, why);
   }
   const passive = (d: Drill) => d.phase === 'cool-down' && d.quality === 'mobility passive';
   const hold =
@@ -72,14 +69,19 @@ export function frame({ kind, allowed, needs, cautions, stretching }: SessionBri
         )
       : undefined;
   const early = hold && hold.worth > 0 ? hold.drill : undefined;
-  if (early) items.push({ drillId: early.id, ...usualDose(early, cautions), why: `${BEFORE_LOAD}, as this plan’s school allows.` });
+  if (early) add(early, `${BEFORE_LOAD}, as this plan’s school allows.`);
   const closing = allowed.filter((d) => d.phase === 'cool-down' && d !== early).sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
   const calm = closing.find((d) => Object.keys(d.trains).length === 0) ?? closing[0];
   const stretch = closing.find((d) => d !== calm && worth(d, needs, []) >= WORTH_ADDING);
-  if (stretch)
-    items.push({ drillId: stretch.id, ...usualDose(stretch, cautions), why: reason(stretch, needs, 'Longer holds belong after the load') });
-  if (calm) items.push({ drillId: calm.id, ...usualDose(calm, cautions), why: 'Cool-down: every session ends quietly.' });
+  if (stretch) add(stretch, reason(stretch, needs, 'Longer holds belong after the load'));
+  if (calm) add(calm, 'Cool-down: every session ends quietly.');
   return items;
+}
+
+/** A drill in a session with its reason, which says so when the dose is a reduced one. */
+function asItem(drill: Drill, dose: Dose, why: string, cautions: readonly CautionInForce[]): ComposedItem {
+  const reduced = worksRebuilding(drill, cautions) ? ' Reduced dose: the joint is being rebuilt.' : '';
+  return { drillId: drill.id, ...dose, why: `${why}${reduced}` };
 }
 
 /** Fills a session between its warm-up and cool-down, most valuable drill first. */
@@ -95,9 +97,8 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
     if (!dose) return false;
     left -= drillSeconds(drill, dose);
     chosen.push(drill);
-    const rebuilding = worksRebuilding(drill, brief.cautions);
-    const less = rebuilding ? ' Reduced dose: the joint is being rebuilt.' : brief.known.has(drill.id) ? '' : ' New, so half dose.';
-    items.push({ drillId: drill.id, ...dose, why: `${why}${less}` });
+    const half = brief.known.has(drill.id) || worksRebuilding(drill, brief.cautions) ? '' : ' New, so half dose.';
+    items.push(asItem(drill, dose, `${why}${half}`, brief.cautions));
     return true;
   };
 

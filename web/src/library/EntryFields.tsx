@@ -36,8 +36,14 @@ export function TextField({
   value,
   change,
   long,
+  autoFocus,
   ...rest
-}: Labelled & { readonly value: string; readonly change: (value: string) => void; readonly long?: boolean }) {
+}: Labelled & {
+  readonly value: string;
+  readonly change: (value: string) => void;
+  readonly long?: boolean;
+  readonly autoFocus?: boolean;
+}) {
   return (
     <Labelled {...rest}>
       {(props) =>
@@ -47,6 +53,7 @@ export function TextField({
           <input
             className="input input-sm mt-0.5 w-full"
             autoComplete="off"
+            autoFocus={autoFocus}
             value={value}
             onChange={(e) => change(e.target.value)}
             {...props}

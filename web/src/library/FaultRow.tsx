@@ -112,6 +112,7 @@ function FaultForm({ id, close }: { readonly id: FaultId; readonly close: () => 
         <div key={key}>
           <TextField
             label={label}
+            autoFocus={key === 'name'}
             value={entry[key]}
             problem={problems.find((p) => p.field === `/entry/${key}`)?.message}
             change={(text) => draft.change({ revision: newId(), basedOn, entry: { ...entry, [key]: text } })}
