@@ -300,3 +300,10 @@ test('the library goes out as a file and comes back; a bad file changes nothing'
   await open(page, '/library/drills/halo');
   await expect(page.getByRole('heading', { name: 'Halo, slowly' })).toBeVisible();
 });
+
+test('a drill says in whose weeks it is planned, and leads there', async ({ page }) => {
+  await open(page, '/library/drills/wrist-circles');
+  await page.getByRole('region', { name: 'Where it is used' }).getByRole('link', { name: 'Bram Yard' }).click();
+  await expect(page.getByRole('heading', { name: 'Bram Yard' })).toBeVisible();
+  await expect(page.getByText('Wrist circles, forearm still').first()).toBeVisible();
+});

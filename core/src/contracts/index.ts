@@ -36,6 +36,7 @@ export type {
   ScreenReply,
   PlannerFacts,
   PlanReply,
+  PlanUse,
   ProblemReply,
   ReadinessReply,
   RecordReply,

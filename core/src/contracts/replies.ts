@@ -100,6 +100,15 @@ export interface CheckReply {
 
 export type PlanReply = PlanDto & { readonly savedAt: Instant };
 
+/** A trainee's week, this one or a later one, that has the drill in it. */
+export interface PlanUse {
+  readonly traineeId: string;
+  readonly name: string;
+  readonly weekStart: string;
+  /** Days on which the drill is planned, in order. */
+  readonly days: readonly string[];
+}
+
 export type SessionReply = SessionDto & {
   readonly clean: boolean;
   readonly cleanReason: string;

@@ -69,3 +69,25 @@ it('is the same when the request comes twice', async () => {
 it('is refused at another address than its week', async () => {
   expect(await bench.put(week, plan({ weekStart: '2026-11-30' }))).toMatchObject({ status: 404, body: { code: 'plan-missing' } });
 });
+
+it('tells in whose weeks a drill is, from this one on', async () => {
+  const dto = plan();
+  const more = (drills: readonly string[]) =>
+    drills.map((drillId) => ({ id: v7(), drillId, sets: 1, min: 20, max: 20, restSeconds: 10, why: 'For the plank.' }));
+  const twice = { ...dto, sessions: [...dto.sessions, { id: v7(), day: '2026-11-24', items: more(['plank', 'plank']) }] };
+  await bench.put(week, twice);
+  const uses = async (drill: string) => (await bench.get(`/api/drills/${drill}/plans`)).body;
+  expect(await uses('plank')).toEqual([
+    { traineeId: week.split('/')[3], name: 'Ada Spar', weekStart: '2026-11-23', days: ['2026-11-24', '2026-11-26'] },
+  ]);
+  expect(await uses('wrist-circles')).toEqual([]);
+  expect(await uses("' OR 1=1 --")).toEqual([]);
+  await bench.put(week, plan({ id: dto.id, basedOn: dto.revision, sessions: [] }));
+  expect(await uses('plank')).toEqual([]);
+});
+
+it('a week gone by is no use any more', async () => {
+  await bench.put(week, plan());
+  bench.passDays(7);
+  expect((await bench.get('/api/drills/plank/plans')).body).toEqual([]);
+});

@@ -1,10 +1,11 @@
-import type { PlanDto, PlanReply } from '@myokinet/core/contracts';
+import type { PlanDto, PlanReply, PlanUse } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
+import { weekStartOf } from '@myokinet/core/planning';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
-import { INSERT_PLAN, INSERT_REVISION, PLAN_OF_WEEK, POINT_TO_REVISION } from './statements.ts';
+import { INSERT_PLAN, INSERT_REVISION, PLAN_OF_WEEK, PLANS_WITH_DRILL, POINT_TO_REVISION } from './statements.ts';
 
 type PlanRow = Pick<PlanReply, 'id' | 'revision' | 'basedOn' | 'savedAt'> & { document: string };
 type PlanDocument = Pick<PlanDto, 'sessions' | 'notes' | 'leftOut' | 'schools'>;
@@ -12,6 +13,9 @@ type PlanDocument = Pick<PlanDto, 'sessions' | 'notes' | 'leftOut' | 'schools'>;
 export function planStore(context: Context, trainees: TraineeStore) {
   const { db, who, now } = context;
   const planOfWeek = db.prepare<{ traineeId: string; weekStart: string; studioId: string }, PlanRow>(PLAN_OF_WEEK);
+  const plansWithDrill = db.prepare<{ drillId: string; from: string; studioId: string }, Omit<PlanUse, 'days'> & { days: string }>(
+    PLANS_WITH_DRILL,
+  );
   const insertPlan = db.prepare(INSERT_PLAN);
   const pointToRevision = db.prepare(POINT_TO_REVISION);
   const insertRevision = db.prepare(INSERT_REVISION);
@@ -28,6 +32,12 @@ export function planStore(context: Context, trainees: TraineeStore) {
 
   return {
     find,
+
+    /** The weeks from this one on that have the drill in them. */
+    uses(drillId: string): readonly PlanUse[] {
+      const rows = plansWithDrill.all({ drillId, from: weekStartOf(now()), studioId: who.studioId });
+      return rows.map((row) => ({ ...row, days: (JSON.parse(row.days) as string[]).sort() }));
+    },
 
     /** Saves a whole week as a new revision; refuses when somebody saved in between. */
     save(traineeId: string, dto: PlanDto): PlanReply {

@@ -13,12 +13,15 @@ import { measureOf } from '@myokinet/core/measuring';
 import { originInWords } from '@myokinet/core/reference';
 import { cautionOf } from '@myokinet/core/safety';
 import { BLADES } from '@myokinet/core/schools';
+import { format, parseISO } from 'date-fns';
 import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
+import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useSchools } from './LibraryContext.ts';
 import { CopyLink } from './CopyLink.tsx';
+import { usePlanUsesQuery } from './endpoints.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { ANYBODY, BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './words.ts';
@@ -222,7 +225,33 @@ function Uses({ drill }: { readonly drill: Drill }) {
           </ul>
         </>
       )}
+      <PlannedFor drill={drill} />
     </section>
+  );
+}
+
+const MOST_PLANS = 10;
+
+/** Who has it before them, so that a coach sees whom an edit reaches. */
+function PlannedFor({ drill }: { readonly drill: Drill }) {
+  const { currentData: uses, error, refetch } = usePlanUsesQuery(drill.id);
+  return (
+    <>
+      <h3 className="mt-3">In plans from this week on</h3>
+      <ProblemNote error={error} retry={() => void refetch()} />
+      {uses?.length === 0 && <p className="aside">In nobody’s.</p>}
+      <ul>
+        {uses?.slice(0, MOST_PLANS).map(({ traineeId, name, weekStart, days }) => (
+          <li key={traineeId + weekStart}>
+            <Link className="link" to={`/trainees/${traineeId}/plan?week=${weekStart}`}>
+              {name}
+            </Link>{' '}
+            <span className="aside text-sm">{days.map((day) => format(parseISO(day), 'EEE d MMM')).join(', ')}</span>
+          </li>
+        ))}
+      </ul>
+      {uses && uses.length > MOST_PLANS && <p className="aside">and {uses.length - MOST_PLANS} more</p>}
+    </>
   );
 }
 

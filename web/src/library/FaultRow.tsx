@@ -22,7 +22,7 @@ export function FaultRow({ id }: { readonly id: FaultId }) {
   if (editing)
     return (
       <tr>
-        <td colSpan={5}>
+        <td colSpan={4}>
           <FaultForm id={id} close={() => setEditing(false)} />
         </td>
       </tr>
@@ -31,6 +31,14 @@ export function FaultRow({ id }: { readonly id: FaultId }) {
     <tr>
       <th scope="row" className="!border-b !border-base-300 align-top !whitespace-normal">
         {capital(name)}
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square ms-1"
+          aria-label={`Change the words: ${name}`}
+          onClick={() => setEditing(true)}
+        >
+          <Pencil size={15} aria-hidden />
+        </button>
         {under && <span className="aside block text-sm font-normal">under “{BLADE_WORDS[under]}”</span>}
         {own?.standing === 'own' && (
           <span className="block w-fit border-s-4 border-primary bg-primary/10 px-1.5 text-sm">the studio’s</span>
@@ -53,16 +61,6 @@ export function FaultRow({ id }: { readonly id: FaultId }) {
             ))}
           </ul>
         </details>
-      </td>
-      <td>
-        <button
-          type="button"
-          className="btn btn-ghost btn-xs btn-square"
-          aria-label={`Change the words: ${name}`}
-          onClick={() => setEditing(true)}
-        >
-          <Pencil size={15} aria-hidden />
-        </button>
       </td>
     </tr>
   );

@@ -16,9 +16,6 @@ export function FaultsPage() {
               <th scope="col">First cue</th>
               <th scope="col">When it stays</th>
               <th scope="col">Invited by</th>
-              <th scope="col">
-                <span className="sr-only">Words</span>
-              </th>
             </tr>
           </thead>
           <tbody>

@@ -7,6 +7,7 @@ import type {
   LadderEntryDto,
   LibraryImportDto,
   LibraryReply,
+  PlanUse,
   SchoolsReply,
   StudioSchoolsDto,
 } from '@myokinet/core/contracts';
@@ -20,6 +21,10 @@ const endpoints = api.injectEndpoints({
   endpoints: (build) => ({
     library: build.query<LibraryReply, void>({ query: () => 'library', providesTags: ['Library'] }),
     schools: build.query<SchoolsReply, void>({ query: () => 'schools', providesTags: ['Schools'] }),
+    planUses: build.query<readonly PlanUse[], string>({
+      query: (drillId) => `drills/${encodeURIComponent(drillId)}/plans`,
+      providesTags: ['Lists'],
+    }),
     saveDrill: build.mutation<LibraryReply, DrillEntryDto>({
       query: (body) => ({ url: `library/drills/${body.entry.id}`, method: 'PUT', body }),
       invalidatesTags: touched,
@@ -54,6 +59,7 @@ const endpoints = api.injectEndpoints({
 
 export const {
   useLibraryQuery,
+  usePlanUsesQuery,
   useSchoolsQuery,
   useSaveDrillMutation,
   useSaveFaultMutation,
