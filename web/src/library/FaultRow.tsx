@@ -99,7 +99,7 @@ function FaultForm({ id, close }: { readonly id: FaultId; readonly close: () => 
   };
   return (
     <form
-      className="grid gap-3 py-2 md:grid-cols-3"
+      className="grid max-w-[calc(100vw-3rem)] gap-3 py-2 md:grid-cols-3"
       aria-label={`Words of: ${builtIn.name}`}
       onSubmit={(event) => {
         event.preventDefault();
