@@ -1,8 +1,7 @@
-import { Redo2, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useUndoKeys } from '../app/useUndoKeys.ts';
 import { ConflictNote } from '../pieces/ConflictNote.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
+import { UndoRedo } from '../pieces/UndoRedo.tsx';
 
 export interface DeskBarProps {
   readonly title: ReactNode;
@@ -26,18 +25,12 @@ export interface DeskBarProps {
 
 /** Undo, redo, save, and what stood in the way, above an entry that is being edited. */
 export function DeskBar({ title, what, desk, save, problems }: DeskBarProps) {
-  useUndoKeys(desk);
   return (
     <div className="sticky top-0 z-10 border-b border-base-300 bg-base-100 pb-2">
       <div className="flex flex-wrap items-center gap-2">
         <h2>{title}</h2>
         <div className="ms-auto flex flex-wrap gap-2">
-          <button type="button" className="btn btn-sm btn-ghost" disabled={!desk.canUndo} onClick={desk.undo}>
-            <Undo2 size={16} aria-hidden /> Undo
-          </button>
-          <button type="button" className="btn btn-sm btn-ghost" disabled={!desk.canRedo} onClick={desk.redo}>
-            <Redo2 size={16} aria-hidden /> Redo
-          </button>
+          <UndoRedo desk={desk} />
           {desk.unsaved && (
             <button type="button" className="btn btn-sm btn-ghost" onClick={desk.startOver}>
               Throw changes away

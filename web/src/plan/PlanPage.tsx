@@ -2,15 +2,15 @@ import { calendarDay, type CalendarDay } from '@myokinet/core/quantities';
 import { proposePlan, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { schoolsOf } from '@myokinet/core/schools';
 import type { PlanReply, ReadinessReply } from '@myokinet/core/contracts';
-import { ChevronLeft, ChevronRight, Printer, Redo2, Undo2, WandSparkles } from 'lucide-react';
+import { ChevronLeft, ChevronRight, Printer, WandSparkles } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { newId } from '../app/newId.ts';
-import { useUndoKeys } from '../app/useUndoKeys.ts';
 import { useLibrary, useSchools } from '../library/LibraryContext.ts';
 import { ConflictNote } from '../pieces/ConflictNote.tsx';
 import { Empty } from '../pieces/Empty.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
+import { UndoRedo } from '../pieces/UndoRedo.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { usePlanQuery, useReadinessQuery, useRecordQuery } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
@@ -92,19 +92,12 @@ function PlanDesk({ weekStart, saved, readiness }: PlanDeskProps) {
       });
   };
 
-  useUndoKeys(desk);
-
   return (
     <PlanRulesContext value={rules}>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <WeekSwitch weekStart={weekStart} now={now} />
         <div className="no-print ms-auto flex flex-wrap items-center gap-2">
-          <button type="button" className="btn btn-sm btn-ghost" disabled={!desk.canUndo} onClick={desk.undo}>
-            <Undo2 size={16} aria-hidden /> Undo
-          </button>
-          <button type="button" className="btn btn-sm btn-ghost" disabled={!desk.canRedo} onClick={desk.redo}>
-            <Redo2 size={16} aria-hidden /> Redo
-          </button>
+          <UndoRedo desk={desk} />
           <button type="button" className="btn btn-sm btn-ghost" disabled={plan.sessions.length === 0} onClick={() => window.print()}>
             <Printer size={16} aria-hidden /> Print
           </button>
