@@ -57,6 +57,25 @@ describe('the error band', () => {
     expect(own.errorBasis).toBe('coach’s own measuring error and 3 trials');
   });
 
+  it('keeps the check’s own model for holds, whatever the coach’s error in degrees', () => {
+    const options = { takenAt, ownError: { sem: 1, degreesOfFreedom: 40 } };
+    expect(capacityFromTrials(measureOf('plank-hold'), trials([40], 'whole'), options).band).toBe(4);
+  });
+
+  it('is the wider one where the readings know their own error', () => {
+    const read = (standardError: number) =>
+      capacityFromTrials(
+        flexion,
+        trials([158, 160, 162]).map((t) => ({ ...t, standardError })),
+        { takenAt },
+      );
+    // √(3·5²)/3 = 2.887; 1.6449 of them.
+    expect(read(5).standardError).toBeCloseTo(2.887, 3);
+    expect(read(5).band).toBeCloseTo(1.6449 * 2.887, 2);
+    expect(read(5).errorBasis).toBe('error of picking the points on the picture');
+    expect(read(1).band).toBeCloseTo(2.87346, 4);
+  });
+
   it('of a best-of reading is that of a single one', () => {
     const best = capacityFromTrials(flexion, trials([158, 160, 162]), { takenAt, combine: 'best' });
     expect(best.value).toBe(162);
@@ -78,6 +97,12 @@ describe('the error band', () => {
     expect(capacityFromTrials(measureOf('release-swing'), trials([8, 10, 12]), { takenAt }).value).toBe(10);
     expect(capacityFromTrials(measureOf('release-swing'), trials([8, 10, 12]), { takenAt, combine: 'best' }).value).toBe(8);
   });
+});
+
+it('is provisional as soon as one trial is', () => {
+  const [first, ...rest] = trials([158, 160, 162]);
+  expect(capacityFromTrials(flexion, [first!, ...rest], { takenAt }).provisional).toBeUndefined();
+  expect(capacityFromTrials(flexion, [{ ...first!, provisional: 'simulated' }, ...rest], { takenAt }).provisional).toBe('simulated');
 });
 
 describe('refusals', () => {

@@ -3,12 +3,17 @@ import { Refusal } from '../errors.ts';
 import type { Amount, Instant } from '../quantities/index.ts';
 import { normalQuantile, studentTQuantile } from '../statistics/index.ts';
 import type { ErrorModel, Measure } from './measure.ts';
+import type { OwnError } from './ownError.ts';
+import type { Provisional } from './provisional.ts';
 import { trialProblem } from './trialLimits.ts';
 
 /** One reading of one side. */
 export interface Trial {
   readonly side: BodySide;
   readonly value: number;
+  /** Standard error of this reading itself, where it is known: landmarks picked on a picture. */
+  readonly standardError?: number;
+  readonly provisional?: Provisional;
 }
 
 /** What a trainee showed in a check. All figures are in the measure's own unit. */
@@ -24,6 +29,8 @@ export interface Capacity {
   readonly takenAt: Instant;
   /** Where the band comes from, for the coach. */
   readonly errorBasis: string;
+  /** Set when one of the trials may not open a gate. */
+  readonly provisional?: Provisional;
 }
 
 export interface CapacityOptions {
@@ -31,7 +38,7 @@ export interface CapacityOptions {
   /** Overrides how the trials are combined. */
   readonly combine?: 'mean' | 'best';
   /** The coach's own measuring error, once estimated; replaces the default. */
-  readonly ownError?: { readonly sem: number; readonly degreesOfFreedom: number };
+  readonly ownError?: Pick<OwnError, 'sem' | 'degreesOfFreedom'> | undefined;
 }
 
 /** One-sided confidence of every error band. */
@@ -45,6 +52,7 @@ const ONE_SIDED_95 = normalQuantile(BAND_CONFIDENCE);
  * freedom) is pooled with the trials' own scatter, s² = (ν₀s₀² + (n−1)s_t²)/(ν₀+n−1), and the band
  * is t₀.₉₅,ν·s/√n with ν = ν₀+n−1 (project choice, classical pooling). Best-of keeps the error of a
  * single reading. Holds and counts: the best trial, with a share of the value or a fixed amount.
+ * Where the readings bring an error of their own (pictures), the wider of the two counts.
  *
  * @param measure the check that was taken
  * @param trials one or more readings of one side, in the measure's unit
@@ -66,12 +74,12 @@ export function capacityFromTrials(measure: Measure, trials: readonly Trial[], o
   }
   const combine = options.combine ?? measure.combine;
   const value = combine === 'mean' ? mean(values) : measure.better === 'more' ? Math.max(...values) : Math.min(...values);
-  const { band, standardError, basis } = errorOf(effectiveError(measure.error, options), {
-    values,
-    value,
-    combine,
-    smallest: measure.limits.step,
-  });
+  const { band, standardError, basis } = wider(
+    errorOf(effectiveError(measure.error, options), { values, value, combine, smallest: measure.limits.step }),
+    trials,
+    { value, combine },
+  );
+  const provisional = trials.find((t) => t.provisional)?.provisional;
   return {
     measureId: measure.id,
     side: first.side,
@@ -81,11 +89,31 @@ export function capacityFromTrials(measure: Measure, trials: readonly Trial[], o
     trials: values.length,
     takenAt: options.takenAt,
     errorBasis: basis,
+    ...(provisional ? { provisional } : {}),
   };
 }
 
+/** A coach's own error stands in for a default standard error; holds, counts and levels keep theirs. */
 function effectiveError(model: ErrorModel, { ownError }: CapacityOptions): ErrorModel & { own?: boolean } {
-  return ownError ? { kind: 'scatter', ...ownError, own: true } : model;
+  return ownError && model.kind === 'scatter'
+    ? { kind: 'scatter', sem: ownError.sem, degreesOfFreedom: ownError.degreesOfFreedom, own: true }
+    : model;
+}
+
+interface Told {
+  readonly band: number;
+  readonly standardError: number;
+  readonly basis: string;
+}
+
+/** What the readings know about their own error, where that is more than what the trials show. */
+function wider(told: Told, trials: readonly Trial[], { value, combine }: Pick<Reading, 'value' | 'combine'>): Told {
+  const errors = trials.map((t) => t.standardError ?? 0);
+  const best = trials.find((t) => t.value === value)?.standardError ?? 0;
+  const own = combine === 'mean' ? Math.hypot(...errors) / trials.length : best;
+  return own > told.standardError
+    ? { band: ONE_SIDED_95 * own, standardError: own, basis: 'error of picking the points on the picture' }
+    : told;
 }
 
 interface Reading {
@@ -96,7 +124,7 @@ interface Reading {
   readonly smallest: number;
 }
 
-function errorOf(model: ErrorModel & { own?: boolean }, { values, value, combine, smallest }: Reading) {
+function errorOf(model: ErrorModel & { own?: boolean }, { values, value, combine, smallest }: Reading): Told {
   const n = values.length;
   if (model.kind === 'scatter') {
     const degreesOfFreedom = model.degreesOfFreedom + n - 1;
@@ -120,8 +148,8 @@ function mean(values: readonly number[]): number {
   return values.reduce((sum, v) => sum + v, 0) / values.length;
 }
 
-/** Sum of squared deviations: (n−1)·s². */
-function sumOfSquares(values: readonly number[]): number {
+/** Sum of squared deviations from the mean: (n−1)·s². */
+export function sumOfSquares(values: readonly number[]): number {
   const centre = mean(values);
   return values.reduce((sum, v) => sum + (v - centre) ** 2, 0);
 }

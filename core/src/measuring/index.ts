@@ -9,5 +9,9 @@ export {
 } from './measure.ts';
 export { isMeasure, MEASURES, measureOf } from './measures.ts';
 export { trialProblem } from './trialLimits.ts';
-export { BAND_CONFIDENCE, capacityFromTrials, type Capacity, type CapacityOptions, type Trial } from './capacity.ts';
+export { BAND_CONFIDENCE, capacityFromTrials, sumOfSquares, type Capacity, type CapacityOptions, type Trial } from './capacity.ts';
 export { changeBetween, minimalDetectableChange, sideDifference, type Change, type SideDifference } from './change.ts';
+export { ownErrorFromTest, ownErrorFromTrials, OWN_ERROR_RULES, type OwnError, type TrialScatter } from './ownError.ts';
+export { PROVISIONAL, type Provisional } from './provisional.ts';
+export { repeatability, type Coefficient, type Repeatability } from './repeatability.ts';
+export { strayTrial, type StrayTrial } from './strayTrial.ts';

@@ -1,6 +1,6 @@
 import { calendarDay, formatApart, shortDay, daysBetween, type Instant } from '../quantities/index.ts';
 import { demandInWords } from '../ladders/index.ts';
-import { measureOf, readingInWords, sideDifference } from '../measuring/index.ts';
+import { measureOf, PROVISIONAL, readingInWords, sideDifference } from '../measuring/index.ts';
 import { QUIET_UP_TO, type Symptom, symptomInWords } from '../safety/index.ts';
 import { type SessionFact, spacedCleanSessions } from './cleanSession.ts';
 import { capacityInWords, type Headroom } from './headroom.ts';
@@ -81,7 +81,8 @@ function byMeasure(headrooms: readonly Headroom[]): readonly (readonly [string, 
   return [...new Set(headrooms.map((h) => h.demand.measureId))].map((id) => [id, headrooms.filter((h) => h.demand.measureId === id)]);
 }
 
-function passes({ state, demand }: Headroom): boolean {
+function passes({ state, demand, capacity }: Headroom): boolean {
+  if (capacity?.provisional) return false;
   return state === 'spare' || (state === 'on the mark' && demand.allowOnTheMark);
 }
 
@@ -111,6 +112,7 @@ function unknownSentence(sides: readonly Headroom[]): string | undefined {
 
 function demandSentence(h: Headroom): string {
   const asked = `${demandInWords(h.demand)} asked`;
+  if (h.capacity?.provisional) return `${capacityInWords(h)}; ${asked}: ${PROVISIONAL[h.capacity.provisional]}.`;
   if (h.state === 'on the mark') {
     const verdict = h.demand.allowOnTheMark ? 'on the mark, which you allow here' : 'too close to call, more trials would decide';
     return `${capacityInWords(h)}; ${asked}: ${verdict}.`;

@@ -2,6 +2,7 @@
 declare module 'jstat' {
   export const jStat: {
     readonly studentt: { inv(p: number, dof: number): number };
+    readonly centralF: { inv(p: number, numerator: number, denominator: number): number };
     readonly normal: { inv(p: number, mean: number, sd: number): number; cdf(x: number, mean: number, sd: number): number };
   };
 }

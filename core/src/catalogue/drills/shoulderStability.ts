@@ -215,7 +215,7 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     pose: 'plank, leaning',
     dose: seconds(5, 10, 3),
     handLoad: { direction: 'push', share: 0.72, joints: ['wrist', 'shoulder', 'elbow'] },
-    trains: { 'lean-hold': 3, 'wrist-extension-loaded': 2, 'hand-load-push': 2, 'elbow-crease': 1 },
+    trains: { 'lean-hold': 3, 'arm-lean': 2, 'wrist-extension-loaded': 2, 'hand-load-push': 2, 'elbow-crease': 1 },
     cue: 'Shoulders a thumb’s length past the wrists, blades wide, heels of the hands heavy.',
     blade: 'follow',
     faults: ['wrist-collapses', 'elbows-lock', 'hips-sag', 'fingers-claw'],

@@ -72,7 +72,7 @@ export const STABILITY: readonly Drill[] = [
     pose: 'hands and knees',
     dose: seconds(10, 20, 3, { restSeconds: 30 }),
     handLoad: { direction: 'push', share: 0.45, joints: ['wrist', 'shoulder'] },
-    trains: { 'wrist-extension-loaded': 2, 'hand-load-push': 3 },
+    trains: { 'arm-lean': 1, 'wrist-extension-loaded': 2, 'hand-load-push': 3 },
     cue: 'Shoulders drift past the fingers only while the heels of the hands stay heavy.',
     alsoWorks: ['elbow', 'shoulder'],
     easier: ['side-to-side-rock'],

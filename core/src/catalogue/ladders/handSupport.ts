@@ -224,6 +224,7 @@ export const HAND_SUPPORT = climb({
       demands: [
         atLeast('wrist-extension-loaded', 105),
         atLeast('elbow-crease', 40),
+        atLeast('arm-lean', 15),
         atLeast('lean-hold', 20),
         atLeast('plank-hold', 60),
         atLeast('hand-load-push', 78),
@@ -249,6 +250,7 @@ export const HAND_SUPPORT = climb({
         atLeast('shoulder-flexion', 170),
         atLeast('blade-rotation', 2),
         atLeast('wall-slide-height', 150),
+        atMost('pike-hip-angle', 90),
         atLeast('lean-hold', 20),
         atLeast('hand-load-push', 80),
         atLeast('confidence', 6),

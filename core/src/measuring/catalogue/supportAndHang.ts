@@ -1,6 +1,6 @@
 import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
 import type { Measure } from '../measure.ts';
-import { bestOfTrials, cleanCount, FRESH_DAYS, hold, loadTolerated, meanOfTrials, scatter } from './defaults.ts';
+import { bestOfTrials, cleanCount, FRESH_DAYS, hold, loadTolerated, meanOfTrials, scatter, shoulderRange } from './defaults.ts';
 
 export const SUPPORT_MEASURES: readonly Measure[] = [
   cleanCount({
@@ -78,6 +78,40 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
       'Push-up position, shoulders 5 cm past the wrists.',
       'Elbows straight, blades wide, heels of the hands heavy.',
       'Stop the watch when a heel lifts, an elbow locks or it hurts.',
+    ],
+  }),
+  shoulderRange({
+    id: 'arm-lean',
+    name: 'Arm lean in the push-up position',
+    phrase: 'arm lean',
+    joint: 'wrist',
+    motion: 'extension',
+    sided: false,
+    position: 'plank',
+    limits: { min: -30, max: 60, step: 1 },
+    freshDays: FRESH_DAYS.stability,
+    instrument: 'photo from the side, or inclinometer on the arm',
+    protocol: [
+      'Push-up position, elbows straight, blades wide.',
+      'Lean forward until the fingertips load or a heel of the hand wants to lift.',
+      'Read the arm, wrist to shoulder, against the vertical; forward counts up.',
+    ],
+  }),
+  shoulderRange({
+    id: 'pike-hip-angle',
+    name: 'Hip angle in a pike',
+    phrase: 'hip angle in a pike',
+    better: 'less',
+    joint: 'trunk',
+    motion: 'flexion',
+    sided: false,
+    position: 'plank',
+    limits: { min: 20, max: 180, step: 1 },
+    instrument: 'photo from the side',
+    protocol: [
+      'Hands on the floor, hips high, elbows and knees straight.',
+      'Walk the feet in as far as the back stays long and both heels of the hands stay down.',
+      'Read shoulder, hip, knee; a smaller angle is a deeper fold.',
     ],
   }),
   hold({

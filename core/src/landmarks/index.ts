@@ -1,0 +1,21 @@
+export {
+  jointAngle,
+  PICTURE_DEFAULTS,
+  rollOf,
+  type AngleOptions,
+  type AnglePoints,
+  type PictureAngle,
+  type PicturePoint,
+  type ReferenceLine,
+  type SegmentPoints,
+} from './jointAngle.ts';
+export {
+  PICTURE_TEMPLATES,
+  readPicture,
+  templateFor,
+  type BodyPoint,
+  type PictureTemplate,
+  type PlacedPoint,
+  type TemplateLandmark,
+} from './templates.ts';
+export { LEAST_SCORE, suggestPoints, type Keypoint } from './suggestPoints.ts';

@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import seedrandom from 'seedrandom';
+import { describe, expect, it } from 'vitest';
+import { isMeasure } from '../measuring/index.ts';
+import { jointAngle, type Keypoint, PICTURE_TEMPLATES, readPicture, rollOf, suggestPoints, templateFor } from './index.ts';
+
+const at = (x: number, y: number) => ({ x, y });
+const towards = (degrees: number, length: number, from = at(0, 0)) =>
+  at(from.x + length * Math.cos((degrees * Math.PI) / 180), from.y - length * Math.sin((degrees * Math.PI) / 180));
+
+describe('an angle between three landmarks', () => {
+  it.each([5, 30, 90, 135, 175])('of %d° is read, wherever it lies and however the camera is rolled', (angle) => {
+    for (const turned of [0, 77, 200, 301]) {
+      const vertex = at(300, 200);
+      const reading = jointAngle({ first: towards(turned, 150, vertex), vertex, second: towards(turned + angle, 90, vertex) });
+      expect(reading.angle).toBeCloseTo(angle, 6);
+      expect(reading.warnings).toEqual([]);
+    }
+  });
+
+  it('has the uncertainty that a simulation of shaky picking has (seeded)', () => {
+    const random = seedrandom('picking');
+    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    for (const [angle, a, c] of [
+      [20, 140, 90],
+      [90, 100, 100],
+      [170, 220, 70],
+    ] as const) {
+      const points = { first: towards(10, a), vertex: at(0, 0), second: towards(10 + angle, c) };
+      const shaken = (p: { x: number; y: number }) => at(p.x + 2 * normal(), p.y + 2 * normal());
+      const seen = Array.from({ length: 20_000 }, () => {
+        const [first, vertex, second] = [shaken(points.first), shaken(points.vertex), shaken(points.second)];
+        return jointAngle({ first, vertex, second }).angle;
+      });
+      const mean = seen.reduce((s, v) => s + v, 0) / seen.length;
+      const sd = Math.sqrt(seen.reduce((s, v) => s + (v - mean) ** 2, 0) / (seen.length - 1));
+      const told = jointAngle(points, { picking: 2 }).standardError;
+      expect(told / sd).toBeGreaterThan(0.96);
+      expect(told / sd).toBeLessThan(1.04);
+    }
+  });
+
+  it('is worked by hand for a right angle of 100 px arms and 3 px: √(2·9·2/10⁴) rad = 3.4°', () =>
+    expect(jointAngle({ first: at(100, 0), vertex: at(0, 0), second: at(0, 100) }).standardError).toBeCloseTo(3.438, 3));
+
+  it('grows surer with longer arms (seeded)', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 179 }), fc.integer({ min: 60, max: 300 }), (angle, length) => {
+        const se = (l: number) => jointAngle({ first: towards(0, l), vertex: at(0, 0), second: towards(angle, l) }).standardError;
+        expect(se(length * 2)).toBeLessThan(se(length));
+      }),
+      { seed: 5 },
+    );
+  });
+
+  it('warns of limbs that are short on screen or point at the camera', () => {
+    const short = jointAngle({ first: at(40, 0), vertex: at(0, 0), second: at(0, 100) });
+    expect(short.warnings.map((w) => w.kind)).toEqual(['short on screen']);
+    expect(short.warnings[0]?.sentence).toContain('40 pixels');
+    // An upper arm seen at half its length: arccos ½ = 60° out of the plane.
+    const tilted = jointAngle({ first: at(200, 0), vertex: at(0, 0), second: at(0, 50) }, { proportion: 2 });
+    expect(tilted.warnings.map((w) => w.kind)).toEqual(['short on screen', 'foreshortened']);
+    expect(tilted.warnings[1]?.sentence).toContain('60°');
+    expect(jointAngle({ first: at(200, 0), vertex: at(0, 0), second: at(0, 90) }, { proportion: 2 }).warnings).toEqual([]);
+  });
+
+  it('refuses landmarks on one spot', () =>
+    expect(() => jointAngle({ first: at(5, 5), vertex: at(5, 5), second: at(9, 9) })).toThrow('Two landmarks lie on the same spot'));
+});
+
+describe('a segment against the vertical', () => {
+  const reference = { kind: 'plumb', a: at(0, 400), b: at(0, 0) } as const;
+
+  it('is 0° straight up and counts to the right', () => {
+    expect(jointAngle({ from: at(0, 100), to: at(0, 0) }, { reference }).angle).toBeCloseTo(0, 9);
+    expect(jointAngle({ from: at(0, 100), to: at(100, 0) }, { reference }).angle).toBeCloseTo(45, 9);
+    expect(jointAngle({ from: at(0, 100), to: at(-100, 100) }, { reference }).angle).toBeCloseTo(-90, 9);
+  });
+
+  it.each(['plumb', 'floor'] as const)('loses the camera’s roll by a %s line, drawn from either end', (kind) => {
+    for (const roll of [-14, 3, 9]) {
+      const tilt = (degrees: number, length: number) => towards(degrees - roll, length);
+      const [a, b] = kind === 'plumb' ? [at(0, 0), tilt(90, 300)] : [at(0, 0), tilt(0, 300)];
+      for (const line of [
+        { kind, a, b },
+        { kind, a: b, b: a },
+      ]) {
+        expect(rollOf(line)).toBeCloseTo(roll, 6);
+        expect(jointAngle({ from: at(0, 0), to: tilt(60, 120) }, { reference: line }).angle).toBeCloseTo(30, 6);
+      }
+    }
+  });
+
+  it('without a line has the unknown roll in its error, and says so', () => {
+    const points = { from: at(0, 300), to: at(0, 0) };
+    const bare = jointAngle(points);
+    expect(bare.warnings.map((w) => w.kind)).toEqual(['roll unknown']);
+    // Picking: √2·3/300 rad = 0.81°; with 2° of roll: 2.16°.
+    expect(bare.standardError).toBeCloseTo(2.16, 2);
+    expect(jointAngle(points, { reference }).standardError).toBeLessThan(1.1);
+  });
+});
+
+describe('the protocols', () => {
+  it('belong to checks, and read their own starting points', () => {
+    for (const template of PICTURE_TEMPLATES) {
+      expect(isMeasure(template.measureId)).toBe(true);
+      const points = template.landmarks.map(({ id, start }) => ({ id, x: start.x * 1000, y: start.y * 1000 }));
+      expect(Number.isFinite(readPicture(template, points, { facing: 'right' }).angle)).toBe(true);
+    }
+    expect(new Set(PICTURE_TEMPLATES.map((t) => t.measureId)).size).toBe(PICTURE_TEMPLATES.length);
+  });
+
+  const read = (measureId: string, places: Readonly<Record<string, { x: number; y: number }>>, facing: 'left' | 'right' = 'right') => {
+    const points = Object.entries(places).map(([id, p]) => ({ id, ...p }));
+    const reference = { kind: 'floor', a: at(0, 500), b: at(500, 500) } as const;
+    return readPicture(templateFor(measureId)!, points, { facing, reference }).angle;
+  };
+  const origin = at(300, 300);
+
+  it('read drawn figures of known angles', () => {
+    // Arm overhead, 20° in front of the trunk’s line: 160° of flexion.
+    expect(read('shoulder-flexion', { hip: towards(-90, 180, origin), shoulder: origin, elbow: towards(70, 100, origin) })).toBeCloseTo(
+      160,
+      6,
+    );
+    // Forearm straight up over a flat hand: 90°; leaning 20° over the fingers: 110°.
+    const loaded = (forearm: number) =>
+      read('wrist-extension-loaded', { fingertips: towards(0, 90, origin), wrist: origin, elbow: towards(forearm, 130, origin) });
+    expect(loaded(90)).toBeCloseTo(90, 6);
+    expect(loaded(70)).toBeCloseTo(110, 6);
+    expect(read('wrist-flexion', { elbow: towards(180, 120, origin), wrist: origin, knuckles: towards(-60, 70, origin) })).toBeCloseTo(
+      60,
+      6,
+    );
+    expect(read('pike-hip-angle', { shoulder: towards(200, 150, origin), hip: origin, knee: towards(280, 150, origin) })).toBeCloseTo(
+      80,
+      6,
+    );
+    expect(read('elbow-crease', { finger: towards(90, 100, origin), elbow: origin, crease: towards(45, 60, origin) })).toBeCloseTo(45, 6);
+  });
+
+  it('count a lean toward where the trainee faces', () => {
+    const places = { wrist: origin, shoulder: towards(70, 200, origin) };
+    expect(read('arm-lean', places)).toBeCloseTo(20, 6);
+    expect(read('arm-lean', places, 'left')).toBeCloseTo(-20, 6);
+    expect(read('shoulder-external-rotation', { elbow: origin, wrist: towards(20, 120, origin) }, 'left')).toBeCloseTo(70, 6);
+  });
+
+  it('tell an elbow that over-extends from one that does not straighten, on either side', () => {
+    const arm = (wrist: number, shoulder: number) =>
+      read('elbow-extension', { shoulder: towards(shoulder, 120, origin), elbow: origin, wrist: towards(wrist, 110, origin) });
+    expect(arm(-6, 180)).toBeCloseTo(6, 6);
+    expect(arm(10, 180)).toBeCloseTo(-10, 6);
+    expect(arm(186, 0)).toBeCloseTo(6, 6);
+    expect(arm(170, 0)).toBeCloseTo(-10, 6);
+  });
+
+  it('name the landmark that is missing', () =>
+    expect(() => read('shoulder-flexion', { hip: at(1, 1), shoulder: at(9, 9) })).toThrow('The landmark “elbow” is not placed.'));
+});
+
+describe('suggested points', () => {
+  const seen = (score: number): readonly Keypoint[] =>
+    (['left', 'right'] as const).flatMap((side, i) =>
+      (['hip', 'shoulder', 'elbow'] as const).map((name, j) => ({
+        name: `${side} ${name}` as const,
+        x: 100 * i + j,
+        y: j,
+        score: score + 0.1 * i,
+      })),
+    );
+  const flexion = templateFor('shoulder-flexion')!;
+
+  it('are those of the wanted side', () =>
+    expect(suggestPoints(flexion, seen(0.6), 'right').map((p) => [p.id, p.x])).toEqual([
+      ['hip', 100],
+      ['shoulder', 101],
+      ['elbow', 102],
+    ]));
+
+  it('are those of the side that is seen better, where the check has none', () =>
+    expect(suggestPoints(flexion, seen(0.5), 'whole')[0]?.x).toBe(100));
+
+  it('leave out what is not seen', () => {
+    expect(suggestPoints(flexion, seen(0.3), 'left')).toEqual([]);
+    expect(suggestPoints(templateFor('wrist-flexion')!, seen(0.9), 'left').map((p) => p.id)).toEqual(['elbow']);
+  });
+});

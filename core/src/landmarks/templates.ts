@@ -1,0 +1,207 @@
+import { Refusal } from '../errors.ts';
+import { SEGMENT_LENGTHS, type SegmentLengths, type Sex } from '../reference/index.ts';
+import { type AngleOptions, jointAngle, type PictureAngle, type PicturePoint, type ReferenceLine, rollOf } from './jointAngle.ts';
+
+/** Names of the points that the pose model can suggest. */
+export type BodyPoint = 'ear' | 'shoulder' | 'elbow' | 'wrist' | 'hip' | 'knee' | 'ankle';
+
+/** A landmark that a protocol asks for. */
+export interface TemplateLandmark {
+  readonly id: string;
+  /** Where to put it. */
+  readonly name: string;
+  /** What a pose model may suggest for it; nothing where it sees no such point. */
+  readonly suggested?: BodyPoint;
+  /** Where it waits at first, as shares of the picture. */
+  readonly start: PicturePoint;
+}
+
+/** How one check is read from a picture. */
+export interface PictureTemplate {
+  readonly measureId: string;
+  readonly view: string;
+  readonly landmarks: readonly TemplateLandmark[];
+  /** Whether the figure hangs on the camera's roll. */
+  readonly needsLevel: boolean;
+  readonly read: (at: (id: string) => PicturePoint, options: TemplateOptions) => PictureAngle;
+}
+
+export interface TemplateOptions {
+  readonly picking?: number;
+  readonly reference?: ReferenceLine;
+  /** Which way the trainee faces: `left` mirrors segments against the vertical. */
+  readonly facing: 'left' | 'right';
+  /** Whose proportions tell a foreshortened limb; both tables' mean where it is not given. */
+  readonly sex?: Sex;
+}
+
+type SegmentName = Exclude<keyof SegmentLengths, 'stature'>;
+
+/** True length of one segment ÷ that of another. */
+function proportionOf([one, other]: readonly [SegmentName, SegmentName], sex: Sex | undefined): number {
+  const of = (s: Sex) => SEGMENT_LENGTHS[s][one] / SEGMENT_LENGTHS[s][other];
+  return sex ? of(sex) : (of('female') + of('male')) / 2;
+}
+
+/** An angle at the middle landmark, with the proportion of its two arms where both are body segments. */
+function joint(
+  [first, vertex, second]: readonly [string, string, string],
+  arms?: readonly [SegmentName, SegmentName],
+  turned: (angle: number) => number = (angle) => angle,
+): PictureTemplate['read'] {
+  return (at, { picking, sex }) => {
+    const options: AngleOptions = {
+      ...(picking === undefined ? {} : { picking }),
+      ...(arms ? { proportion: proportionOf(arms, sex) } : {}),
+    };
+    const reading = jointAngle({ first: at(first), vertex: at(vertex), second: at(second) }, options);
+    return { ...reading, angle: turned(reading.angle) };
+  };
+}
+
+/** A segment against the vertical, counted toward where the trainee faces. */
+function lean([from, to]: readonly [string, string], turned: (angle: number) => number = (angle) => angle): PictureTemplate['read'] {
+  return (at, { facing, picking, reference }) => {
+    const options = { ...(picking === undefined ? {} : { picking }), ...(reference === undefined ? {} : { reference }) };
+    const reading = jointAngle({ from: at(from), to: at(to) }, options);
+    return { ...reading, angle: turned(facing === 'right' ? reading.angle : -reading.angle) };
+  };
+}
+
+/** 1 when the third point hangs below the line through the first two (palm up: an elbow that over-extends), else −1. */
+function sagging(a: PicturePoint, b: PicturePoint, c: PicturePoint): number {
+  const cross = (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x);
+  return (b.x >= a.x ? cross : -cross) > 0 ? 1 : -1;
+}
+
+const shoulder = { id: 'shoulder', name: 'Shoulder, the bony tip', suggested: 'shoulder', start: { x: 0.5, y: 0.35 } } as const;
+const elbow = { id: 'elbow', name: 'Elbow, the outer knuckle', suggested: 'elbow', start: { x: 0.58, y: 0.22 } } as const;
+const hip = { id: 'hip', name: 'Hip, the bony point at the side', suggested: 'hip', start: { x: 0.5, y: 0.6 } } as const;
+const wrist = { id: 'wrist', name: 'Wrist, the outer bone', suggested: 'wrist', start: { x: 0.45, y: 0.7 } } as const;
+const knuckles = { id: 'knuckles', name: 'Knuckle of the little finger', start: { x: 0.58, y: 0.72 } } as const;
+
+/** Shoulder motions in which the upper arm is read against the trunk. */
+const armAgainstTrunk = (measureId: string, view: string): PictureTemplate => ({
+  measureId,
+  view,
+  landmarks: [hip, shoulder, elbow],
+  needsLevel: false,
+  read: joint(['hip', 'shoulder', 'elbow'], ['trunk', 'upperArm']),
+});
+
+/** Wrist motions in which the hand is read against the forearm: straight is 0°. */
+const handAgainstForearm = (measureId: string, view: string): PictureTemplate => ({
+  measureId,
+  view,
+  landmarks: [elbow, wrist, knuckles],
+  needsLevel: false,
+  read: joint(['elbow', 'wrist', 'knuckles'], ['forearm', 'hand'], (angle) => 180 - angle),
+});
+
+/** Turned forearm against the vertical, seen along the upper arm. */
+const forearmAgainstVertical = (measureId: string): PictureTemplate => ({
+  measureId,
+  view: 'along the upper arm, from the elbow’s side',
+  landmarks: [
+    { ...elbow, start: { x: 0.5, y: 0.6 } },
+    { ...wrist, start: { x: 0.6, y: 0.35 } },
+  ],
+  needsLevel: true,
+  read: lean(['elbow', 'wrist'], Math.abs),
+});
+
+/** Every check that can be read from a picture; common practice, no source. */
+export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
+  armAgainstTrunk('shoulder-flexion', 'from the side of the arm'),
+  armAgainstTrunk('shoulder-extension', 'from the side of the arm'),
+  armAgainstTrunk('shoulder-abduction', 'from behind'),
+  armAgainstTrunk('scaption', 'square to the plane of the arm'),
+  armAgainstTrunk('wall-slide-height', 'from the front'),
+  forearmAgainstVertical('shoulder-internal-rotation'),
+  forearmAgainstVertical('shoulder-external-rotation'),
+  handAgainstForearm('wrist-extension', 'from the little finger’s side'),
+  handAgainstForearm('wrist-flexion', 'from the little finger’s side'),
+  {
+    measureId: 'wrist-extension-loaded',
+    view: 'from the side, the hand whole in the picture',
+    landmarks: [
+      { id: 'fingertips', name: 'Fingertip on the floor', start: { x: 0.65, y: 0.75 } },
+      { ...wrist, start: { x: 0.45, y: 0.75 } },
+      { ...elbow, start: { x: 0.47, y: 0.4 } },
+    ],
+    needsLevel: false,
+    // Fingers forward, forearm straight up: 90°. Leaning over the fingers closes the gap and adds.
+    read: joint(['fingertips', 'wrist', 'elbow'], undefined, (angle) => 180 - angle),
+  },
+  {
+    measureId: 'elbow-extension',
+    view: 'from the side, palm up, arm square to the camera',
+    landmarks: [shoulder, { ...elbow, start: { x: 0.58, y: 0.4 } }, { ...wrist, start: { x: 0.7, y: 0.45 } }],
+    needsLevel: false,
+    read: (at, options) => {
+      const reading = joint(['shoulder', 'elbow', 'wrist'], ['upperArm', 'forearm'])(at, options);
+      return { ...reading, angle: sagging(at('shoulder'), at('elbow'), at('wrist')) * (180 - reading.angle) };
+    },
+  },
+  {
+    measureId: 'elbow-crease',
+    view: 'from above, along the arm',
+    landmarks: [
+      { id: 'finger', name: 'Tip of the middle finger', start: { x: 0.5, y: 0.3 } },
+      { id: 'elbow', name: 'Middle of the elbow', start: { x: 0.5, y: 0.6 } },
+      { id: 'crease', name: 'Where the crease faces', start: { x: 0.6, y: 0.45 } },
+    ],
+    needsLevel: false,
+    // The fingers point straight ahead: a crease that faces where they point stands at 0°.
+    read: joint(['finger', 'elbow', 'crease']),
+  },
+  {
+    measureId: 'arm-lean',
+    view: 'from the side, hand and shoulder in the picture',
+    landmarks: [
+      { ...wrist, start: { x: 0.45, y: 0.75 } },
+      { ...shoulder, start: { x: 0.55, y: 0.35 } },
+    ],
+    needsLevel: true,
+    read: lean(['wrist', 'shoulder']),
+  },
+  {
+    measureId: 'pike-hip-angle',
+    view: 'from the side, shoulder to ankle in the picture',
+    landmarks: [
+      { ...shoulder, start: { x: 0.35, y: 0.55 } },
+      { ...hip, start: { x: 0.5, y: 0.3 } },
+      { id: 'knee', name: 'Knee, the outer knuckle', suggested: 'knee', start: { x: 0.62, y: 0.55 } },
+    ],
+    needsLevel: false,
+    read: joint(['shoulder', 'hip', 'knee'], ['trunk', 'thigh']),
+  },
+];
+
+const BY_MEASURE = new Map(PICTURE_TEMPLATES.map((t) => [t.measureId, t]));
+
+/** How a check is read from a picture, where it can be. */
+export function templateFor(measureId: string): PictureTemplate | undefined {
+  return BY_MEASURE.get(measureId);
+}
+
+/** Where a landmark was put. */
+export interface PlacedPoint extends PicturePoint {
+  readonly id: string;
+}
+
+/**
+ * Reads a check from landmarks placed on a picture.
+ *
+ * @throws Refusal `landmark-missing`, `landmarks-coincide`
+ * @example readPicture(templateFor('shoulder-flexion'), points, { facing: 'right' }).angle
+ */
+export function readPicture(template: PictureTemplate, points: readonly PlacedPoint[], options: TemplateOptions): PictureAngle {
+  const find = (id: string) => {
+    const point = points.find((p) => p.id === id);
+    if (!point) throw new Refusal('landmark-missing', `The landmark “${id}” is not placed.`);
+    return point;
+  };
+  if (options.reference) rollOf(options.reference);
+  return template.read(find, options);
+}

@@ -1,0 +1,11 @@
+/**
+ * Why a reading is shown but opens no gate.
+ * - `simulated`: it comes from a stand-in, not from an instrument
+ * - `suggested`: a pose model placed a landmark and nobody has confirmed it
+ */
+export const PROVISIONAL = {
+  simulated: 'read from a simulated instrument, which opens no gate',
+  suggested: 'read from suggested points that nobody has confirmed, which opens no gate',
+} as const;
+
+export type Provisional = keyof typeof PROVISIONAL;
