@@ -9,6 +9,7 @@ import { openDatabase } from '../src/database/open.ts';
 import { servicesFor } from '../src/services.ts';
 import { fillWithRecords } from './manyRecords.ts';
 import { judgeMany } from './judgeMany.ts';
+import { readTraces } from './readTraces.ts';
 import { searchMany } from './searchMany.ts';
 
 const TRAINEES = 500;
@@ -50,6 +51,18 @@ rows.push({
   baselineMs: scanned / keystrokes,
 });
 
+const { minutes, read, filter } = readTraces();
+const [traced, filtered] = await race(
+  async () => read(),
+  async () => filter(),
+);
+rows.push({
+  what: `a ${minutes}-minute trace at 100 Hz, read whole`,
+  ms: traced,
+  baseline: 'the filter alone, by a library',
+  baselineMs: filtered,
+});
+
 const folder = mkdtempSync(join(tmpdir(), 'myokinet-bench-'));
 try {
   const file = join(folder, 'bench.sqlite');
@@ -72,6 +85,8 @@ try {
     ['readiness endpoint, one trainee', `/api/trainees/${first}/readiness`],
     ['library endpoint', '/api/library'],
     ['record endpoint, one trainee', `/api/trainees/${first}/record`],
+    ['history endpoint, one trainee, all checks', `/api/trainees/${first}/checks?all=1`],
+    ['measuring endpoint, own errors', '/api/measuring'],
   ] as const) {
     const bytes = await fetchBytes(address + path);
     const bare = Fastify();

@@ -115,8 +115,8 @@ function prepare(db: Database) {
       INSERT INTO trainee_revision
       VALUES (?, ?, ?, NULL, ?, ?, 1990, 'female', 170, 70, 'right', '', ?, '["Monday","Wednesday","Friday"]', 45, '["bar","step"]')`),
     check: db.prepare(`INSERT INTO check_occasion VALUES (?, ?, ?, ?, ?, '')`),
-    trial: db.prepare('INSERT INTO trial VALUES (?, ?, ?, ?, ?, ?, ?, NULL, NULL)'),
-    capacity: db.prepare('INSERT INTO capacity VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 0, ?)'),
+    trial: db.prepare('INSERT INTO trial VALUES (?, ?, ?, ?, ?, ?, ?, NULL, NULL, NULL)'),
+    capacity: db.prepare('INSERT INTO capacity VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 0, ?, 9, NULL)'),
     session: db.prepare(`INSERT INTO session VALUES (?, ?, ?, ?, NULL, ?, 6, 40, '', 1, 'Clean.', 60, 40, ?)`),
     item: db.prepare(`INSERT INTO session_item VALUES (?, ?, 0, 'plank', 6, 20, 30)`),
     set: db.prepare(`INSERT INTO session_set VALUES (?, ?, ?, 'whole', 30, '[]', NULL)`),

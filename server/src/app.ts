@@ -7,8 +7,11 @@ import { clearanceRoutes } from './clearances/routes.ts';
 import { problemOf, refusalFrom } from './errors.ts';
 import { servePages } from './pages.ts';
 import { libraryRoutes } from './library/routes.ts';
+import { measuringRoutes } from './measuring/routes.ts';
+import { pictureRoutes } from './pictures/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
+import { runRoutes } from './runs/routes.ts';
 import type { Services } from './services.ts';
 import { screeningRoutes } from './screenings/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
@@ -35,6 +38,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
         workerSrc: ["'self'"],
         styleSrc: ["'self'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
+        mediaSrc: ["'self'", 'blob:'],
         upgradeInsecureRequests: null,
       },
     },
@@ -63,6 +67,9 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     clearanceRoutes,
     screeningRoutes,
     libraryRoutes,
+    measuringRoutes,
+    runRoutes,
+    pictureRoutes,
   ])
     routes(app, services);
   if (pages) await servePages(app, pages);

@@ -11,6 +11,8 @@ const STATUS: Partial<Record<ErrorCode, number>> = {
   'symptom-missing': 404,
   'trial-missing': 404,
   'clearance-missing': 404,
+  'picture-missing': 404,
+  'run-finished': 409,
   'screening-missing': 409,
   'entry-missing': 404,
   'route-missing': 404,

@@ -5,8 +5,11 @@ import { clearanceStore, type ClearanceStore } from './clearances/store.ts';
 import type { Context } from './context.ts';
 import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
 import { libraryStore, type LibraryStore } from './library/store.ts';
+import { measuringStore, type MeasuringStore } from './measuring/store.ts';
+import { pictureStore, type PictureStore } from './pictures/store.ts';
 import { planStore, type PlanStore } from './plans/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
+import { runStore, type RunStore } from './runs/store.ts';
 import { screeningStore, type ScreeningStore } from './screenings/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
@@ -20,6 +23,9 @@ export interface Services {
   readonly schools: SchoolStore;
   readonly screenings: ScreeningStore;
   readonly trainees: TraineeStore;
+  readonly measuring: MeasuringStore;
+  readonly runs: RunStore;
+  readonly pictures: PictureStore;
   readonly checks: CheckStore;
   readonly plans: PlanStore;
   readonly clearances: ClearanceStore;
@@ -34,6 +40,8 @@ export function servicesFor(context: Context): Services {
   const trainees = traineeStore(context, screenings);
   const clearances = clearanceStore(context, library);
   const sessions = sessionStore(context, { trainees, clearances, library });
+  const measuring = measuringStore(context, trainees);
+  const runs = runStore(context, trainees);
   const readiness = readinessStore(context, { trainees, sessions, library });
   return {
     now: context.now,
@@ -42,7 +50,10 @@ export function servicesFor(context: Context): Services {
     schools: schoolStore(context),
     screenings,
     trainees,
-    checks: checkStore(context, trainees),
+    measuring,
+    runs,
+    pictures: pictureStore(context, trainees),
+    checks: checkStore(context, { trainees, measuring, runs }),
     plans: planStore(context, trainees),
     clearances,
     sessions,

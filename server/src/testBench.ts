@@ -34,6 +34,7 @@ export async function testBench(db: Database = openDatabase(':memory:')) {
     get: (url: string) => send(app, 'GET', url),
     post: (url: string, body: object) => send(app, 'POST', url, body),
     put: (url: string, body: object) => send(app, 'PUT', url, body),
+    delete: (url: string) => send(app, 'DELETE', url),
     close: async () => {
       await app.close();
       db.close();
@@ -43,7 +44,7 @@ export async function testBench(db: Database = openDatabase(':memory:')) {
 
 export type TestBench = Awaited<ReturnType<typeof testBench>>;
 
-async function send(app: FastifyInstance, method: 'GET' | 'POST' | 'PUT', url: string, body?: object) {
+async function send(app: FastifyInstance, method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, body?: object) {
   const reply = await app.inject({ method, url, headers: { host: '127.0.0.1' }, ...(body ? { payload: body } : {}) });
   return { status: reply.statusCode, type: reply.headers['content-type'], body: reply.json<Record<string, never>>() as never };
 }

@@ -1,9 +1,22 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, IsUUID, MaxLength, MinLength, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsOptional,
+  IsString,
+  IsUUID,
+  MaxLength,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
+import { SKIP_REASONS, type SkipReason } from '../measuring/index.ts';
 import { IsMeasureId, IsPastInstant, IsSideOfMeasure, IsTrialValue } from './decorators.ts';
 import { LIMITS } from './limits.ts';
+import { ReadingDto } from './reading.ts';
 
 /** One reading of one side, in the measure's unit. */
 export class TrialDto {
@@ -11,6 +24,14 @@ export class TrialDto {
   @IsMeasureId() measureId!: string;
   @IsSideOfMeasure() @IsIn(['left', 'right', 'whole']) side!: BodySide;
   @IsTrialValue() value!: number;
+  /** Absent for a figure that was typed. */
+  @ValidateNested() @Type(() => ReadingDto) @IsOptional() reading?: ReadingDto | null;
+}
+
+/** A check that was to be taken on this occasion and was not. */
+export class SkipDto {
+  @IsMeasureId() measureId!: string;
+  @IsIn(SKIP_REASONS) reason!: SkipReason;
 }
 
 /** One occasion on which checks were taken. */
@@ -25,6 +46,13 @@ export class CheckDto {
   @ArrayMinSize(1, { message: 'A check needs at least one trial.' })
   @IsArray()
   trials!: TrialDto[];
+
+  @ValidateNested({ each: true })
+  @Type(() => SkipDto)
+  @ArrayMaxSize(100)
+  @IsArray()
+  @IsOptional()
+  skips?: SkipDto[];
 }
 
 /** A new reading that takes the place of a mistyped one; the record keeps both. */

@@ -19,7 +19,11 @@ export {
   RungDto,
 } from './library.ts';
 export { TraineeDto } from './trainee.ts';
-export { CheckDto, TrialCorrectionDto, TrialDto } from './check.ts';
+export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
+export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';
+export { RunCellDto, RunPatchDto, RunSkipDto } from './run.ts';
+export { PictureDto } from './picture.ts';
+export { RepeatabilityTestDto, RepeatedDto } from './repeatability.ts';
 export { LeftOutDto, PlanDto, PlannedItemDto, PlannedSessionDto } from './plan.ts';
 export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
@@ -30,16 +34,20 @@ export type {
   ConsultationReply,
   ImportReply,
   LibraryReply,
+  MeasuringReply,
   OwnEntryReply,
   SchoolsReply,
   ScreeningReply,
   ScreenReply,
+  PictureReply,
   PlannerFacts,
   PlanReply,
   PlanUse,
   ProblemReply,
   ReadinessReply,
   RecordReply,
+  RepeatabilityReply,
+  RunReply,
   SessionReply,
   StopSignReply,
   TodayItem,

@@ -4,6 +4,10 @@ export const LIMITS = {
   note: 2000,
   reason: 500,
   trialsPerCheck: 400,
+  picturePixels: 10_000,
+  /** Base64 characters of a picture on record: about a megabyte. */
+  pictureCharacters: 1_400_000,
+  traceSeconds: 3600,
   drillsPerSession: 40,
   sessionsPerWeek: 14,
   setsPerDrill: 40,

@@ -1,5 +1,5 @@
 import type { BodySide } from '../anatomy/index.ts';
-import type { Capacity } from '../measuring/index.ts';
+import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { WeekDose } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Gate, Headroom, HeadroomState, Standing } from '../readiness/index.ts';
@@ -8,7 +8,11 @@ import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.t
 import type { BeightonTest, Consultation, ScreenAnswer, ScreenOutcome } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
+import type { PictureDto } from './picture.ts';
 import type { PlanDto } from './plan.ts';
+import type { ReadingDto } from './reading.ts';
+import type { RepeatabilityTestDto } from './repeatability.ts';
+import type { RunCellDto } from './run.ts';
 import type { SessionDto, SymptomDto } from './session.ts';
 import type { TraineeDto } from './trainee.ts';
 
@@ -87,6 +91,8 @@ export interface TrialReply {
   readonly reason?: string;
   /** Set when another trial took this one's place. */
   readonly replacedBy?: string;
+  /** Absent for a figure that was typed. */
+  readonly reading?: ReadingDto;
 }
 
 export interface CheckReply {
@@ -96,6 +102,37 @@ export interface CheckReply {
   readonly coach: string;
   readonly trials: readonly TrialReply[];
   readonly capacities: readonly Capacity[];
+  readonly skips: readonly Skip[];
+}
+
+/** A battery that is being taken. */
+export interface RunReply {
+  readonly id: string;
+  readonly startedAt: Instant;
+  readonly touchedAt: Instant;
+  readonly scope: string;
+  readonly note: string;
+  readonly coach: string;
+  readonly cells: readonly RunCellDto[];
+  readonly skips: readonly Skip[];
+}
+
+/** A picture on record, without its image. */
+export type PictureReply = Omit<PictureDto, 'image' | 'takenAt'> & {
+  readonly takenAt: Instant;
+  readonly coach: string;
+  /** False when the image was taken off the record. */
+  readonly kept: boolean;
+};
+
+export type RepeatabilityReply = RepeatabilityTestDto & { readonly coach: string; readonly result: Repeatability };
+
+/** What the coach's figures are worth. */
+export interface MeasuringReply {
+  /** By measure; a check that is missing has the default error. */
+  readonly ownErrors: Readonly<Record<string, OwnError>>;
+  /** Newest first. */
+  readonly tests: readonly RepeatabilityReply[];
 }
 
 export type PlanReply = PlanDto & { readonly savedAt: Instant };

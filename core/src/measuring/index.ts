@@ -12,6 +12,7 @@ export { trialProblem } from './trialLimits.ts';
 export { BAND_CONFIDENCE, capacityFromTrials, sumOfSquares, type Capacity, type CapacityOptions, type Trial } from './capacity.ts';
 export { changeBetween, minimalDetectableChange, sideDifference, type Change, type SideDifference } from './change.ts';
 export { ownErrorFromTest, ownErrorFromTrials, OWN_ERROR_RULES, type OwnError, type TrialScatter } from './ownError.ts';
-export { PROVISIONAL, type Provisional } from './provisional.ts';
+export { PROVISIONAL, provisionalOf, type Provisional } from './provisional.ts';
 export { repeatability, type Coefficient, type Repeatability } from './repeatability.ts';
 export { strayTrial, type StrayTrial } from './strayTrial.ts';
+export { SKIP_REASONS, type Skip, type SkipReason } from './skips.ts';

@@ -9,3 +9,15 @@ export const PROVISIONAL = {
 } as const;
 
 export type Provisional = keyof typeof PROVISIONAL;
+
+/** What a reading tells about how it came about. */
+export interface ReadingOrigin {
+  readonly simulated: boolean;
+  readonly points?: readonly { readonly placedBy: string }[] | null;
+}
+
+/** Whether a reading may open a gate, and if not, why. */
+export function provisionalOf({ simulated, points }: ReadingOrigin): Provisional | undefined {
+  if (simulated) return 'simulated';
+  return points?.some((p) => p.placedBy === 'suggested') ? 'suggested' : undefined;
+}

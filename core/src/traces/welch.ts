@@ -1,3 +1,5 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the rooms that import this one must see it too
+/// <reference path="./fft.d.ts" />
 import FFT from 'fft.js';
 
 /** One-sided power density of a signal. */

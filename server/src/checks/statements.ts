@@ -3,12 +3,16 @@ export const INSERT_CHECK = `
   VALUES (@id, @studioId, @traineeId, @coachId, @takenAt, @note)`;
 
 export const INSERT_TRIAL = `
-  INSERT INTO trial (id, check_id, coach_id, position, measure_id, side, value, replaces, reason)
-  VALUES (@id, @checkId, @coachId, @position, @measureId, @side, @value, @replaces, @reason)`;
+  INSERT INTO trial (id, check_id, coach_id, position, measure_id, side, value, replaces, reason, reading)
+  VALUES (@id, @checkId, @coachId, @position, @measureId, @side, @value, @replaces, @reason, @reading)`;
+
+export const INSERT_SKIP = `
+  INSERT INTO check_skip (check_id, measure_id, reason)
+  VALUES (@checkId, @measureId, @reason)`;
 
 /** Trials of one occasion that no correction has replaced. */
 export const STANDING_TRIALS = `
-  SELECT measure_id AS measureId, side, value
+  SELECT measure_id AS measureId, side, value, reading
   FROM trial t
   WHERE check_id = @checkId AND NOT EXISTS (SELECT 1 FROM trial c WHERE c.replaces = t.id)
   ORDER BY position`;
@@ -22,13 +26,15 @@ export const TRIAL_BY_ID = `
 
 export const UPSERT_CAPACITY = `
   INSERT INTO capacity (
-    check_id, trainee_id, measure_id, side, taken_at, value, band, standard_error, trials, error_basis, followed_late, is_current
+    check_id, trainee_id, measure_id, side, taken_at, value, band, standard_error, trials, error_basis, scatter, provisional,
+    followed_late, is_current
   ) VALUES (
-    @checkId, @traineeId, @measureId, @side, @takenAt, @value, @band, @standardError, @trials, @errorBasis, 0, 0
+    @checkId, @traineeId, @measureId, @side, @takenAt, @value, @band, @standardError, @trials, @errorBasis, @scatter, @provisional,
+    0, 0
   )
   ON CONFLICT (check_id, measure_id, side) DO UPDATE SET
     value = excluded.value, band = excluded.band, standard_error = excluded.standard_error,
-    trials = excluded.trials, error_basis = excluded.error_basis`;
+    trials = excluded.trials, error_basis = excluded.error_basis, scatter = excluded.scatter, provisional = excluded.provisional`;
 
 export const DATES_OF_KEY = `
   SELECT check_id AS checkId, taken_at AS takenAt
@@ -43,7 +49,7 @@ export const FLAG_CAPACITY = `
 
 export const CAPACITY_COLUMNS = `
   measure_id AS measureId, side, value, band, standard_error AS standardError, trials,
-  taken_at AS takenAt, error_basis AS errorBasis`;
+  taken_at AS takenAt, error_basis AS errorBasis, provisional`;
 
 export const CAPACITIES_OF_TRAINEE = `
   SELECT check_id AS checkId, ${CAPACITY_COLUMNS}
@@ -60,7 +66,7 @@ export const CHECKS_OF_TRAINEE = `
   LIMIT @limit`;
 
 export const TRIALS_OF_TRAINEE = `
-  SELECT t.check_id AS checkId, t.id, t.measure_id AS measureId, t.side, t.value, t.replaces, t.reason,
+  SELECT t.check_id AS checkId, t.id, t.measure_id AS measureId, t.side, t.value, t.replaces, t.reason, t.reading,
          (SELECT c.id FROM trial c WHERE c.replaces = t.id) AS replacedBy
   FROM trial t
   WHERE t.check_id IN (
@@ -70,3 +76,9 @@ export const TRIALS_OF_TRAINEE = `
     LIMIT @limit
   )
   ORDER BY t.position, t.id`;
+
+export const SKIPS_OF_TRAINEE = `
+  SELECT s.check_id AS checkId, s.measure_id AS measureId, s.reason
+  FROM check_skip s
+  JOIN check_occasion o ON o.id = s.check_id
+  WHERE o.trainee_id = @traineeId AND (@checkId IS NULL OR o.id = @checkId)`;

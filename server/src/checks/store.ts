@@ -1,15 +1,17 @@
-import type { CheckDto, CheckReply, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
+import type { CheckDto, CheckReply, ReadingDto, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Capacity, capacityFromTrials, measureOf, type Trial } from '@myokinet/core/measuring';
+import { type Capacity, capacityFromTrials, measureOf, provisionalOf, type Skip, sumOfSquares, type Trial } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { MeasuringStore } from '../measuring/store.ts';
+import type { RunStore } from '../runs/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
-type StandingTrial = Trial & { measureId: string };
+type StandingTrial = Pick<Trial, 'side' | 'value'> & { measureId: string; reading: string | null };
 type CheckRow = Pick<CheckReply, 'id' | 'takenAt' | 'note' | 'coach'>;
 type TrialRow = {
   checkId: string;
@@ -20,6 +22,7 @@ type TrialRow = {
   replaces: string | null;
   reason: string | null;
   replacedBy: string | null;
+  reading: string | null;
 };
 
 interface Page {
@@ -29,13 +32,22 @@ interface Page {
   readonly checkId: string | null;
 }
 
-/** Occasions sent to a page at once; older ones stay in the database. */
+/** Occasions sent to a page at once; a history asks for all. */
 const PAGE = 60;
+const ALL = -1;
 
-export function checkStore(context: Context, trainees: TraineeStore) {
+interface Neighbours {
+  readonly trainees: TraineeStore;
+  readonly measuring: MeasuringStore;
+  readonly runs: RunStore;
+}
+
+export function checkStore(context: Context, { trainees, measuring, runs }: Neighbours) {
   const { db, who } = context;
   const insertCheck = db.prepare(sql.INSERT_CHECK);
   const insertTrial = db.prepare(sql.INSERT_TRIAL);
+  const insertSkip = db.prepare(sql.INSERT_SKIP);
+  const skipsOf = db.prepare<Omit<Page, 'limit'>, Skip & { checkId: string }>(sql.SKIPS_OF_TRAINEE);
   const standingTrials = db.prepare<{ checkId: string }, StandingTrial>(sql.STANDING_TRIALS);
   const trialById = db.prepare<
     { id: string; traineeId: string },
@@ -59,7 +71,10 @@ export function checkStore(context: Context, trainees: TraineeStore) {
     for (const trials of groups.values()) {
       const [first] = trials;
       if (!first) continue;
-      upsertCapacity.run({ checkId, traineeId, ...capacityFromTrials(measureOf(first.measureId), trials, { takenAt }) });
+      const measure = measureOf(first.measureId);
+      const capacity = capacityFromTrials(measure, trials.map(asTrial), { takenAt, ownError: measuring.ownError(measure, takenAt) });
+      const scatter = sumOfSquares(trials.map((t) => t.value));
+      upsertCapacity.run({ provisional: null, checkId, traineeId, scatter, ...capacity });
       reflag(traineeId, first.measureId, first.side);
     }
   }
@@ -84,20 +99,22 @@ export function checkStore(context: Context, trainees: TraineeStore) {
     for (const flag of flags.sort((a, b) => a.isCurrent - b.isCurrent)) flagCapacity.run(flag);
   }
 
-  function history(traineeId: string, checkId: string | null = null): readonly CheckReply[] {
+  function history(traineeId: string, checkId: string | null = null, limit = PAGE): readonly CheckReply[] {
     trainees.find(traineeId);
-    const page = { traineeId, limit: PAGE, checkId };
+    const page = { traineeId, limit, checkId };
+    const skips = groupRows(skipsOf.all(page), (s) => s.checkId);
     const trials = groupRows(trialsOf.all(page), (t) => t.checkId);
     const capacities = groupRows(capacitiesOf.all(page), (c) => c.checkId);
     return checksOf.all(page).map((check) => ({
       ...check,
       trials: (trials.get(check.id) ?? []).map(trialReply),
       capacities: (capacities.get(check.id) ?? []).map(({ checkId: _, ...capacity }) => capacity),
+      skips: (skips.get(check.id) ?? []).map(({ checkId: _, ...skip }) => skip),
     }));
   }
 
   return {
-    history: (traineeId: string) => history(traineeId),
+    history: (traineeId: string, whole: boolean) => history(traineeId, null, whole ? ALL : PAGE),
 
     /** Every capacity of a trainee, newest first. */
     capacities: (traineeId: string): readonly Capacity[] =>
@@ -106,10 +123,20 @@ export function checkStore(context: Context, trainees: TraineeStore) {
     record(traineeId: string, dto: CheckDto): CheckReply {
       trainees.find(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
-        insertCheck.run({ ...dto, trials: null, traineeId, studioId: who.studioId, coachId: who.coachId });
-        dto.trials.forEach((trial, position) =>
-          insertTrial.run({ ...trial, checkId: dto.id, coachId: who.coachId, position, replaces: null, reason: null }),
+        insertCheck.run({ ...dto, trials: null, skips: null, traineeId, studioId: who.studioId, coachId: who.coachId });
+        dto.trials.forEach(({ reading, ...trial }, position) =>
+          insertTrial.run({
+            ...trial,
+            checkId: dto.id,
+            coachId: who.coachId,
+            position,
+            replaces: null,
+            reason: null,
+            reading: reading ? JSON.stringify(reading) : null,
+          }),
         );
+        for (const { measureId, reason } of dto.skips ?? []) insertSkip.run({ checkId: dto.id, measureId, reason });
+        runs.end(traineeId, dto.id);
         recompute(traineeId, dto.id, dto.takenAt as Instant);
       });
       return one(traineeId, dto.id);
@@ -122,7 +149,7 @@ export function checkStore(context: Context, trainees: TraineeStore) {
       const { checkId, position, side } = old;
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if (old.replaced) throw new Refusal('edited-elsewhere', 'This trial was corrected before; correct the newer one.');
-        insertTrial.run({ ...dto, checkId, coachId: who.coachId, position, side });
+        insertTrial.run({ ...dto, checkId, coachId: who.coachId, position, side, reading: null });
         const occasion = takenAtOf.get({ checkId });
         if (occasion) recompute(traineeId, checkId, occasion.takenAt);
       });
@@ -137,8 +164,27 @@ export function checkStore(context: Context, trainees: TraineeStore) {
   }
 }
 
-function trialReply({ checkId: _, replaces, reason, replacedBy, ...trial }: TrialRow): TrialReply {
-  return { ...trial, ...(replaces ? { replaces } : {}), ...(reason ? { reason } : {}), ...(replacedBy ? { replacedBy } : {}) };
+function trialReply({ checkId: _, replaces, reason, replacedBy, reading, ...trial }: TrialRow): TrialReply {
+  return {
+    ...trial,
+    ...(replaces ? { replaces } : {}),
+    ...(reason ? { reason } : {}),
+    ...(replacedBy ? { replacedBy } : {}),
+    ...(reading ? { reading: JSON.parse(reading) as ReadingDto } : {}),
+  };
+}
+
+/** A stored trial with what its reading knows about its worth. */
+function asTrial({ side, value, reading }: StandingTrial): Trial {
+  if (!reading) return { side, value };
+  const origin = JSON.parse(reading) as ReadingDto;
+  const provisional = provisionalOf(origin);
+  return {
+    side,
+    value,
+    ...(origin.standardError ? { standardError: origin.standardError } : {}),
+    ...(provisional ? { provisional } : {}),
+  };
 }
 
 export type CheckStore = ReturnType<typeof checkStore>;

@@ -89,6 +89,32 @@ describe('a database file', () => {
     expect(db.prepare("SELECT history FROM trainee_revision WHERE id = 'r2'").pluck().get()).toBe('Old note.');
   });
 
+  it('of the second version learns the scatter of the trials that stand', () => {
+    const db = new Database(':memory:');
+    db.pragma('foreign_keys = ON');
+    const all = readMigrations();
+    migrate(db, all.slice(0, 2));
+    const { id: coach, studio_id: studio } = db.prepare('SELECT id, studio_id FROM coach').get() as { id: string; studio_id: string };
+    db.transaction(() => {
+      db.prepare("INSERT INTO trainee VALUES ('t', ?, 'r')").run(studio);
+      db.prepare(
+        `INSERT INTO trainee_revision
+         VALUES ('r', 't', ?, NULL, '2026-05-01T10:00:00.000Z', 'Ada', 1990, 'female', 170, 70, 'right', '', 'push-up', '[]', 45, '[]')`,
+      ).run(coach);
+      db.prepare("INSERT INTO check_occasion VALUES ('k', ?, 't', ?, '2026-06-01T10:00:00.000Z', '')").run(studio, coach);
+      const trial = db.prepare("INSERT INTO trial VALUES (?, 'k', ?, ?, 'grip', 'left', ?, ?, ?)");
+      trial.run('a', coach, 0, 30, null, null);
+      trial.run('b', coach, 1, 99, null, null);
+      trial.run('c', coach, 2, 36, null, null);
+      trial.run('d', coach, 1, 33, 'b', 'mistyped');
+      db.prepare(`INSERT INTO capacity VALUES ('k', 't', 'grip', 'left', '2026-06-01T10:00:00.000Z', 33, 2, 1, 3, 'default', 0, 1)`).run();
+    })();
+    migrate(db, all);
+    // 30, 33, 36: deviations 3, 0, 3.
+    expect(db.prepare('SELECT scatter, provisional FROM capacity').get()).toEqual({ scatter: 18, provisional: null });
+    expect(db.prepare('SELECT count(*) FROM trial WHERE reading IS NULL').pluck().get()).toBe(4);
+  });
+
   it('refuses to change or remove facts', () => {
     const db = openDatabase(':memory:');
     const facts = db.prepare("SELECT DISTINCT tbl_name FROM sqlite_master WHERE type = 'trigger'").pluck().all();

@@ -1,0 +1,40 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, IsUUID, ValidateNested } from 'class-validator';
+import type { BodySide } from '../anatomy/index.ts';
+import { measureOf, isMeasure, trialProblem } from '../measuring/index.ts';
+import { IsMeasureId, IsPastInstant, IsPlainText, IsSideOfMeasure } from './decorators.ts';
+import { rule } from './rule.ts';
+
+/** Readings that the check named by the test can give. */
+const IsReadings = () =>
+  rule('isReadings', (value, { measureId }) => {
+    if (!Array.isArray(value) || value.length === 0 || value.length > 10) return 'From 1 to 10 trials make an occasion.';
+    return isMeasure(measureId) ? value.map((v) => trialProblem(measureOf(measureId), v)).find((p) => p) : undefined;
+  });
+
+/** One body, or one side of it, measured on two occasions. */
+export class RepeatedDto {
+  @IsUUID('7') traineeId!: string;
+  @IsSideOfMeasure() @IsIn(['left', 'right', 'whole']) side!: BodySide;
+  @IsMeasureId() measureId!: string;
+  @IsNumber({}, { each: true }) @IsReadings() first!: number[];
+  @IsNumber({}, { each: true }) @IsReadings() second!: number[];
+}
+
+/** The same bodies measured twice, by one coach or by two. */
+export class RepeatabilityTestDto {
+  @IsUUID('7') id!: string;
+  @IsPastInstant('The time of the test') takenAt!: string;
+  @IsMeasureId() measureId!: string;
+  @IsIn(['one coach', 'two coaches']) kind!: 'one coach' | 'two coaches';
+  /** Who measured the second time, where it was somebody else. */
+  @IsPlainText('The other coach', { max: 80 }) otherCoach!: string;
+
+  @ValidateNested({ each: true })
+  @Type(() => RepeatedDto)
+  @ArrayMaxSize(200)
+  @ArrayMinSize(3, { message: 'At least 3 bodies or sides make a test.' })
+  @IsArray()
+  repeated!: RepeatedDto[];
+}
