@@ -18,6 +18,7 @@ export const ERROR_CATALOGUE = {
   'degrees-of-freedom-out-of-range': 'Degrees of freedom must be at least 1.',
   'trace-unreadable': 'This trace cannot be read.',
   'trace-too-slow': 'This trace has too few samples a second.',
+  'reading-missing': 'The instrument has not given a reading yet.',
   'cutoff-out-of-range': 'A filter’s cut-off lies between 0 and half the sampling rate.',
   'landmarks-coincide': 'Two landmarks lie on the same spot.',
   'landmark-missing': 'A landmark is missing.',
