@@ -2,7 +2,19 @@ import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
 import { MEASURES, measureOf } from '../measuring/index.ts';
 import { readTrace } from '../traces/index.ts';
-import { handLoadFromScale, held, instrumentFor, peak, SCENARIOS, type Script, standInReading, type Stream } from './index.ts';
+import {
+  handLoadFromScale,
+  held,
+  instrumentFor,
+  peak,
+  SCENARIOS,
+  type Script,
+  standInReading,
+  type Stream,
+  traceFigure,
+  turnedSince,
+  upFrom,
+} from './index.ts';
 
 const RATE = 50;
 
@@ -75,4 +87,41 @@ it('each check that is read off an instrument knows which', () => {
   expect(kinds).toEqual(new Set(['inclinometer', 'dynamometer', 'scale', 'timer', undefined]));
   expect(instrumentFor(measureOf('release-swing'))).toEqual({ kind: 'inclinometer', movement: 'swing' });
   expect(instrumentFor(measureOf('peel-test'))).toBeUndefined();
+});
+
+describe('a phone as an inclinometer', () => {
+  it('feels how far it has turned, whichever edge it lies along', () => {
+    expect(turnedSince(upFrom(0, 0), upFrom(35, 0))).toBeCloseTo(35, 9);
+    expect(turnedSince(upFrom(0, 0), upFrom(0, -50))).toBeCloseTo(50, 9);
+    expect(turnedSince(upFrom(90, 0), upFrom(-20, 0))).toBeCloseTo(110, 9);
+    expect(turnedSince(upFrom(0, 0), upFrom(180, 0))).toBeCloseTo(180, 9);
+    expect(turnedSince(upFrom(30, 40), upFrom(30, 40))).toBeCloseTo(0, 6);
+  });
+
+  it('stays exact for the smallest turns, where an arc cosine would not', () =>
+    expect(turnedSince(upFrom(12, 3), upFrom(12.001, 3))).toBeCloseTo(0.001, 6));
+});
+
+describe('a trace as the figure of a check', () => {
+  const act = (script: Script, seconds: number) => readTrace(asSamples(play(script, seconds)));
+
+  it('is a count, and the coach has the last word', () => {
+    const reading = act({ movement: 'repetitions', target: 50, scenario: 'clean' }, 0.5 + 5 * 3 + 0.4);
+    const counted = MEASURES.find((m) => instrumentFor(m)?.kind === 'inclinometer' && m.unit === 'reps')!;
+    expect(traceFigure(counted, reading, [])?.value).toBe(5);
+    expect(traceFigure(counted, reading, [{ what: 'leave out', at: reading.repetitions[0]!.turn }])?.value).toBe(4);
+  });
+
+  it('is a swing, a position or the length of a hold', () => {
+    const swing = act({ movement: 'swing', target: 20, scenario: 'clean' }, 8);
+    expect(traceFigure(measureOf('release-swing'), swing, [])?.words).toMatch(/^swing from end to end, 1\d°/);
+    const held = act({ movement: 'rise and hold', target: 160, scenario: 'clean' }, 7);
+    expect(traceFigure(measureOf('shoulder-flexion'), held, [])?.value).toBeCloseTo(160, -0.5);
+    const seconds = traceFigure(measureOf('plank-hold'), held, [])!.value;
+    expect(seconds).toBeGreaterThan(4.9);
+    expect(seconds).toBeLessThan(6.6);
+  });
+
+  it('is nothing for a squeeze', () =>
+    expect(traceFigure(measureOf('grip'), act({ movement: 'swing', target: 20, scenario: 'clean' }, 4), [])).toBeUndefined());
 });

@@ -11,6 +11,7 @@ export const router = createBrowserRouter([
     HydrateFallback: Waiting,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../today/TodayPage.tsx')).TodayPage }) },
+      { path: 'measuring', lazy: async () => ({ Component: (await import('../measuring/MeasuringPage.tsx')).MeasuringPage }) },
       { path: 'caseload', lazy: async () => ({ Component: (await import('../caseload/CaseloadPage.tsx')).CaseloadPage }) },
       {
         lazy: async () => ({ Component: (await import('../library/LibraryGate.tsx')).LibraryGate }),
@@ -18,16 +19,24 @@ export const router = createBrowserRouter([
           { path: 'trainees/new', lazy: async () => ({ Component: (await import('../trainee/NewTraineePage.tsx')).NewTraineePage }) },
           {
             path: 'trainees/:traineeId',
-            lazy: async () => ({ Component: (await import('../trainee/TraineeLayout.tsx')).TraineeLayout }),
+            lazy: async () => ({ Component: (await import('../trainee/TraineeGate.tsx')).TraineeGate }),
             children: [
-              { index: true, lazy: async () => ({ Component: (await import('../readiness/ReadinessPage.tsx')).ReadinessPage }) },
-              { path: 'screen', lazy: async () => ({ Component: (await import('../screen/ScreenPage.tsx')).ScreenPage }) },
-              { path: 'checks', lazy: async () => ({ Component: (await import('../checks/ChecksPage.tsx')).ChecksPage }) },
-              { path: 'checks/new', lazy: async () => ({ Component: (await import('../checks/TakeCheckPage.tsx')).TakeCheckPage }) },
-              { path: 'plan', lazy: async () => ({ Component: (await import('../plan/PlanPage.tsx')).PlanPage }) },
-              { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
-              { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
-              { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },
+              { path: 'run', lazy: async () => ({ Component: (await import('../run/RunPage.tsx')).RunPage }) },
+              {
+                lazy: async () => ({ Component: (await import('../trainee/TraineeLayout.tsx')).TraineeLayout }),
+                children: [
+                  { index: true, lazy: async () => ({ Component: (await import('../readiness/ReadinessPage.tsx')).ReadinessPage }) },
+                  { path: 'screen', lazy: async () => ({ Component: (await import('../screen/ScreenPage.tsx')).ScreenPage }) },
+                  { path: 'checks', lazy: async () => ({ Component: (await import('../checks/ChecksPage.tsx')).ChecksPage }) },
+                  { path: 'checks/new', lazy: async () => ({ Component: (await import('../checks/TakeCheckPage.tsx')).TakeCheckPage }) },
+                  { path: 'history', lazy: async () => ({ Component: (await import('../history/HistoryPage.tsx')).HistoryPage }) },
+                  { path: 'pictures', lazy: async () => ({ Component: (await import('../pictures/PicturesPage.tsx')).PicturesPage }) },
+                  { path: 'plan', lazy: async () => ({ Component: (await import('../plan/PlanPage.tsx')).PlanPage }) },
+                  { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
+                  { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
+                  { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },
+                ],
+              },
             ],
           },
           {

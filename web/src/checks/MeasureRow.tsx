@@ -1,5 +1,5 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { type Measure, measureSides, readingWithBand } from '@myokinet/core/measuring';
+import { type Measure, measureSides, type OwnError, readingWithBand } from '@myokinet/core/measuring';
 import { type Instant, UNITS } from '@myokinet/core/quantities';
 import { type KeyboardEvent, useId } from 'react';
 import { type CheckDraft, cellKey, readCell, readMeasure } from './checkDraft.ts';
@@ -7,16 +7,18 @@ import { type CheckDraft, cellKey, readCell, readMeasure } from './checkDraft.ts
 export interface MeasureRowProps {
   readonly measure: Measure;
   readonly draft: CheckDraft;
+  readonly ownError: OwnError | undefined;
   readonly now: Instant;
   readonly focus: () => void;
   readonly type: (key: string, text: string) => void;
 }
 
 /** One check: three trials a side, and the capacity they already give. */
-export function MeasureRow({ measure, draft, now, focus, type }: MeasureRowProps) {
+export function MeasureRow({ measure, draft, ownError, now, focus, type }: MeasureRowProps) {
   const id = useId();
-  const readings = readMeasure(draft, measure, now);
+  const readings = readMeasure(draft, measure, now, ownError);
   const problems = readings.flatMap((r) => r.problems);
+  const strays = readings.flatMap(({ side, stray }) => (stray ? [`${side === 'whole' ? '' : `${side}: `}${stray.sentence}`] : []));
   return (
     <div className="border-b border-base-300 py-1.5" onFocus={focus}>
       <div className="grid items-center gap-x-4 gap-y-1 sm:grid-cols-[13rem_1fr]">
@@ -44,6 +46,11 @@ export function MeasureRow({ measure, draft, now, focus, type }: MeasureRowProps
       {problems.length > 0 && (
         <p id={`${id}-problem`} role="alert" className="mt-1 text-sm text-error">
           {problems[0]}
+        </p>
+      )}
+      {strays.length > 0 && (
+        <p role="status" className="state-mark mt-1 text-sm first-letter:uppercase">
+          {strays.join(' ')}
         </p>
       )}
     </div>

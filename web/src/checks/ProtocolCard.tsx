@@ -16,6 +16,20 @@ const POSE: Readonly<Record<(typeof WORKING_POSITIONS)[number], PoseName>> = {
   hanging: 'feet-supported hang, half',
 };
 
+/** The figure and the three lines of a protocol. */
+export function ProtocolLines({ measure, trainee, size }: { readonly measure: Measure; readonly trainee: TraineeReply; readonly size: number }) {
+  return (
+    <div className="flex items-start gap-3">
+      <SetUpFigure pose={POSE[measure.position]} build={buildOf(trainee)} size={size} />
+      <ol className="list-decimal space-y-0.5 ps-5">
+        {measure.protocol.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
 /** How the check in focus is taken, in three lines. */
 export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; readonly trainee: TraineeReply }) {
   const references = referencesFor(measure.id, personOf(trainee, new Date()), 'right');

@@ -1,60 +1,39 @@
-import { measuresDemanded } from '@myokinet/core/ladders';
-import { isMeasure, type Measure, MEASURES, measureOf, WORKING_POSITIONS } from '@myokinet/core/measuring';
+import { measureOf, WORKING_POSITIONS } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { useMemo, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
-import { useDraft } from '../app/useDraft.ts';
-import { newId } from '../app/newId.ts';
-import { useLibrary } from '../library/LibraryContext.ts';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useMeasuringQuery } from '../measuring/endpoints.ts';
 import { moveOnEnter } from '../pieces/moveOnEnter.ts';
 import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
+import { UndoRedo } from '../pieces/UndoRedo.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { ReportSymptom } from '../record/ReportSymptom.tsx';
-import { useReadinessQuery, useRecordCheckMutation } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
-import { blankCheck, type CheckDraft, checkFrom, readCell } from './checkDraft.ts';
+import { readCell } from './checkDraft.ts';
 import { MeasureRow } from './MeasureRow.tsx';
 import { ProtocolCard } from './ProtocolCard.tsx';
-
-const SCOPES = { gate: 'The next gate', ladder: 'The whole ladder', all: 'Every check' } as const;
-type Scope = keyof typeof SCOPES;
+import { ScopeField } from './ScopeField.tsx';
+import { scopeFrom, useScope } from './scopes.ts';
+import { useCheckDesk } from './useCheckDesk.ts';
 
 export function TakeCheckPage() {
-  const library = useLibrary();
   const trainee = useCurrentTrainee();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const readiness = useReadinessQuery(trainee.id);
-  const draft = useDraft<CheckDraft>(`check:${trainee.id}`, blankCheck);
-  const [record, { isLoading: saving, error }] = useRecordCheckMutation();
+  const desk = useCheckDesk(trainee.id);
+  const measuring = useMeasuringQuery();
   const [focused, setFocused] = useState<string | undefined>();
   const now = useMemo(() => instant(new Date()), []);
+  const scope = scopeFrom(search.get('scope'));
+  const { measures, isLoading } = useScope(trainee, scope);
+  if (isLoading) return <Waiting />;
 
-  const scope = (search.get('scope') ?? (search.get('measures') ? undefined : 'gate')) as Scope | undefined;
-  const chosen = search.get('measures')?.split(',').filter(isMeasure);
-  const measures = useMemo(
-    () =>
-      measuresFor(
-        scope,
-        chosen,
-        measuresDemanded(library.ladder(trainee.ladderId).rungs),
-        readiness.data?.headrooms.map((h) => h.demand.measureId) ?? [],
-      ),
-    [scope, chosen, library, trainee.ladderId, readiness.data],
-  );
-  if (readiness.isLoading) return <Waiting />;
-
-  const filled = Object.entries(draft.value.cells).filter(([, c]) => c.text.trim() !== '');
+  const filled = Object.entries(desk.value.cells).filter(([, c]) => c.text.trim() !== '');
   const wrong = filled.filter(([key, c]) => readCell(measureOf(key.split('/')[0] ?? ''), c.text).problem).length;
 
   const save = async () => {
-    const takenAt = draft.value.takenAt ?? instant(new Date());
-    draft.change({ ...draft.value, takenAt });
-    const result = await record({ traineeId: trainee.id, body: checkFrom(draft.value, takenAt) });
-    if (!result.data) return;
-    draft.discard();
-    await navigate(`/trainees/${trainee.id}`);
+    if (await desk.save()) await navigate(`/trainees/${trainee.id}`);
   };
 
   const shown = measures.find((m) => m.id === focused) ?? measures[0];
@@ -70,21 +49,10 @@ export function TakeCheckPage() {
       >
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <h2>Take a check</h2>
-          <label className="flex items-center gap-2">
-            <span className="aside">Checks for</span>
-            <select
-              className="select select-sm w-44"
-              value={scope ?? 'chosen'}
-              onChange={(e) => setSearch(e.target.value === 'chosen' ? search : { scope: e.target.value }, { replace: true })}
-            >
-              {chosen && <option value="chosen">The chosen {chosen.length}</option>}
-              {Object.entries(SCOPES).map(([value, label]) => (
-                <option key={value} value={value}>
-                  {label}
-                </option>
-              ))}
-            </select>
-          </label>
+          <ScopeField scope={scope} change={(next) => setSearch({ scope: next }, { replace: true })} />
+          <Link className="btn btn-sm" to={`/trainees/${trainee.id}/run?scope=${scope}`}>
+            One check at a time
+          </Link>
           <p className="aside text-sm">
             <kbd className="kbd kbd-sm">Enter</kbd> next trial · <kbd className="kbd kbd-sm">↑</kbd> <kbd className="kbd kbd-sm">↓</kbd>{' '}
             nudge
@@ -99,36 +67,36 @@ export function TakeCheckPage() {
                 <MeasureRow
                   key={measure.id}
                   measure={measure}
-                  draft={draft.value}
+                  draft={desk.value}
+                  ownError={measuring.data?.ownErrors[measure.id]}
                   now={now}
                   focus={() => setFocused(measure.id)}
-                  type={(key, text) =>
-                    draft.change({
-                      ...draft.value,
-                      cells: { ...draft.value.cells, [key]: { trialId: draft.value.cells[key]?.trialId ?? newId(), text } },
-                    })
-                  }
+                  type={(key, text) => desk.setCell(key, { text })}
                 />
               ))}
             </section>
           );
         })}
-        <NoteField value={draft.value.note} change={(note) => draft.change({ ...draft.value, note })} />
-        <ProblemNote error={error} retry={() => void save()} />
+        <NoteField value={desk.value.note} change={desk.setNote} />
+        {desk.notice && <p role="status">{desk.notice}</p>}
+        <ProblemNote error={desk.error} retry={() => void save()} />
         <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-base-300 bg-base-100 py-3">
-          <button type="submit" className="btn btn-primary" disabled={filled.length === 0 || wrong > 0 || saving}>
-            {saving ? 'Saving…' : 'Save the check'}
+          <button type="submit" className="btn btn-primary" disabled={filled.length === 0 || wrong > 0 || desk.saving}>
+            {desk.saving ? 'Saving…' : 'Save the check'}
           </button>
           <span className="aside" role="status">
             {wrong > 0
               ? `${wrong} ${wrong === 1 ? 'figure needs' : 'figures need'} another look.`
-              : `${filled.length} ${filled.length === 1 ? 'trial' : 'trials'} typed, kept on this device until saved.`}
+              : `${filled.length} ${filled.length === 1 ? 'trial' : 'trials'} typed, kept until saved.`}
           </span>
-          {draft.exists && (
-            <button type="button" className="btn btn-ghost btn-sm ms-auto" onClick={draft.throwAway}>
-              Start over
-            </button>
-          )}
+          <span className="ms-auto">
+            <UndoRedo desk={desk} />
+            {desk.exists && (
+              <button type="button" className="btn btn-ghost btn-sm" onClick={desk.giveUp}>
+                Start over
+              </button>
+            )}
+          </span>
         </div>
       </form>
       <div className="top-4 self-start lg:sticky">
@@ -140,16 +108,4 @@ export function TakeCheckPage() {
       </div>
     </div>
   );
-}
-
-function measuresFor(
-  scope: Scope | undefined,
-  chosen: readonly string[] | undefined,
-  ladder: readonly string[],
-  gate: readonly string[],
-): readonly Measure[] {
-  if (scope === undefined) return MEASURES.filter((m) => chosen?.includes(m.id));
-  if (scope === 'all') return MEASURES;
-  const wanted = scope === 'ladder' ? ladder : gate;
-  return MEASURES.filter((m) => wanted.includes(m.id));
 }

@@ -40,7 +40,7 @@ export function GatePanel({ traineeId, ladderId, rung, gate, renewal }: GatePane
         <SignForm traineeId={traineeId} ladderId={ladderId} rung={rung} />
       ) : (
         checks.length > 0 && (
-          <Link className="btn btn-primary mt-3 w-full" to={`checks/new?measures=${checks.join(',')}`}>
+          <Link className="btn btn-primary mt-3 w-full" to={`checks/new?scope=${checks.join(',')}`}>
             {checks.length === 1 ? 'Check this one' : `Check these ${checks.length}`}
           </Link>
         )

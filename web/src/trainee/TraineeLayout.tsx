@@ -1,14 +1,13 @@
 import { formatAmount } from '@myokinet/core/quantities';
 import { cautionInWords, cautionOf } from '@myokinet/core/safety';
-import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { Link, NavLink, Outlet } from 'react-router';
 import { useLibrary } from '../library/LibraryContext.ts';
-import { ProblemNote } from '../pieces/ProblemNote.tsx';
-import { Waiting } from '../pieces/Waiting.tsx';
-import { useTraineeQuery } from './endpoints.ts';
+import { useCurrentTrainee } from './useCurrentTrainee.ts';
 
 const TABS = [
   { to: '', label: 'Readiness' },
   { to: 'checks', label: 'Checks' },
+  { to: 'history', label: 'History' },
   { to: 'plan', label: 'Plan' },
   { to: 'record', label: 'Record' },
   { to: 'screen', label: 'Screen' },
@@ -17,22 +16,9 @@ const TABS = [
 
 export function TraineeLayout() {
   const library = useLibrary();
-  const { traineeId = '' } = useParams();
-  const { data: trainee, error, isLoading, refetch } = useTraineeQuery(traineeId);
-  if (isLoading) return <Waiting />;
-  if (!trainee)
-    return (
-      <div className="p-6">
-        <h1>No such trainee</h1>
-        <ProblemNote error={error} retry={() => void refetch()} />
-        <Link className="link" to="/caseload">
-          Back to the caseload
-        </Link>
-      </div>
-    );
+  const trainee = useCurrentTrainee();
   return (
     <div className="flex flex-1 flex-col">
-      <title>{`${trainee.name} · Myokinet`}</title>
       <header className="border-b border-base-300 px-4 pt-2.5 sm:px-6">
         <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
           <h1>{trainee.name}</h1>

@@ -7,7 +7,11 @@ import type {
   PlanDto,
   PlanReply,
   ReadinessReply,
+  PictureDto,
+  PictureReply,
   RecordReply,
+  RunPatchDto,
+  RunReply,
   ScreeningDto,
   ScreenReply,
   SessionDto,
@@ -28,6 +32,11 @@ interface About<Dto> {
   readonly body: Dto;
 }
 
+/** The battery that is being taken, if one is. */
+interface OpenRun {
+  readonly run: RunReply | null;
+}
+
 const endpoints = api.injectEndpoints({
   endpoints: (build) => {
     const about = <Reply>(path: string) =>
@@ -41,6 +50,10 @@ const endpoints = api.injectEndpoints({
       trainee: about<TraineeReply>(''),
       readiness: about<ReadinessReply>('/readiness'),
       checks: about<readonly CheckReply[]>('/checks'),
+      /** Every occasion, where the page of checks has the newest ones. */
+      allChecks: about<readonly CheckReply[]>('/checks?all=1'),
+      pictures: about<readonly PictureReply[]>('/pictures'),
+      run: about<OpenRun>('/run'),
       screen: about<ScreenReply>('/screen'),
       record: about<RecordReply>('/record'),
       plan: build.query<PlanReply | null, { traineeId: string; weekStart: string }>({
@@ -51,6 +64,26 @@ const endpoints = api.injectEndpoints({
           return result.error ? { error: result.error } : { data: result.data as PlanReply };
         },
         providesTags: (_r, _e, { traineeId }) => [{ type: 'Trainee', id: traineeId }],
+      }),
+      // A figure of a battery touches nothing else until the battery is saved: only the run is put anew.
+      patchRun: build.mutation<OpenRun, About<RunPatchDto>>({
+        query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/run`, method: 'PUT', body }),
+        onQueryStarted: async ({ traineeId }, { dispatch, queryFulfilled }) => {
+          const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+          if (data) dispatch(runIs(traineeId, data));
+        },
+      }),
+      dropRun: build.mutation<OpenRun, { traineeId: string; runId: string }>({
+        query: ({ traineeId, runId }) => ({ url: `trainees/${traineeId}/run/${runId}`, method: 'DELETE' }),
+        onQueryStarted: async ({ traineeId }, { dispatch, queryFulfilled }) => {
+          const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+          if (data) dispatch(runIs(traineeId, data));
+        },
+      }),
+      keepPicture: post<PictureReply, PictureDto>('pictures'),
+      takeOffPicture: build.mutation<PictureReply, { traineeId: string; pictureId: string }>({
+        query: ({ traineeId, pictureId }) => ({ url: `trainees/${traineeId}/pictures/${pictureId}/image`, method: 'DELETE' }),
+        invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
       }),
       addTrainee: build.mutation<TraineeReply, TraineeDto>({
         query: (body) => ({ url: 'trainees', method: 'POST', body }),
@@ -77,7 +110,18 @@ const endpoints = api.injectEndpoints({
   },
 });
 
+function runIs(traineeId: string, open: OpenRun) {
+  return endpoints.util.upsertQueryData('run', traineeId, open);
+}
+
 export const {
+  useAllChecksQuery,
+  useDropRunMutation,
+  useKeepPictureMutation,
+  usePatchRunMutation,
+  usePicturesQuery,
+  useRunQuery,
+  useTakeOffPictureMutation,
   useTraineeQuery,
   useReadinessQuery,
   useChecksQuery,

@@ -1,0 +1,147 @@
+import type { RunPatchDto } from '@myokinet/core/contracts';
+import { instant } from '@myokinet/core/quantities';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { newId } from '../app/newId.ts';
+import { problemFrom } from '../app/problem.ts';
+import { thrownAway } from '../app/drafts.ts';
+import { useDraft } from '../app/useDraft.ts';
+import { useDropRunMutation, usePatchRunMutation, useRecordCheckMutation, useRunQuery } from '../trainee/endpoints.ts';
+import { blankCheck, type Cell, type CheckDraft, checkFrom, type Cells, type Skips } from './checkDraft.ts';
+import { acknowledged, isEmpty, merged, patchOf, unsent } from './runSync.ts';
+
+interface Step {
+  readonly cells: Cells;
+  readonly skips: Skips;
+}
+
+const MOST_STEPS = 100;
+/** Typing goes out in gulps, so that a figure of three digits is one message. */
+const GULP = 400;
+const LOOK_AGAIN = 8000;
+
+const FINISHED = 'This battery was saved on another device. What it did not have yet is kept here, as a check of its own.';
+const ENDED_ELSEWHERE = 'This battery was saved or given up on another device.';
+
+/** A battery under the coach's hands: on this device at once, on the server soon after, with undo. */
+export function useCheckDesk(traineeId: string) {
+  const key = `check:${traineeId}`;
+  const draft = useDraft<CheckDraft>(key, blankCheck);
+  const dispatch = useDispatch();
+  const value = whole(draft.value);
+  const run = useRunQuery(traineeId, { refetchOnMountOrArgChange: true, pollingInterval: LOOK_AGAIN, skipPollingIfUnfocused: true });
+  const [patch] = usePatchRunMutation();
+  const [drop] = useDropRunMutation();
+  const [record, recording] = useRecordCheckMutation();
+  const [history, setHistory] = useState<{ readonly past: readonly Step[]; readonly future: readonly Step[] }>({ past: [], future: [] });
+  const [notice, setNotice] = useState('');
+  const [failure, setFailure] = useState<unknown>();
+  const sentAt = useRef(0);
+  const typedIn = useRef<string | undefined>(undefined);
+
+  const ended = (words: string) => {
+    const rest = unsent(value);
+    setHistory({ past: [], future: [] });
+    if (isEmpty(rest)) draft.discard();
+    else draft.change(rest);
+    setNotice(words);
+  };
+
+  const send = useEffectEvent(async (body: RunPatchDto) => {
+    const result = await patch({ traineeId, body });
+    sentAt.current = Date.now();
+    if (result.data) sent(body);
+    else if (problemFrom(result.error)?.code === 'run-finished') ended(FINISHED);
+    setFailure(result.error);
+  });
+  const sent = useEffectEvent((body: RunPatchDto) => draft.change(acknowledged(value, body)));
+
+  // Goes out a moment after the last change; a device that was offline tries again when the run is looked at anew.
+  const outstanding = draft.exists && !recording.isLoading ? patchOf(value) : undefined;
+  const pending = JSON.stringify(outstanding ?? null);
+  useEffect(() => {
+    const body = JSON.parse(pending) as RunPatchDto | null;
+    if (!body) return undefined;
+    const timer = setTimeout(() => void send(body), GULP);
+    return () => clearTimeout(timer);
+  }, [pending, run.fulfilledTimeStamp]);
+
+  const take = useEffectEvent((theirs: typeof run.data, askedAt: number) => {
+    if (!theirs) return;
+    if (theirs.run) {
+      const next = merged(value, theirs.run);
+      if (JSON.stringify(next) !== JSON.stringify(value)) draft.change(next);
+    } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) ended(ENDED_ELSEWHERE);
+  });
+  useEffect(() => take(run.data, run.startedTimeStamp ?? 0), [run.data, run.startedTimeStamp]);
+
+  const put = (step: Step) => draft.change({ ...value, ...step });
+  /** One step of undo for each figure, not for each of its digits. */
+  const edit = (step: Step, typing?: string) => {
+    if (typing === undefined || typing !== typedIn.current)
+      setHistory({ past: [...history.past, { cells: value.cells, skips: value.skips }].slice(-MOST_STEPS), future: [] });
+    typedIn.current = typing;
+    put(step);
+  };
+  const travel = (from: 'past' | 'future', to: 'past' | 'future') => {
+    const target = history[from].at(-1);
+    if (!target) return;
+    typedIn.current = undefined;
+    setHistory({ ...history, [from]: history[from].slice(0, -1), [to]: [...history[to], { cells: value.cells, skips: value.skips }] });
+    // A figure that was not there yet becomes an empty one: the server must hear of it.
+    const emptied = Object.fromEntries(
+      Object.entries(value.cells).map(([key, { trialId }]) => [key, target.cells[key] ?? { trialId, text: '' }]),
+    );
+    put({ cells: { ...emptied, ...target.cells }, skips: target.skips });
+  };
+
+  return {
+    value,
+    exists: draft.exists,
+    /** Whether it is still unknown if another device is at it. */
+    isLoading: run.isLoading,
+    notice,
+    /** Whether everything is on the server, so that another device can go on. */
+    synced: outstanding === undefined,
+    failure,
+    error: recording.error,
+    saving: recording.isLoading,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    undo: () => travel('past', 'future'),
+    redo: () => travel('future', 'past'),
+    setScope: (scope: string) => draft.change({ ...value, scope }),
+    setNote: (note: string) => draft.change({ ...value, note }),
+    setCell: (cell: string, figure: Pick<Cell, 'text' | 'reading'>) =>
+      edit(
+        { cells: { ...value.cells, [cell]: { trialId: value.cells[cell]?.trialId ?? newId(), ...figure } }, skips: value.skips },
+        figure.reading ? undefined : cell,
+      ),
+    setSkip: (measureId: string, reason: Skips[string] | undefined) => {
+      const { [measureId]: _, ...others } = value.skips;
+      edit({ cells: value.cells, skips: reason ? { ...others, [measureId]: reason } : others });
+    },
+    giveUp: () => {
+      // Taken back, it is a run of its own.
+      dispatch(thrownAway({ key, value: { ...value, id: newId(), synced: {} } }));
+      setHistory({ past: [], future: [] });
+      void drop({ traineeId, runId: value.id });
+    },
+    save: async () => {
+      const takenAt = value.takenAt ?? instant(new Date());
+      draft.change({ ...value, takenAt });
+      const result = await record({ traineeId, body: checkFrom(value, takenAt) });
+      if (!result.data) return false;
+      sentAt.current = Date.now();
+      draft.discard();
+      return true;
+    },
+  };
+}
+
+/** A draft that was kept by an older version of the app lacks the newer parts. */
+function whole(draft: Partial<CheckDraft> & Pick<CheckDraft, 'id'>): CheckDraft {
+  return { takenAt: null, startedAt: instant(new Date()), scope: 'gate', note: '', cells: {}, skips: {}, synced: {}, ...draft };
+}
+
+export type CheckDesk = ReturnType<typeof useCheckDesk>;
