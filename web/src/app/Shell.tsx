@@ -13,6 +13,7 @@ const PLACES = [
   { to: '/', label: 'Today' },
   { to: '/caseload', label: 'Caseload' },
   { to: '/library', label: 'Library' },
+  { to: '/measuring', label: 'Measuring' },
 ];
 
 export function Shell() {
@@ -20,17 +21,17 @@ export function Shell() {
   const [open, setOpen] = useState<'commands' | 'shortcuts' | 'drafts' | undefined>();
   useShortcuts(setOpen);
   return (
-    <div className="flex min-h-screen flex-col">
+    <div className="group flex min-h-screen flex-col">
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">
         Skip to the page
       </a>
-      <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 sm:gap-x-6 border-base-content px-4 py-1.5 sm:px-6">
+      <header className="no-print flex flex-wrap group-has-[[data-focused]]:max-sm:hidden items-center gap-x-4 gap-y-1 border-b-2 sm:gap-x-6 border-base-content px-4 py-1.5 sm:px-6">
         <span className="font-display text-xl font-bold" aria-label="Myokinet">
           Myo
           <span className="mx-px inline-block h-5 w-1 translate-y-0.5 bg-primary" aria-hidden />
           kinet
         </span>
-        <nav aria-label="Main" className="flex gap-5">
+        <nav aria-label="Main" className="flex gap-3.5 sm:gap-5">
           {PLACES.map(({ to, label }) => (
             <NavLink
               key={to}

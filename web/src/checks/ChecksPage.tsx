@@ -12,6 +12,7 @@ import { useChecksQuery } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { OccasionTrials } from './OccasionTrials.tsx';
 import { personOf } from './person.ts';
+import { UnderWay } from './UnderWay.tsx';
 
 export function ChecksPage() {
   const trainee = useCurrentTrainee();
@@ -20,18 +21,25 @@ export function ChecksPage() {
   const now = new Date();
   return (
     <div className="px-4 py-3 sm:px-6">
-      <div className="mb-3 flex items-center justify-between gap-4">
-        <h2>Capacities</h2>
-        <Link className="btn btn-primary btn-sm" to="new">
-          Take a check
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        <h2 className="me-auto">Capacities</h2>
+        <Link className="btn btn-sm" to="../pictures" relative="path">
+          Pictures
+        </Link>
+        <Link className="btn btn-sm" to="new">
+          Type a check
+        </Link>
+        <Link className="btn btn-primary btn-sm" to="../run" relative="path">
+          Run a battery
         </Link>
       </div>
+      <UnderWay traineeId={trainee.id} now={now} />
       <ProblemNote error={error} retry={() => void refetch()} />
       {data?.length === 0 ? (
         <Empty title="Nothing checked yet">
           <p>Three trials a side, and the first figures appear with their error band.</p>
-          <Link className="btn btn-primary mt-3" to="new">
-            Take the first check
+          <Link className="btn btn-primary mt-3" to="../run" relative="path">
+            Run the first battery
           </Link>
         </Empty>
       ) : (

@@ -17,7 +17,15 @@ const POSE: Readonly<Record<(typeof WORKING_POSITIONS)[number], PoseName>> = {
 };
 
 /** The figure and the three lines of a protocol. */
-export function ProtocolLines({ measure, trainee, size }: { readonly measure: Measure; readonly trainee: TraineeReply; readonly size: number }) {
+export function ProtocolLines({
+  measure,
+  trainee,
+  size,
+}: {
+  readonly measure: Measure;
+  readonly trainee: TraineeReply;
+  readonly size: number;
+}) {
   return (
     <div className="flex items-start gap-3">
       <SetUpFigure pose={POSE[measure.position]} build={buildOf(trainee)} size={size} />

@@ -21,11 +21,11 @@ export function TakeCheckPage() {
   const trainee = useCurrentTrainee();
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const desk = useCheckDesk(trainee.id);
   const measuring = useMeasuringQuery();
   const [focused, setFocused] = useState<string | undefined>();
   const now = useMemo(() => instant(new Date()), []);
   const scope = scopeFrom(search.get('scope'));
+  const desk = useCheckDesk(trainee.id, scope);
   const { measures, isLoading } = useScope(trainee, scope);
   if (isLoading) return <Waiting />;
 

@@ -68,23 +68,18 @@ export interface SideReading {
 }
 
 /** The capacities that the figures already give, and what is wrong with the rest. */
-export function readMeasure(
-  draft: Pick<CheckDraft, 'cells'>,
-  measure: Measure,
-  now: Instant,
-  ownError?: OwnError,
-): readonly SideReading[] {
+export function readMeasure(draft: Pick<CheckDraft, 'cells'>, measure: Measure, now: Instant, ownError?: OwnError): readonly SideReading[] {
   return measureSides(measure).map((side) => {
     const cells = Array.from({ length: measure.trials }, (_, ordinal) => {
       const cell = draft.cells[cellKey(measure.id, side, ordinal)];
       return { ordinal, reading: cell?.reading, ...readCell(measure, cell?.text ?? '') };
     });
-    const filled = cells.filter((c) => c.value !== undefined);
+    const filled = cells.flatMap(({ value, ...cell }) => (value === undefined ? [] : [{ ...cell, value }]));
     const trials = filled.map(({ value, reading }): Trial => {
       const provisional = reading && provisionalOf(reading);
       return {
         side,
-        value: value!,
+        value,
         ...(reading?.standardError ? { standardError: reading.standardError } : {}),
         ...(provisional ? { provisional } : {}),
       };

@@ -14,7 +14,8 @@ export function useScope(trainee: TraineeReply, scope: string): { readonly measu
   const { data, isLoading } = useReadinessQuery(trainee.id);
   const measures = useMemo(() => {
     const gate = () => data?.headrooms.map((h) => h.demand.measureId) ?? [];
-    const wanted = scope === 'gate' ? gate() : scope === 'ladder' ? measuresDemanded(library.ladder(trainee.ladderId).rungs) : scope.split(',');
+    const wanted =
+      scope === 'gate' ? gate() : scope === 'ladder' ? measuresDemanded(library.ladder(trainee.ladderId).rungs) : scope.split(',');
     return scope === 'all' ? MEASURES : MEASURES.filter((m) => wanted.includes(m.id));
   }, [scope, library, trainee.ladderId, data]);
   return { measures, isLoading };

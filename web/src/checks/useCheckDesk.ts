@@ -23,8 +23,8 @@ const LOOK_AGAIN = 8000;
 const FINISHED = 'This battery was saved on another device. What it did not have yet is kept here, as a check of its own.';
 const ENDED_ELSEWHERE = 'This battery was saved or given up on another device.';
 
-/** A battery under the coach's hands: on this device at once, on the server soon after, with undo. */
-export function useCheckDesk(traineeId: string) {
+/** A battery under the coach's hands: on this device at once, on the server soon after, with undo. The scope is what it is about, where the page knows. */
+export function useCheckDesk(traineeId: string, scope?: string) {
   const key = `check:${traineeId}`;
   const draft = useDraft<CheckDraft>(key, blankCheck);
   const dispatch = useDispatch();
@@ -47,14 +47,15 @@ export function useCheckDesk(traineeId: string) {
     setNotice(words);
   };
 
+  const sent = useEffectEvent((body: RunPatchDto) => draft.change(acknowledged(value, body)));
+  const over = useEffectEvent(() => ended(FINISHED));
   const send = useEffectEvent(async (body: RunPatchDto) => {
     const result = await patch({ traineeId, body });
     sentAt.current = Date.now();
     if (result.data) sent(body);
-    else if (problemFrom(result.error)?.code === 'run-finished') ended(FINISHED);
+    else if (problemFrom(result.error)?.code === 'run-finished') over();
     setFailure(result.error);
   });
-  const sent = useEffectEvent((body: RunPatchDto) => draft.change(acknowledged(value, body)));
 
   // Goes out a moment after the last change; a device that was offline tries again when the run is looked at anew.
   const outstanding = draft.exists && !recording.isLoading ? patchOf(value) : undefined;
@@ -75,7 +76,7 @@ export function useCheckDesk(traineeId: string) {
   });
   useEffect(() => take(run.data, run.startedTimeStamp ?? 0), [run.data, run.startedTimeStamp]);
 
-  const put = (step: Step) => draft.change({ ...value, ...step });
+  const put = (step: Step) => draft.change({ ...value, scope: scope ?? value.scope, ...step });
   /** One step of undo for each figure, not for each of its digits. */
   const edit = (step: Step, typing?: string) => {
     if (typing === undefined || typing !== typedIn.current)
@@ -110,7 +111,6 @@ export function useCheckDesk(traineeId: string) {
     canRedo: history.future.length > 0,
     undo: () => travel('past', 'future'),
     redo: () => travel('future', 'past'),
-    setScope: (scope: string) => draft.change({ ...value, scope }),
     setNote: (note: string) => draft.change({ ...value, note }),
     setCell: (cell: string, figure: Pick<Cell, 'text' | 'reading'>) =>
       edit(

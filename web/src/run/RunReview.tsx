@@ -36,7 +36,12 @@ export function RunReview({ measures, draft, ownErrors, now, go }: RunReviewProp
               <StateNote state={stateOf(measure, draft)} reason={draft.skips[measure.id]} />
               {problems[0] && <span className="text-error">{problems[0]}</span>}
             </span>
-            <button type="button" className="btn btn-ghost btn-sm justify-self-start" aria-label={`Go to ${measure.name}`} onClick={() => go(measure.id)}>
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm justify-self-start"
+              aria-label={`Go to ${measure.name}`}
+              onClick={() => go(measure.id)}
+            >
               Go to it
             </button>
           </li>

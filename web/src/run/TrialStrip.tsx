@@ -27,8 +27,8 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
         const sideWord = side === 'whole' ? '' : `${side}, `;
         return (
           <div key={side}>
-            <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
-              {side !== 'whole' && <span className="w-11 font-semibold first-letter:uppercase">{side}</span>}
+            <div className="flex flex-wrap items-center gap-x-1 gap-y-1 sm:gap-x-2">
+              {side !== 'whole' && <span className="w-10.5 font-semibold sm:w-12 first-letter:uppercase">{side}</span>}
               {mine.map((s) => {
                 const { value } = readCell(measure, draft.cells[s.key]?.text ?? '');
                 const said = value === undefined ? 'nothing yet' : readingInWords(measure, value);
@@ -39,7 +39,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                   <button
                     key={s.key}
                     type="button"
-                    className={`btn h-11 min-w-14 px-2 text-lg font-normal ${look}`}
+                    className={`btn h-11 min-w-12 px-1 text-lg sm:min-w-14 font-normal ${look}`}
                     aria-label={`${sideWord}trial ${s.ordinal + 1}: ${said}${stray ? ', off the others' : ''}`}
                     aria-current={steps[current]?.key === s.key ? 'step' : undefined}
                     onClick={() => go(steps.indexOf(s))}
@@ -64,14 +64,13 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
               )}
             </div>
             {reading?.stray && (
-              <p role="status" className="state-mark mt-0.5 flex flex-wrap items-center gap-2 text-sm">
-                {reading.stray.sentence}
+              <p role="status">
                 <button
                   type="button"
-                  className="btn btn-xs"
+                  className="state-mark link mt-0.5 text-sm"
                   onClick={() => go(steps.findIndex((s) => s.side === side && s.ordinal === reading.stray?.ordinal))}
                 >
-                  Measure again
+                  {reading.stray.sentence}
                 </button>
               </p>
             )}

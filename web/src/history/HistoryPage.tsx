@@ -1,0 +1,3 @@
+export function HistoryPage(_props: object) {
+  return <p>soon</p>;
+}

@@ -1,0 +1,19 @@
+/** What listens to an instrument. Times in seconds since the stream began, values in the instrument's unit. */
+export interface Listener {
+  readonly reading: (time: number, value: number) => void;
+  /** The connection is gone; what came so far stays. */
+  readonly lost: (why: string) => void;
+}
+
+/** The one interface of everything that measures by itself. A real device takes the place of a stand-in behind it. */
+export interface Instrument {
+  readonly name: string;
+  /** A stand-in: what it reads is marked, and opens no gate. */
+  readonly simulated: boolean;
+  /** @throws Error with a sentence for the coach when there is no such device, or it may not be used */
+  connect(): Promise<void>;
+  /** Makes what it reads now its zero. */
+  calibrate(): Promise<void>;
+  stream(listener: Listener): void;
+  stop(): void;
+}

@@ -1,0 +1,3 @@
+export function MeasuringPage(_props: object) {
+  return <p>soon</p>;
+}

@@ -1,0 +1,3 @@
+export function PicturePanel(_props: any) {
+  return <p>soon</p>;
+}

@@ -1,0 +1,3 @@
+export function PicturesPage(_props: object) {
+  return <p>soon</p>;
+}
