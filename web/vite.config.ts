@@ -1,8 +1,11 @@
 import tailwindcss from '@tailwindcss/vite';
+import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
+  // The weights lie in a package that does not name them among its exports.
+  resolve: { alias: { 'pose-model': fileURLToPath(new URL('../node_modules/@vladmandic/human/models', import.meta.url)) } },
   plugins: [react(), tailwindcss()],
   worker: { format: 'es' },
   build: { assetsInlineLimit: 0, outDir: 'dist', emptyOutDir: true },

@@ -47,12 +47,14 @@ export function peak({ times, values }: Stream): Captured {
   if (times.length === 0) throw new Refusal('reading-missing');
   let best: Captured = { value: -Infinity, unrest: 0, readings: 0 };
   let [from, sum] = [0, 0];
+  const begin = times[0] ?? 0;
+  const brief = (times.at(-1) ?? 0) - begin < PEAK_SECONDS;
   for (let to = 0; to < times.length; to++) {
     sum += values[to] ?? 0;
     while ((times[to] ?? 0) - (times[from] ?? 0) > PEAK_SECONDS) sum -= values[from++] ?? 0;
     const mean = sum / (to - from + 1);
     // The first readings span less than a tenth of a second: too few to be a peak unless nothing else came.
-    const whole = (times[to] ?? 0) - (times[0] ?? 0) >= PEAK_SECONDS || times.at(-1)! - times[0]! < PEAK_SECONDS;
+    const whole = brief || (times[to] ?? 0) - begin >= PEAK_SECONDS;
     if (whole && mean > best.value) best = { value: mean, unrest: 0, readings: to - from + 1 };
   }
   return best;

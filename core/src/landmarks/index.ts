@@ -19,3 +19,4 @@ export {
   type TemplateLandmark,
 } from './templates.ts';
 export { LEAST_SCORE, suggestPoints, type Keypoint } from './suggestPoints.ts';
+export { alignPictures, type PictureAlignment } from './alignPictures.ts';

@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
 import { isMeasure } from '../measuring/index.ts';
-import { jointAngle, type Keypoint, PICTURE_TEMPLATES, readPicture, rollOf, suggestPoints, templateFor } from './index.ts';
+import {
+  alignPictures,
+  jointAngle,
+  type Keypoint,
+  PICTURE_TEMPLATES,
+  type PictureAlignment,
+  readPicture,
+  rollOf,
+  suggestPoints,
+  templateFor,
+} from './index.ts';
 
 const at = (x: number, y: number) => ({ x, y });
 const towards = (degrees: number, length: number, from = at(0, 0)) =>
@@ -186,4 +196,29 @@ describe('suggested points', () => {
     expect(suggestPoints(flexion, seen(0.3), 'left')).toEqual([]);
     expect(suggestPoints(templateFor('wrist-flexion')!, seen(0.9), 'left').map((p) => p.id)).toEqual(['elbow']);
   });
+});
+
+describe('one picture laid on another', () => {
+  const put = ({ a, b, dx, dy }: PictureAlignment, p: { x: number; y: number }) => at(a * p.x - b * p.y + dx, b * p.x + a * p.y + dy);
+
+  it('brings the two landmarks together and keeps every angle (seeded)', () => {
+    const coordinate = fc.integer({ min: -2000, max: 2000 });
+    const point = fc.record({ x: coordinate, y: coordinate });
+    fc.assert(
+      fc.property(point, point, point, point, point, (p, q, third, r, s) => {
+        fc.pre(Math.hypot(p.x - q.x, p.y - q.y) > 10 && Math.hypot(r.x - s.x, r.y - s.y) > 10);
+        fc.pre(Math.hypot(p.x - third.x, p.y - third.y) > 10);
+        const moved = alignPictures([p, q], [r, s])!;
+        expect(put(moved, p).x).toBeCloseTo(r.x, 4);
+        expect(put(moved, q).y).toBeCloseTo(s.y, 4);
+        const before = jointAngle({ first: q, vertex: p, second: third }).angle;
+        fc.pre(Math.hypot(put(moved, p).x - put(moved, third).x, put(moved, p).y - put(moved, third).y) > 1);
+        const after = jointAngle({ first: put(moved, q), vertex: put(moved, p), second: put(moved, third) }).angle;
+        expect(after).toBeCloseTo(before, 4);
+      }),
+      { seed: 11 },
+    );
+  });
+
+  it('cannot be told from one spot', () => expect(alignPictures([at(3, 3), at(3, 3)], [at(0, 0), at(1, 1)])).toBeUndefined());
 });

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
-import { measureOf, ownErrorFromTest, ownErrorFromTrials, repeatability, strayTrial, type TrialScatter } from './index.ts';
+import {
+  measureOf,
+  ownErrorFromTest,
+  ownErrorFromTrials,
+  reliabilityInWords,
+  repeatability,
+  strayTrial,
+  type TrialScatter,
+} from './index.ts';
 
 /** Six targets, four judges: Shrout & Fleiss, Psychological Bulletin 86, 1979, table 2 (from memory). */
 const SHROUT_AND_FLEISS = [
@@ -37,6 +45,9 @@ describe('repeatability, against a published worked example', () => {
 });
 
 describe('repeatability', () => {
+  it('is put into words by the usual steps', () =>
+    expect([told.icc21.value, told.icc31.value, 0.75, 0.9].map(reliabilityInWords)).toEqual(['poor', 'moderate', 'good', 'excellent']));
+
   it('of testers who differ by a constant is consistent but does not agree', () => {
     const told = repeatability([150, 160, 170, 155, 165].map((v) => [[v], [v + 6]]));
     expect(told.icc31.value).toBeCloseTo(1, 9);

@@ -54,7 +54,7 @@ export function repeatability(trialsByOccasion: readonly (readonly (readonly num
   if (trialsByOccasion.some((o) => o.length !== k || o.some((trials) => trials.length === 0)))
     throw new Refusal('repeatability-too-small', 'Everybody must be measured equally often; a reading is missing.');
   const table = trialsByOccasion.map((occasions) => occasions.map(mean));
-  const means = table[0]!.map((_, j) => mean(table.map((row) => row[j] ?? 0)));
+  const means = Array.from({ length: k }, (_, j) => mean(table.map((row) => row[j] ?? 0)));
   const { between: B, occasions: J, error: E } = meanSquares(table, means);
   const df = (n - 1) * (k - 1);
   const agreement = B + (k - 1) * E + (k * (J - E)) / n;
@@ -70,6 +70,17 @@ export function repeatability(trialsByOccasion: readonly (readonly (readonly num
     means,
     degreesOfFreedom: df,
   };
+}
+
+/**
+ * A coefficient in words, by the usual steps of 0.5, 0.75 and 0.9 (Koo & Li 2016, from memory).
+ *
+ * @example reliabilityInWords(0.93) // 'excellent'
+ */
+export function reliabilityInWords(coefficient: number): 'poor' | 'moderate' | 'good' | 'excellent' {
+  if (coefficient < 0.5) return 'poor';
+  if (coefficient < 0.75) return 'moderate';
+  return coefficient < 0.9 ? 'good' : 'excellent';
 }
 
 function mean(values: readonly number[]): number {

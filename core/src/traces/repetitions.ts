@@ -99,7 +99,8 @@ function stickingPoint(values: Float64Array, from: number, to: number): Sticking
   const spent = new Float64Array(PARTS);
   for (let i = from; i <= to; i++) {
     const part = Math.floor((PARTS * ((values[i] ?? a) - a)) / (b - a));
-    spent[Math.max(0, Math.min(PARTS - 1, part))]! += 1;
+    const inside = Math.max(0, Math.min(PARTS - 1, part));
+    spent[inside] = (spent[inside] ?? 0) + 1;
   }
   const inner = [...spent.subarray(INNER.from, INNER.to)];
   const usual = inner.toSorted((x, y) => x - y)[Math.floor(inner.length / 2)] ?? 1;

@@ -37,7 +37,7 @@ export function welch(values: Float64Array, rate: number, size = windowSize(valu
     fft.realTransform(output, input);
     for (let k = 0; k <= size / 2; k++) {
       const oneSided = k === 0 || k === size / 2 ? 1 : 2;
-      density[k]! += oneSided * scale * ((output[2 * k] ?? 0) ** 2 + (output[2 * k + 1] ?? 0) ** 2);
+      density[k] = (density[k] ?? 0) + oneSided * scale * ((output[2 * k] ?? 0) ** 2 + (output[2 * k + 1] ?? 0) ** 2);
     }
     windows++;
   }

@@ -53,7 +53,9 @@ export function runStore({ db, who, now }: Context, trainees: TraineeStore) {
           for (const { measureId, reason } of patch.skips)
             if (reason) upsertSkip.run({ runId, measureId, reason });
             else deleteSkip.run({ runId, measureId });
-          return find(traineeId)!;
+          const run = find(traineeId);
+          if (!run) throw new Error(`The run ${runId} was written and is not there.`);
+          return run;
         })
         .immediate();
     },

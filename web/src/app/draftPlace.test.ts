@@ -8,5 +8,6 @@ it.each([
   ['plan:t1:2026-11-23', { what: 'Plan, week of 2026-11-23', traineeId: 't1', to: '/trainees/t1/plan?week=2026-11-23' }],
   ['session:t1:free', { what: 'Session', traineeId: 't1', to: '/trainees/t1/session?free=1' }],
   ['session:t1:s9:2026-11-23', { what: 'Session', traineeId: 't1', to: '/trainees/t1/session?planned=s9&week=2026-11-23' }],
+  ['repeatability', { what: 'A repeatability test', to: '/measuring' }],
   ['something:else', undefined],
 ])('%s', (key, place) => expect(draftPlace(key)).toEqual(place));

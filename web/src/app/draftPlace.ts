@@ -24,6 +24,8 @@ export function draftPlace(key: string): DraftPlace | undefined {
       return { what: 'Session', traineeId, to: rest === 'free' ? `${at}/session?free=1` : `${at}/session?planned=${rest}&week=${week}` };
     case 'screen':
       return { what: 'Screen', traineeId, to: `${at}/screen` };
+    case 'repeatability':
+      return { what: 'A repeatability test', to: '/measuring' };
     case 'drill':
       return { what: 'A drill of the library', to: `/library/drills/${traineeId}/edit` };
     case 'fault':

@@ -74,7 +74,8 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
       <header className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <span className="font-semibold">{trainee.name}</span>
         <span className="aside text-sm" role="status">
-          {measure ? `check ${index + 1} of ${measures.length}` : 'review'} · {desk.synced ? 'on every device' : 'on this device, sending'}
+          {measure ? `check ${index + 1} of ${measures.length}` : 'review'} ·{' '}
+          {desk.synced ? 'kept on the server' : 'on this device, sending…'}
         </span>
         <span className="ms-auto flex items-center max-sm:[&_.btn]:px-1.5">
           <UndoRedo desk={desk} />

@@ -44,8 +44,8 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
   const step = steps[current] ?? FIRST;
   const text = desk.value.cells[step.key]?.text ?? '';
   const { problem } = readCell(measure, text);
-  const timed = instrumentFor(measure)?.kind === 'timer';
-  const read = timed ? undefined : instrumentFor(measure);
+  const read = instrumentFor(measure);
+  const timed = read?.kind === 'timer';
 
   // The entry keeps the focus, so that digits and Enter always find it; the open aid has its own fields.
   useEffect(() => {
@@ -98,8 +98,8 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
           {measure.position} · {unit}
         </span>
       </div>
-      <div className="mt-1 grid flex-1 content-start gap-x-8 gap-y-2 lg:grid-cols-[20rem_1fr]">
-        <div className="text-sm lg:text-base">
+      <div className={`mt-1 grid flex-1 content-start gap-x-8 gap-y-2 ${aid === 'picture' ? '' : 'lg:grid-cols-[20rem_1fr]'}`}>
+        <div className={`text-sm lg:text-base ${aid === 'picture' ? 'hidden' : ''}`}>
           <ProtocolLines measure={measure} trainee={trainee} size={64} />
           <p className="aside mt-1 text-sm max-lg:hidden">
             {measure.choices || measure.trials === 1

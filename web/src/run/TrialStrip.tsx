@@ -1,4 +1,12 @@
-import { capacityFromTrials, type Measure, measureSides, type OwnError, readingInWords, readingWithBand } from '@myokinet/core/measuring';
+import {
+  capacityFromTrials,
+  type Measure,
+  measureSides,
+  type OwnError,
+  PROVISIONAL,
+  readingInWords,
+  readingWithBand,
+} from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { type CheckDraft, readCell, readMeasure } from '../checks/checkDraft.ts';
 import { BandPlot } from './BandPlot.tsx';
@@ -56,6 +64,11 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                       capacity={reading.capacity}
                       single={capacityFromTrials(measure, [{ side, value: reading.capacity.value }], { takenAt: now, ownError }).band}
                     />
+                  )}
+                  {reading.capacity.provisional && (
+                    <span className="state-mark text-sm" title={PROVISIONAL[reading.capacity.provisional]}>
+                      {reading.capacity.provisional}
+                    </span>
                   )}
                   <output className="min-w-20 text-right font-semibold whitespace-nowrap" aria-label={`${sideWord}so far`}>
                     {readingWithBand(measure, reading.capacity.value, reading.capacity.band)}

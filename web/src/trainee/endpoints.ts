@@ -80,8 +80,8 @@ const endpoints = api.injectEndpoints({
           if (data) dispatch(runIs(traineeId, data));
         },
       }),
-      keepPicture: post<PictureReply, PictureDto>('pictures'),
-      takeOffPicture: build.mutation<PictureReply, { traineeId: string; pictureId: string }>({
+      keepPicture: post<readonly PictureReply[], PictureDto>('pictures'),
+      takeOffPicture: build.mutation<readonly PictureReply[], { traineeId: string; pictureId: string }>({
         query: ({ traineeId, pictureId }) => ({ url: `trainees/${traineeId}/pictures/${pictureId}/image`, method: 'DELETE' }),
         invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
       }),
