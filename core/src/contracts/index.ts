@@ -45,6 +45,7 @@ export type {
   PlanUse,
   ProblemReply,
   ReadinessReply,
+  RecheckReply,
   RecordReply,
   RepeatabilityReply,
   RunReply,

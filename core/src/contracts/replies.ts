@@ -2,7 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { WeekDose } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type { Gate, Headroom, HeadroomState, Standing } from '../readiness/index.ts';
+import type { Gate, Headroom, HeadroomState, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
 import type { BeightonTest, Consultation, ScreenAnswer, ScreenOutcome } from '../safety/index.ts';
@@ -125,7 +125,11 @@ export type PictureReply = Omit<PictureDto, 'image' | 'takenAt'> & {
   readonly kept: boolean;
 };
 
-export type RepeatabilityReply = RepeatabilityTestDto & { readonly coach: string; readonly result: Repeatability };
+export type RepeatabilityReply = Omit<RepeatabilityTestDto, 'takenAt'> & {
+  readonly takenAt: Instant;
+  readonly coach: string;
+  readonly result: Repeatability;
+};
 
 /** What the coach's figures are worth. */
 export interface MeasuringReply {
@@ -172,6 +176,9 @@ export interface RecordReply {
   readonly stopSigns: readonly StopSignReply[];
   readonly clearances: readonly ClearanceReply[];
 }
+
+/** Checks of one trainee that fall due on one day. */
+export type RecheckReply = Recheck & { readonly traineeId: string; readonly name: string };
 
 export interface TodayItem {
   readonly kind: 'sign' | 'stop sign' | 'screen' | 'morning' | 'session' | 're-check';

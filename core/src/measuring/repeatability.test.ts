@@ -37,6 +37,9 @@ describe('repeatability, against a published worked example', () => {
     expect(told.icc31.high).toBeCloseTo(0.95, 2);
   });
 
+  it('is put into words by the usual steps', () =>
+    expect([told.icc21.value, told.icc31.value, 0.75, 0.9].map(reliabilityInWords)).toEqual(['poor', 'moderate', 'good', 'excellent']));
+
   it('has the SEM worked by hand: mean squares 11.24, 32.49 and 1.019', () => {
     // SEM² = 1.019 + (32.486 − 1.019)/6 = 6.264
     expect(told.sem).toBeCloseTo(Math.sqrt(6.264), 2);
@@ -45,9 +48,6 @@ describe('repeatability, against a published worked example', () => {
 });
 
 describe('repeatability', () => {
-  it('is put into words by the usual steps', () =>
-    expect([told.icc21.value, told.icc31.value, 0.75, 0.9].map(reliabilityInWords)).toEqual(['poor', 'moderate', 'good', 'excellent']));
-
   it('of testers who differ by a constant is consistent but does not agree', () => {
     const told = repeatability([150, 160, 170, 155, 165].map((v) => [[v], [v + 6]]));
     expect(told.icc31.value).toBeCloseTo(1, 9);

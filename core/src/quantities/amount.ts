@@ -49,7 +49,20 @@ export function formatAmount(value: number, unit: Unit): string {
 export function formatBand(value: number, unit: Unit): string {
   const { symbol, spaced, decimals } = UNITS[unit];
   const enough = value > 0 && value < 10 ** -decimals ? decimals + 1 : decimals;
-  return `${formatNumber(value, enough)}${spaced ? ' ' : ''}${unit === 'reps' && value === 1 ? 'rep' : symbol}`;
+  const text = formatNumber(value, enough);
+  if (unit === 'reps' && text === '1') return '1 rep';
+  if (unit === 'breaths' && text === '1') return '1 breath';
+  return `${text}${spaced ? ' ' : ''}${symbol}`;
+}
+
+/**
+ * A measuring error in words: always one decimal more than the unit's own, for errors are compared.
+ *
+ * @example formatError(2.8, 'deg') // '2.8°'
+ */
+export function formatError(value: number, unit: Unit): string {
+  const { symbol, spaced, decimals } = UNITS[unit];
+  return `${formatNumber(value, decimals + 1)}${spaced ? ' ' : ''}${symbol}`;
 }
 
 /**

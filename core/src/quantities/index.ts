@@ -4,6 +4,7 @@ export {
   formatAmount,
   formatApart,
   formatBand,
+  formatError,
   type Amount,
   type Centimetres,
   type Degrees,

@@ -8,6 +8,7 @@ import {
   daysBetween,
   formatAmount,
   formatBand,
+  formatError,
   instant,
   shortDay,
   UNITS,
@@ -48,8 +49,15 @@ describe('in words', () => {
     expect(formatBand(2.4, 'deg')).toBe('2°');
     expect(formatBand(0.4, 's')).toBe('0.4 s');
     expect(formatBand(1, 'reps')).toBe('1 rep');
+    expect(formatBand(1, 'breaths')).toBe('1 breath');
     expect(formatBand(0.004, 'ratio')).toBe('0.004×');
   });
+});
+
+it('gives a measuring error one decimal more than its unit has', () => {
+  expect(formatError(2.8, 'deg')).toBe('2.8°');
+  expect(formatError(0.06, 'ratio')).toBe('0.060×');
+  expect(formatError(1.25, 'kg')).toBe('1.3 kg');
 });
 
 describe('moments', () => {

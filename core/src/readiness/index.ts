@@ -25,4 +25,5 @@ export {
   type RungStanding,
   type Standing,
 } from './standing.ts';
+export { rechecksOf, type Recheck } from './rechecks.ts';
 export { judgeReadiness, type ReadinessFacts, type Verdict } from './verdict.ts';

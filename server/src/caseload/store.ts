@@ -1,8 +1,8 @@
-import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
+import type { CaseloadRow, RecheckReply, TodayItem } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
 import { measureOf } from '@myokinet/core/measuring';
 import { addDays, type CalendarDay, calendarDay, daysBetween, shortDay } from '@myokinet/core/quantities';
-import type { Gate } from '@myokinet/core/readiness';
+import { type Gate, rechecksOf } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -35,6 +35,19 @@ export function caseloadStore({ db, who, now }: Context, readiness: ReadinessSto
       return readiness
         .all()
         .map((judged) => row(judged, days.get(judged.trainee.id)?.[0]?.day, { now: now(), library: library.current() }));
+    },
+
+    /** What the next gates ask for, by the day on which it falls due; earliest first. */
+    rechecks(): readonly RecheckReply[] {
+      return readiness
+        .all()
+        .flatMap(({ trainee: { id, name }, verdict }) =>
+          rechecksOf(
+            verdict.headrooms.flatMap((h) => h.capacity ?? []),
+            now(),
+          ).map((recheck) => ({ ...recheck, traineeId: id, name })),
+        )
+        .sort((a, b) => a.dueOn.localeCompare(b.dueOn));
     },
 
     today(): readonly TodayItem[] {

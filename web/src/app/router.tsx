@@ -11,6 +11,7 @@ export const router = createBrowserRouter([
     HydrateFallback: Waiting,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../today/TodayPage.tsx')).TodayPage }) },
+      { path: 'rechecks', lazy: async () => ({ Component: (await import('../caseload/RechecksPage.tsx')).RechecksPage }) },
       { path: 'measuring', lazy: async () => ({ Component: (await import('../measuring/MeasuringPage.tsx')).MeasuringPage }) },
       { path: 'caseload', lazy: async () => ({ Component: (await import('../caseload/CaseloadPage.tsx')).CaseloadPage }) },
       {

@@ -1,8 +1,6 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, MEASURES, measureOf, readingWithBand } from '@myokinet/core/measuring';
-import { addDays, dayInWords, daysBetween, formatAmount, shortDay } from '@myokinet/core/quantities';
-import { checkKey } from '@myokinet/core/readiness';
-import { referencePercentile, referencesFor } from '@myokinet/core/reference';
+import { measureOf } from '@myokinet/core/measuring';
+import { dayInWords } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../pieces/Empty.tsx';
@@ -10,8 +8,10 @@ import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { useChecksQuery } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
+import { CapacityTable } from './CapacityTable.tsx';
 import { OccasionTrials } from './OccasionTrials.tsx';
 import { personOf } from './person.ts';
+import { RecheckList } from './RecheckList.tsx';
 import { UnderWay } from './UnderWay.tsx';
 
 export function ChecksPage() {
@@ -46,92 +46,20 @@ export function ChecksPage() {
         data && (
           <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_22rem]">
             <CapacityTable checks={data} person={personOf(trainee, now)} now={now} />
-            <section aria-label="Occasions">
-              <h2 className="mb-1">Occasions</h2>
-              {data.map((check) => (
-                <Occasion key={check.id} check={check} traineeId={trainee.id} now={now} />
-              ))}
-            </section>
+            <div>
+              <RecheckList capacities={data.flatMap((check) => check.capacities)} now={now} />
+              <section aria-label="Occasions">
+                <h2 className="mb-1">Occasions</h2>
+                {data.map((check) => (
+                  <Occasion key={check.id} check={check} traineeId={trainee.id} now={now} />
+                ))}
+              </section>
+            </div>
           </div>
         )
       )}
     </div>
   );
-}
-
-/** The newest capacity of each check and side, with age and, where one applies, a published comparison. */
-function CapacityTable({
-  checks,
-  person,
-  now,
-}: {
-  readonly checks: readonly CheckReply[];
-  readonly person: ReturnType<typeof personOf>;
-  readonly now: Date;
-}) {
-  const latest = new Map<string, Capacity>();
-  for (const c of checks.flatMap((check) => check.capacities))
-    if (!latest.has(checkKey(c.measureId, c.side))) latest.set(checkKey(c.measureId, c.side), c);
-  const rows = MEASURES.flatMap((m) => (['left', 'right', 'whole'] as const).flatMap((side) => latest.get(checkKey(m.id, side)) ?? []));
-  return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Capacities">
-      <table className="plain-table">
-        <thead>
-          <tr>
-            <th scope="col">Check</th>
-            <th scope="col">Side</th>
-            <th scope="col">Capacity</th>
-            <th scope="col">Against published tables</th>
-            <th scope="col">Due again</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((c, i) => {
-            const { name, freshDays } = measureOf(c.measureId);
-            const due = addDays(c.takenAt, freshDays);
-            const stale = daysBetween(due, now) > 0;
-            return (
-              <tr key={checkKey(c.measureId, c.side)}>
-                <th scope="row" className="!border-b !border-base-300 align-top !whitespace-normal">
-                  <span className={rows[i - 1]?.measureId === c.measureId ? 'sr-only' : ''}>{name}</span>
-                </th>
-                <td>{c.side === 'whole' ? '' : c.side}</td>
-                <td className="whitespace-nowrap">
-                  {readingWithBand(measureOf(c.measureId), c.value, c.band)}
-                  <span className="aside block text-sm">{shortDay(c.takenAt, now)}</span>
-                </td>
-                <td className="text-sm">{comparison(c, person)}</td>
-                <td className={`text-sm ${stale ? 'state-short' : ''}`}>
-                  {stale ? `overdue since ${shortDay(due, now)}` : dayInWords(due, now)}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <p className="aside mt-2 text-sm">
-        ± is the error band (one-sided 95%). Published tables are quoted from memory and shown only where they describe this trainee’s sex
-        and age; – means none does.
-      </p>
-    </div>
-  );
-}
-
-/** A percentile where a table with a spread describes this person; else its mean; else nothing. */
-function comparison(c: Capacity, person: ReturnType<typeof personOf>): string {
-  const [reference] = referencesFor(c.measureId, person, c.side);
-  if (!reference) return '–';
-  if (reference.sd === undefined) return `${reference.name}: mean ${formatAmount(reference.mean, reference.unit)}`;
-  const { percentile, comparedWith } = referencePercentile(reference, c.value);
-  return `${ordinal(percentile)} percentile of ${comparedWith}`;
-}
-
-function ordinal(percentile: number): string {
-  if (percentile < 1) return 'below the 1st';
-  if (percentile > 99) return 'above the 99th';
-  const n = Math.round(percentile);
-  const suffix = n % 100 >= 11 && n % 100 <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
-  return `${n}${suffix}`;
 }
 
 function Occasion({ check, traineeId, now }: { readonly check: CheckReply; readonly traineeId: string; readonly now: Date }) {
@@ -142,7 +70,8 @@ function Occasion({ check, traineeId, now }: { readonly check: CheckReply; reado
       <button type="button" className="w-full cursor-pointer text-start" aria-expanded={open} onClick={() => setOpen(!open)}>
         <span className="font-semibold">{dayInWords(check.takenAt, now)}</span>{' '}
         <span className="aside block text-sm">
-          {names.length} {names.length === 1 ? 'check' : 'checks'}, {check.trials.length} trials, by {check.coach}
+          {names.length} {names.length === 1 ? 'check' : 'checks'}, {check.trials.length} trials
+          {check.skips.length > 0 && `, ${check.skips.length} skipped`}, by {check.coach}
         </span>
       </button>
       {open && <OccasionTrials check={check} traineeId={traineeId} />}

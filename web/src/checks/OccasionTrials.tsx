@@ -6,6 +6,7 @@ import { newId } from '../app/newId.ts';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { useCorrectTrialMutation } from '../trainee/endpoints.ts';
 import { readCell } from './checkDraft.ts';
+import { originWords } from './originWords.ts';
 
 /** The trials of one occasion; a mistyped one is corrected by a new one, and both stay visible. */
 export function OccasionTrials({ check, traineeId }: { readonly check: CheckReply; readonly traineeId: string }) {
@@ -14,6 +15,11 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
   return (
     <div className="py-1 ps-3 text-sm">
       {check.note && <p className="mb-1 italic">{check.note}</p>}
+      {check.skips.map((skip) => (
+        <p key={skip.measureId} className={skip.reason === 'pain' ? 'state-short' : 'aside'}>
+          {measureOf(skip.measureId).name}: skipped, {skip.reason}
+        </p>
+      ))}
       {groups.map((group) => {
         const trials = check.trials.filter((t) => `${t.measureId}/${t.side}` === group);
         const [first] = trials;
@@ -54,11 +60,13 @@ function TrialFigure({
   readonly text: string;
   readonly correct: () => void;
 }) {
+  const origin = originWords(trial.reading);
   if (trial.replacedBy) return <s className="aside me-3">{text}</s>;
   return (
     <span className="me-3 inline-flex items-center" title={trial.reason ? `corrected: ${trial.reason}` : undefined}>
       {text}
       {trial.reason && <span className="aside ms-1">(corrected)</span>}
+      {origin && <span className={trial.reading?.simulated ? 'state-mark ms-1' : 'aside ms-1'}>({origin})</span>}
       <button type="button" className="btn btn-ghost btn-xs btn-square" aria-label={`Correct ${label}`} onClick={correct}>
         <Pencil size={12} aria-hidden />
       </button>

@@ -1,6 +1,6 @@
 import type { RepeatabilityReply } from '@myokinet/core/contracts';
 import { type Measure, measureOf, type OwnError, OWN_ERROR_RULES } from '@myokinet/core/measuring';
-import { dayInWords, formatBand } from '@myokinet/core/quantities';
+import { dayInWords, formatError } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
@@ -18,7 +18,7 @@ export function MeasuringPage() {
   if (isLoading) return <Waiting />;
   const now = new Date();
   return (
-    <div className="mx-auto grid w-full max-w-6xl gap-x-10 gap-y-6 px-4 py-5 sm:px-6 xl:grid-cols-[minmax(0,1fr)_30rem]">
+    <div className="mx-auto grid w-full max-w-6xl gap-x-10 gap-y-6 px-4 py-5 sm:px-6 xl:grid-cols-[minmax(0,1fr)_32rem]">
       <title>Measuring · Myokinet</title>
       <section>
         <h1>What a figure is worth</h1>
@@ -62,21 +62,21 @@ function ErrorTable({ ownErrors }: { readonly ownErrors: Readonly<Record<string,
             const own = ownErrors[measure.id];
             return (
               <tr key={measure.id}>
-                <th scope="row" className="!border-b !border-base-300 !whitespace-normal">
+                <th scope="row" className="!border-b !border-base-300 align-top !whitespace-normal">
                   {measure.name}
                 </th>
-                <td>{formatBand(defaultOf(measure), measure.unit)}</td>
+                <td>{formatError(defaultOf(measure), measure.unit)}</td>
                 <td>
                   {own ? (
                     <>
-                      <span className="font-semibold">{formatBand(own.sem, measure.unit)}</span>
+                      <span className="font-semibold">{formatError(own.sem, measure.unit)}</span>
                       <span className="aside block text-sm">{own.words}</span>
                     </>
                   ) : (
                     <span className="aside text-sm">not known yet</span>
                   )}
                 </td>
-                <td>{formatBand(realFrom(measure, own), measure.unit)}</td>
+                <td>{formatError(realFrom(measure, own), measure.unit)}</td>
               </tr>
             );
           })}

@@ -87,7 +87,7 @@ export function RepeatabilityForm() {
             <legend className="sr-only">Line {i + 1}</legend>
             <div className="flex flex-wrap items-center gap-1.5">
               <select
-                className="select select-sm w-36"
+                className="select select-sm w-34"
                 aria-label="Trainee"
                 value={row.traineeId}
                 onChange={(e) => setRow(row.id, { traineeId: e.target.value })}
@@ -115,7 +115,7 @@ export function RepeatabilityForm() {
                 <input
                   key={time}
                   data-figure={`${row.id}/${time}`}
-                  className="input input-sm w-28"
+                  className="input input-sm w-25"
                   aria-label={`${time === 'first' ? 'First' : 'Second'} time, figures parted by spaces`}
                   placeholder={`${time} time`}
                   autoComplete="off"

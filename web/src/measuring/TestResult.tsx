@@ -1,5 +1,5 @@
 import { type Measure, OWN_ERROR_RULES, reliabilityInWords, type Repeatability } from '@myokinet/core/measuring';
-import { formatBand } from '@myokinet/core/quantities';
+import { formatError } from '@myokinet/core/quantities';
 
 export interface TestResultProps {
   readonly measure: Measure;
@@ -16,21 +16,21 @@ export function TestResult({ measure, kind, result }: TestResultProps) {
     <div className="py-2 text-sm">
       <dl className="grid grid-cols-[9rem_1fr] gap-y-0.5">
         <dt className="aside">SEM of one occasion</dt>
-        <dd className="font-semibold">{formatBand(sem, measure.unit)}</dd>
+        <dd className="font-semibold">{formatError(sem, measure.unit)}</dd>
         <dt className="aside">MDC95</dt>
-        <dd className="font-semibold">{formatBand(mdc95, measure.unit)}</dd>
+        <dd className="font-semibold">{formatError(mdc95, measure.unit)}</dd>
         <dt className="aside">ICC(2,1), agreement</dt>
         <dd>{coefficient(icc21)}</dd>
         <dt className="aside">ICC(3,1), consistency</dt>
         <dd>{coefficient(icc31)}</dd>
         <dt className="aside">Second time</dt>
         <dd>
-          {formatBand(Math.abs(shift), measure.unit)} {shift >= 0 ? 'higher' : 'lower'} on average
+          {formatError(Math.abs(shift), measure.unit)} {shift >= 0 ? 'higher' : 'lower'} on average
         </dd>
       </dl>
       <p className="mt-1">
         {reliabilityInWords(told.value).replace(/^./, (c) => c.toUpperCase())} repeatability: a trainee must change by{' '}
-        {formatBand(mdc95, measure.unit)} before it is more than measuring.{' '}
+        {formatError(mdc95, measure.unit)} before it is more than measuring.{' '}
         {result.targets < OWN_ERROR_RULES.targets &&
           `From ${OWN_ERROR_RULES.targets} bodies or sides on it takes the place of the default error.`}
       </p>

@@ -23,7 +23,12 @@ export function TodayPage() {
   return (
     <div className="mx-auto w-full max-w-4xl px-4 py-5 sm:px-6">
       <title>Today · Myokinet</title>
-      <h1>{format(new Date(), 'EEEE d MMMM')}</h1>
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h1>{format(new Date(), 'EEEE d MMMM')}</h1>
+        <Link className="link" to="/rechecks">
+          Re-check calendar
+        </Link>
+      </div>
       <ProblemNote error={error} retry={() => void refetch()} />
       {data?.length === 0 && (
         <div className="mt-5">

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { measureOf } from '../measuring/index.ts';
+import { addDays, calendarDay, instant } from '../quantities/index.ts';
+import { rechecksOf } from './index.ts';
+
+const now = new Date('2026-11-24T12:00:00Z');
+const ago = (days: number) => addDays(now, -days);
+const fresh = (id: string) => measureOf(id).freshDays;
+
+describe('the re-check calendar', () => {
+  it('has each check on the day its freshness ends, earliest first', () => {
+    const days = rechecksOf(
+      [
+        { measureId: 'grip', takenAt: ago(0) },
+        { measureId: 'shoulder-flexion', takenAt: ago(fresh('shoulder-flexion') - 3) },
+      ],
+      now,
+    );
+    expect(days).toEqual([
+      { dueOn: calendarDay(addDays(now, 3)), measureIds: ['shoulder-flexion'], overdue: false },
+      { dueOn: calendarDay(addDays(now, fresh('grip'))), measureIds: ['grip'], overdue: false },
+    ]);
+  });
+
+  it('goes by the side that was checked longer ago, and says what has run out', () => {
+    const taken = [
+      { measureId: 'grip', takenAt: ago(2) },
+      { measureId: 'grip', takenAt: ago(fresh('grip') + 1) },
+    ];
+    expect(rechecksOf(taken, now)).toEqual([{ dueOn: calendarDay(ago(1)), measureIds: ['grip'], overdue: true }]);
+  });
+
+  it('is empty where nothing was checked', () => expect(rechecksOf([], new Date(instant(now)))).toEqual([]));
+});

@@ -1,0 +1,28 @@
+import { type Capacity, changeBetween, type Measure, readingInWords, sideDifference } from '@myokinet/core/measuring';
+import { formatApart } from '@myokinet/core/quantities';
+
+/** Whether two occasions truly differ. */
+export function changeInWords(measure: Measure, earlier: Capacity, later: Capacity): string {
+  const { difference, detectable, real } = changeBetween(earlier, later);
+  if (measure.choices) {
+    if (difference === 0) return 'as before';
+    return `${readingInWords(measure, earlier.value)} before: ${difference > 0 === (measure.better === 'more') ? 'better' : 'worse'}`;
+  }
+  if (difference === 0) return 'no change';
+  const [apart, allowed] = formatApart(Math.abs(difference), detectable, measure.unit);
+  const signed = `${difference > 0 ? '+' : '−'}${apart}`;
+  return real ? `${signed}, a real change` : `${signed}, inside the error band (real from ${allowed})`;
+}
+
+/** How the two sides compare, and whether that is more than measuring. */
+export function sidesInWords(measure: Measure, left: Capacity, right: Capacity): string {
+  const { difference, allowed, alike, weakerPercent } = sideDifference(left, right);
+  if (difference === 0) return 'sides alike';
+  const leftLarger = left.value > right.value;
+  const ahead = leftLarger === (measure.better === 'more') ? 'left' : 'right';
+  if (measure.choices) return `${ahead} better by ${difference} ${difference === 1 ? 'step' : 'steps'}`;
+  const [apart, most] = formatApart(difference, allowed, measure.unit);
+  return alike
+    ? `sides alike: ${apart} apart, ${most} allowed`
+    : `${ahead} ahead by ${apart} (weaker side ${Math.round(weakerPercent)}%), ${most} allowed`;
+}
