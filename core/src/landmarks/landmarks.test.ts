@@ -193,9 +193,23 @@ describe('suggested points', () => {
     expect(suggestPoints(flexion, seen(0.5), 'whole')[0]?.x).toBe(100));
 
   it('leave out what is not seen', () => {
-    expect(suggestPoints(flexion, seen(0.3), 'left')).toEqual([]);
+    expect(suggestPoints(flexion, seen(0.2), 'left')).toEqual([]);
     expect(suggestPoints(templateFor('wrist-flexion')!, seen(0.9), 'left').map((p) => p.id)).toEqual(['elbow']);
   });
+});
+
+it('a hidden point of the trunk is taken from the other side, that of an arm never', () => {
+  const flexion = templateFor('shoulder-flexion')!;
+  const keypoints: readonly Keypoint[] = [
+    { name: 'left hip', x: 1, y: 1, score: 0.8 },
+    { name: 'right hip', x: 2, y: 2, score: 0.1 },
+    { name: 'right shoulder', x: 3, y: 3, score: 0.8 },
+    { name: 'left elbow', x: 4, y: 4, score: 0.9 },
+  ];
+  expect(suggestPoints(flexion, keypoints, 'right').map((p) => [p.id, p.x])).toEqual([
+    ['hip', 1],
+    ['shoulder', 3],
+  ]);
 });
 
 describe('one picture laid on another', () => {

@@ -12,6 +12,9 @@ export interface Keypoint {
 /** Below this a point is "not seen": the model always returns one, seen or not (tried by hand; project default). */
 export const LEAST_SCORE = 0.35;
 
+/** Seen from the side, left and right of the trunk lie one behind the other: either will do to start from. */
+const OF_THE_TRUNK: readonly BodyPoint[] = ['shoulder', 'hip'];
+
 /**
  * What a pose model suggests for a protocol: the points of the wanted side that it has seen. The rest
  * stays where it is, for the coach to place.
@@ -22,7 +25,10 @@ export const LEAST_SCORE = 0.35;
 export function suggestPoints(template: PictureTemplate, keypoints: readonly Keypoint[], side: Side | 'whole'): readonly PlacedPoint[] {
   const seen = (which: Side) =>
     template.landmarks.flatMap(({ id, suggested }) => {
-      const point = suggested && keypoints.find((k) => k.name === `${which} ${suggested}` && k.score >= LEAST_SCORE);
+      if (!suggested) return [];
+      const find = (side: Side) => keypoints.find((k) => k.name === `${side} ${suggested}` && k.score >= LEAST_SCORE);
+      const other = which === 'left' ? 'right' : 'left';
+      const point = find(which) ?? (OF_THE_TRUNK.includes(suggested) ? find(other) : undefined);
       return point ? [{ id, x: point.x, y: point.y, score: point.score }] : [];
     });
   const sure = (points: ReturnType<typeof seen>) => points.reduce((sum, p) => sum + p.score, 0);

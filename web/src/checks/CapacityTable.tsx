@@ -1,6 +1,6 @@
 import type { CheckReply } from '@myokinet/core/contracts';
 import { type Capacity, MEASURES, type Measure, measureOf, PROVISIONAL, readingWithBand } from '@myokinet/core/measuring';
-import { addDays, dayInWords, daysBetween, formatAmount, shortDay } from '@myokinet/core/quantities';
+import { addDays, daysBetween, formatAmount, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { referencePercentile, referencesFor } from '@myokinet/core/reference';
 import { Link } from 'react-router';
@@ -28,7 +28,9 @@ export function CapacityTable({ checks, person, now }: CapacityTableProps) {
       <table className="plain-table">
         <thead>
           <tr>
-            <th scope="col">Check</th>
+            <th scope="col" className="min-w-44">
+              Check
+            </th>
             <th scope="col">Side</th>
             <th scope="col">Capacity</th>
             <th scope="col">Against the check before</th>
@@ -90,9 +92,9 @@ function Freshness({ capacity: { measureId, takenAt }, now }: { readonly capacit
   const stale = daysBetween(due, now) > 0;
   return (
     <>
-      {dayInWords(takenAt, now)}
+      {shortDay(takenAt, now)}
       <span className={`block ${stale ? 'state-short' : 'aside'}`}>
-        {stale ? `overdue since ${shortDay(due, now)}` : `due ${dayInWords(due, now)}`}
+        {stale ? `overdue since ${shortDay(due, now)}` : `due ${shortDay(due, now)}`}
       </span>
     </>
   );

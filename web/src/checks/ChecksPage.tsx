@@ -44,7 +44,7 @@ export function ChecksPage() {
         </Empty>
       ) : (
         data && (
-          <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_22rem]">
+          <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_18rem]">
             <CapacityTable checks={data} person={personOf(trainee, now)} now={now} />
             <div>
               <RecheckList capacities={data.flatMap((check) => check.capacities)} now={now} />

@@ -10,6 +10,7 @@ export function changeInWords(measure: Measure, earlier: Capacity, later: Capaci
   }
   if (difference === 0) return 'no change';
   const [apart, allowed] = formatApart(Math.abs(difference), detectable, measure.unit);
+  if (Number.parseFloat(apart) === 0) return 'no change';
   const signed = `${difference > 0 ? '+' : '−'}${apart}`;
   return real ? `${signed}, a real change` : `${signed}, inside the error band (real from ${allowed})`;
 }
@@ -22,6 +23,7 @@ export function sidesInWords(measure: Measure, left: Capacity, right: Capacity):
   const ahead = leftLarger === (measure.better === 'more') ? 'left' : 'right';
   if (measure.choices) return `${ahead} better by ${difference} ${difference === 1 ? 'step' : 'steps'}`;
   const [apart, most] = formatApart(difference, allowed, measure.unit);
+  if (Number.parseFloat(apart) === 0) return 'sides alike';
   return alike
     ? `sides alike: ${apart} apart, ${most} allowed`
     : `${ahead} ahead by ${apart} (weaker side ${Math.round(weakerPercent)}%), ${most} allowed`;

@@ -86,7 +86,7 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
             stroke="var(--color-secondary)"
             strokeWidth={d.which === 'next' ? 2 : 1}
             {...(d.which === 'current' ? { strokeDasharray: '2 4' } : {})}
-            label={{ value: d.words, position: 'insideBottomLeft', fontSize: 12, fill: 'var(--color-secondary)' }}
+            label={{ value: d.words, position: 'insideBottomRight', fontSize: 12, fill: 'var(--color-secondary)' }}
           />
         ))}
         {events.map((e, i) => (

@@ -110,7 +110,7 @@ function LargeHistory({ history, demands, events, now }: LargeHistoryProps) {
           Occasion
           <input
             type="range"
-            className="range range-xs w-full max-w-3xl"
+            className="range range-xs w-full max-w-3xl [--range-fill:0]"
             min={0}
             max={days.length - 1}
             value={at}

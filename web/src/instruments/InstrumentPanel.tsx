@@ -10,7 +10,7 @@ import {
   type Scenario,
   type Stream,
 } from '@myokinet/core/instruments';
-import { readTraceCsv, TRACE_FILE_BYTES } from '@myokinet/core/interchange';
+import { TRACE_FILE_BYTES } from '@myokinet/core/interchange';
 import { type Measure, readingInWords, trialProblem } from '@myokinet/core/measuring';
 import { formatAmount } from '@myokinet/core/quantities';
 import type { Samples } from '@myokinet/core/traces';
@@ -22,6 +22,7 @@ import { standIn } from './standIn.ts';
 import { tiltSensor } from './tiltSensor.ts';
 import type { TakeReading } from './takeReading.ts';
 import { TraceView } from './TraceView.tsx';
+import { readTraceFileAside } from '../workers/traces.ts';
 import { useInstrument } from './useInstrument.ts';
 
 type Source = 'stand-in' | 'tilt sensor' | 'file';
@@ -251,6 +252,7 @@ function takenFrom(measure: Measure, movement: Movement): string {
 function TraceFile({ read }: { readonly read: (samples: Samples, from: string) => void }) {
   const id = useId();
   const [problem, setProblem] = useState('');
+  const [reading, setReading] = useState(false);
   const open = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > TRACE_FILE_BYTES) {
@@ -258,8 +260,10 @@ function TraceFile({ read }: { readonly read: (samples: Samples, from: string) =
       return;
     }
     try {
-      read(readTraceCsv(await file.text()), file.name.slice(0, 50));
+      setReading(true);
+      read(await readTraceFileAside(file), file.name.slice(0, 50));
     } catch (error) {
+      setReading(false);
       setProblem(error instanceof Error ? error.message : 'The file cannot be read.');
     }
   };
@@ -282,6 +286,7 @@ function TraceFile({ read }: { readonly read: (samples: Samples, from: string) =
         className="file-input file-input-sm mt-2"
         onChange={(e) => void open(e.target.files?.[0])}
       />
+      {reading && <p role="status">Reading the file…</p>}
       {problem && (
         <p role="alert" className="mt-1 text-error">
           {problem}

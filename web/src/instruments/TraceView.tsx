@@ -176,16 +176,19 @@ export function TraceView({ samples, from, simulated, measure, take, close }: Tr
         <button type="button" className="btn" onClick={close}>
           Back to the instrument
         </button>
-        <a
-          className="btn btn-ghost"
-          download="trace.csv"
-          href={`data:text/csv;charset=utf-8,${encodeURIComponent(writeTraceCsv(samples))}`}
-        >
+        <button type="button" className="btn btn-ghost" onClick={() => download(samples)}>
           Download as CSV
-        </a>
+        </button>
       </div>
     </div>
   );
+}
+
+/** Put together only when it is wanted: half an hour of samples is a large text. */
+function download(samples: Samples): void {
+  const url = URL.createObjectURL(new Blob([writeTraceCsv(samples)], { type: 'text/csv' }));
+  Object.assign(document.createElement('a'), { href: url, download: 'trace.csv' }).click();
+  URL.revokeObjectURL(url);
 }
 
 function Said({ term, said }: { readonly term: string; readonly said: string | undefined }) {

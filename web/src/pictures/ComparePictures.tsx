@@ -52,7 +52,7 @@ export function ComparePictures({ traineeId, earlier, later, now }: ComparePictu
                 Earlier
                 <input
                   type="range"
-                  className="range range-xs"
+                  className="range range-xs [--range-fill:0]"
                   min={0}
                   max={1}
                   step={0.05}

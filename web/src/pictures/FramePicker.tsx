@@ -41,7 +41,7 @@ export function FramePicker({ url, use, refuse }: FramePickerProps) {
       />
       <input
         type="range"
-        className="range range-sm mt-1 w-full"
+        className="range range-sm mt-1 w-full [--range-fill:0]"
         min={0}
         max={Number.isFinite(duration) ? duration : 0}
         step={FRAME}

@@ -3,7 +3,7 @@ import type { Measure, OwnError } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { templateFor } from '@myokinet/core/landmarks';
 import { instrumentFor } from '@myokinet/core/instruments';
-import { type KeyboardEvent, lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { readCell } from '../checks/checkDraft.ts';
 import { ProtocolLines } from '../checks/ProtocolCard.tsx';
 import type { CheckDesk } from '../checks/useCheckDesk.ts';
@@ -70,10 +70,12 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
     else if (timed && text === '') watch.start();
     else if (!problem) forward();
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const { target } = event;
-    if (target instanceof HTMLElement && (target.closest('[data-aid]') || (target.matches('button, a, summary') && event.key === 'Enter')))
-      return;
+  // Heard wherever the focus is, so that a pedal works after a tap; what is typed into another field is that field's.
+  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
+    const target = event.target instanceof Element ? event.target : document.body;
+    const elsewhere = target !== entry.current && target.matches('input, select, textarea');
+    const pressed = target.matches('button, a, summary') && ['Enter', ' '].includes(event.key);
+    if (elsewhere || pressed || target.closest('[role=slider]') || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key === 'PageUp' || (event.key === 'Enter' && event.shiftKey)) backward();
     else if (event.key === 'PageDown' || event.key === 'Enter') primary();
     else if (timed && event.key === ' ') primary();
@@ -82,7 +84,12 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
       forward();
     } else return;
     event.preventDefault();
-  };
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => onKeyDown(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
   const takeReading = (value: number, reading: NonNullable<(typeof desk.value.cells)[string]['reading']>) => {
     desk.setCell(step.key, { text: String(value), reading });
     if (current + 1 < steps.length) setCurrent(current + 1);
@@ -90,7 +97,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
   const label = `${measure.name}${step.side === 'whole' ? '' : `, ${step.side}`}, trial ${step.ordinal + 1}`;
   const toggle = (which: Aid) => setAid(aid === which ? undefined : which);
   return (
-    <div className="mt-2 flex flex-1 flex-col" onKeyDown={onKeyDown}>
+    <div className="mt-2 flex flex-1 flex-col">
       {changes && <p className="state-mark text-sm font-semibold">Change of position: {measure.position}</p>}
       <div className="flex flex-wrap items-baseline gap-x-3">
         <h1>{measure.name}</h1>
@@ -113,7 +120,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
         <div className="flex flex-col gap-2">
           <TrialStrip measure={measure} draft={desk.value} ownError={ownError} now={now} current={current} go={setCurrent} />
           {aid === 'skip' && (
-            <div data-aid>
+            <div>
               <SkipForm
                 name={measure.name}
                 traineeId={trainee.id}
@@ -126,14 +133,14 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
             </div>
           )}
           {aid === 'instrument' && (
-            <div data-aid>
+            <div>
               <Suspense fallback={<Waiting />}>
                 <InstrumentPanel measure={measure} trainee={trainee} label={label} take={takeReading} />
               </Suspense>
             </div>
           )}
           {aid === 'picture' && (
-            <div data-aid>
+            <div>
               <Suspense fallback={<Waiting />}>
                 <PicturePanel measure={measure} trainee={trainee} side={step.side} label={label} take={takeReading} />
               </Suspense>
