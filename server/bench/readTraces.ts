@@ -1,7 +1,10 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- one declaration for tests and benchmarks
 /// <reference path="../../core/src/traces/fili.d.ts" />
-import { IirFilter, CalcCascades } from 'fili';
+import { createRequire } from 'node:module';
 import { LIMB_MOTION_HZ, readTrace } from '@myokinet/core/traces';
+
+// The package is older than modules: Node does not see its names.
+const { CalcCascades, IirFilter } = createRequire(import.meta.url)('fili') as typeof import('fili');
 
 const MINUTES = 10;
 const RATE = 100;

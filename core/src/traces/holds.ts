@@ -17,20 +17,21 @@ export interface Hold {
  */
 export function longestHold({ start, rate, values }: Stretch, tolerance: number): Hold | undefined {
   // Two queues of indices keep the highest and the lowest value of the window that slides along.
-  const high: number[] = [];
-  const low: number[] = [];
-  let [highAt, lowAt, from] = [0, 0, 0];
+  const high = new Int32Array(values.length);
+  const low = new Int32Array(values.length);
+  let [highFirst, highEnd, lowFirst, lowEnd, from] = [0, 0, 0, 0, 0];
   let best = { from: 0, to: -1 };
   const at = (i: number | undefined) => values[i ?? 0] ?? 0;
   for (let to = 0; to < values.length; to++) {
-    while (high.length > highAt && at(high.at(-1)) <= at(to)) high.pop();
-    while (low.length > lowAt && at(low.at(-1)) >= at(to)) low.pop();
-    high.push(to);
-    low.push(to);
-    while (at(high[highAt]) - at(low[lowAt]) > 2 * tolerance) {
+    const value = values[to] ?? 0;
+    while (highEnd > highFirst && at(high[highEnd - 1]) <= value) highEnd--;
+    while (lowEnd > lowFirst && at(low[lowEnd - 1]) >= value) lowEnd--;
+    high[highEnd++] = to;
+    low[lowEnd++] = to;
+    while (at(high[highFirst]) - at(low[lowFirst]) > 2 * tolerance) {
       from++;
-      if ((high[highAt] ?? 0) < from) highAt++;
-      if ((low[lowAt] ?? 0) < from) lowAt++;
+      if ((high[highFirst] ?? 0) < from) highFirst++;
+      if ((low[lowFirst] ?? 0) < from) lowFirst++;
     }
     if (to - from > best.to - best.from) best = { from, to };
   }

@@ -1,7 +1,7 @@
 import { smoothed } from './butterworth.ts';
 import { type Hold, longestHold } from './holds.ts';
 import { type Repetition, repetitionsIn } from './repetitions.ts';
-import { type Samples, tidySamples } from './samples.ts';
+import { ENOUGH_FOR_A_QUANTILE, type Samples, tidySamples } from './samples.ts';
 import { type Stretch, stretchesOf } from './stretches.ts';
 import { type Swing, swingOf } from './swing.ts';
 import { bandRms, welch } from './welch.ts';
@@ -80,13 +80,14 @@ export function readTrace(samples: Samples, options: TraceOptions = {}): TraceRe
 
 /** Between the 5th and the 95th percentile, so that one slip does not set the scale. */
 function robustRange(stretches: readonly Stretch[]): number {
-  const all = new Float64Array(stretches.reduce((n, s) => n + s.values.length, 0));
-  let filled = 0;
-  for (const { values } of stretches) {
-    all.set(values, filled);
-    filled += values.length;
-  }
-  all.sort();
+  const total = stretches.reduce((n, s) => n + s.values.length, 0);
+  const stride = Math.ceil(total / ENOUGH_FOR_A_QUANTILE);
+  const picked = stretches.flatMap(({ values }) => {
+    const few: number[] = [];
+    for (let i = 0; i < values.length; i += stride) few.push(values[i] ?? 0);
+    return few;
+  });
+  const all = Float64Array.from(picked).sort();
   const at = (share: number) => all[Math.floor(share * (all.length - 1))] ?? 0;
   return at(ROBUST.high) - at(ROBUST.low);
 }

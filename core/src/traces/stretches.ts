@@ -35,9 +35,9 @@ function onGrid(times: Float64Array, angles: Float64Array, rate: number, lasting
   for (let i = 0; i < values.length; i++) {
     const time = start + i / rate;
     while (right < times.length - 1 && (times[right] ?? 0) < time) right++;
-    const [t0 = 0, t1 = 0] = [times[right - 1], times[right]];
-    const [v0 = 0, v1 = 0] = [angles[right - 1], angles[right]];
-    values[i] = v0 + ((v1 - v0) * (time - t0)) / (t1 - t0);
+    const t0 = times[right - 1] ?? 0;
+    const v0 = angles[right - 1] ?? 0;
+    values[i] = v0 + (((angles[right] ?? 0) - v0) * (time - t0)) / ((times[right] ?? 0) - t0);
   }
   return values;
 }
