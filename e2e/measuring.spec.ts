@@ -102,10 +102,11 @@ test('a hold is timed by one key: start, stop, next', async ({ page }) => {
 test('simulated instruments are read into the headroom chart, and open no gate', async ({ page }) => {
   const ranges = ['shoulder-flexion', 'shoulder-extension', 'shoulder-abduction', 'wrist-extension', 'wrist-extension-loaded'];
   let found: { id: string; measureId: string } | undefined;
-  for (const { id } of crew) {
+  // Not one of those whom another test leaves with a battery under way.
+  for (const { id } of crew.slice(8)) {
     const { headrooms } = await server.api<ReadinessReply>(`/api/trainees/${id}/readiness`);
     const row = headrooms.find((h) => ranges.includes(h.demand.measureId));
-    if (row && id !== idAt(0) && id !== idAt(1)) found ??= { id, measureId: row.demand.measureId };
+    if (row) found ??= { id, measureId: row.demand.measureId };
   }
   if (!found) throw new Error('no trainee whose gate asks for a range');
   await open(page, found.id, found.measureId);

@@ -19,35 +19,27 @@ const SHOTS = [
   { file: 'readiness.png', trainee: 'Noor' },
   { file: 'readiness-gate-open.png', trainee: 'Jory' },
   { file: 'readiness-lamp.png', trainee: 'Linus', theme: 'lamp' },
-  {
-    file: 'readiness-phone.png',
-    trainee: 'Tamsin',
-    size: PHONE,
-    act: (page) => page.getByRole('heading', { name: /^Headroom/ }).evaluate((e) => e.scrollIntoView()),
-  },
   { file: 'checks.png', trainee: 'Tamsin', path: '/checks' },
-  { file: 'take-a-check.png', trainee: 'Ines', path: '/checks/new', act: typeSomeTrials },
-  { file: 'take-a-check-phone.png', trainee: 'Ines', path: '/checks/new', size: PHONE, act: typeSomeTrials },
+  { file: 'run.png', trainee: 'Ines', path: '/run?scope=all', act: takeSomeTrials },
+  { file: 'run-phone.png', trainee: 'Noor', path: '/run?scope=all', size: PHONE, act: takeSomeTrials },
+  { file: 'trace.png', trainee: 'Petra', path: '/run?scope=scapular-push-ups', act: readATrace },
+  { file: 'picture.png', trainee: 'Jory', path: '/run?scope=shoulder-flexion', act: (page) => readAPicture(page, 150) },
+  { file: 'pictures.png', trainee: 'Linus', path: '/run?scope=shoulder-flexion', act: comparePictures },
+  { file: 'history.png', trainee: 'Ines', path: '/history' },
+  { file: 'measuring.png', path: '/measuring', act: typeATest },
   { file: 'plan.png', trainee: 'Tamsin', path: '/plan' },
   { file: 'log-a-session.png', trainee: 'Maren', path: '/session?free=1', act: addADrill },
   { file: 'record.png', trainee: 'Petra', path: '/record' },
-  { file: 'profile.png', trainee: 'Maren', path: '/profile' },
   { file: 'screen.png', trainee: 'Maren', path: '/screen' },
-  { file: 'readiness-closed-rungs.png', trainee: 'Maren', act: (page) => page.getByText('closed by the screen').last().click() },
-  {
-    file: 'plan-worked-around.png',
-    trainee: 'Maren',
-    path: '/plan',
-    act: (page) => page.getByRole('button', { name: /left out$/ }).click(),
-  },
   { file: 'library.png', path: '/library?joint=shoulder&quality=stability' },
-  { file: 'library-drill.png', path: '/library/drills/wall-slides' },
   { file: 'ladder-editor.png', path: '/library/ladders/hang-and-swing/edit', act: openARung },
 ];
 
 await setup();
 await ensureBrowser();
 await build();
+const { tsImport } = await import('tsx/esm/api');
+const { drawFigure } = await tsImport('../e2e/drawnFigure.ts', import.meta.url);
 const folder = mkdtempSync(join(tmpdir(), 'myokinet-shots-'));
 const database = join(folder, 'shots.sqlite');
 await must(process.execPath, [SEEDER, database]);
@@ -81,11 +73,78 @@ try {
   rmSync(folder, { recursive: true, force: true });
 }
 
-async function typeSomeTrials(page) {
-  await page.locator('input[data-figure]').first().focus();
-  for (const figure of ['58', '56', '57', '61', '62']) {
+async function takeSomeTrials(page) {
+  for (const figure of ['158', '160', '171', '162']) {
     await page.keyboard.type(figure);
     await page.keyboard.press('Enter');
+  }
+  await page.getByText('kept on the server').waitFor();
+  await page.waitForTimeout(300);
+}
+
+async function readATrace(page) {
+  await page.getByRole('button', { name: 'Instrument' }).click();
+  await page.getByRole('button', { name: 'Connect' }).click();
+  await page.waitForTimeout(16_500);
+  await page.getByRole('button', { name: 'Stop and read the trace' }).click();
+  await page.getByRole('checkbox', { name: 'Count repetition 3' }).uncheck();
+  await page.waitForTimeout(400);
+}
+
+/** Reads a drawn figure: no real person, and its angle is known. */
+async function readAPicture(page, flexion) {
+  const { png, landmarks } = await drawFigure(browser, flexion);
+  await page.getByRole('button', { name: 'Picture' }).click();
+  await page.getByLabel(/A photo or video/).setInputFiles({ name: 'figure.png', mimeType: 'image/png', buffer: png });
+  const canvas = page.getByRole('group', { name: 'Picture with landmarks' });
+  await canvas.waitFor();
+  for (const [name, point] of [
+    ['Hip', landmarks.hip],
+    ['Shoulder', landmarks.shoulder],
+    ['Elbow', landmarks.elbow],
+  ]) {
+    const box = await page.getByRole('slider', { name: new RegExp(`^${name}`) }).boundingBox();
+    const to = await canvas.evaluate((svg, p) => {
+      const at = new DOMPoint(p.x, p.y).matrixTransform(svg.getScreenCTM());
+      return { x: at.x, y: at.y };
+    }, point);
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(to.x, to.y, { steps: 5 });
+    await page.mouse.up();
+  }
+  await page.waitForTimeout(300);
+}
+
+async function comparePictures(page) {
+  const run = page.url();
+  for (const flexion of [148, 163]) {
+    await page.goto(run);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await readAPicture(page, flexion);
+    await page.getByRole('button', { name: /^Use \d+° as the trial/ }).click();
+    await page.getByRole('button', { name: /^left, trial 1: 1\d\d°/ }).waitFor();
+    await page.getByRole('button', { name: 'Picture' }).click();
+    await page.getByRole('button', { name: 'right, trial 3: nothing yet' }).click();
+    await page.getByRole('button', { name: 'Next check' }).click();
+    await page.getByRole('button', { name: 'Save the battery' }).click();
+    await page.getByRole('heading', { name: /^Headroom/ }).waitFor();
+  }
+  await page.goto(run.replace(/run.*/, 'pictures'));
+  await page.waitForLoadState('networkidle');
+}
+
+async function typeATest(page) {
+  const form = page.getByRole('form', { name: 'Repeatability test' });
+  for (const [i, [first, second]] of [
+    ['158 160 159', '161 160 162'],
+    ['170 171 169', '168 169 170'],
+    ['145 147 146', '149 148 148'],
+  ].entries()) {
+    const line = form.getByRole('group', { name: `Line ${i + 1}` });
+    await line.getByLabel('Trainee').selectOption({ index: i + 1 });
+    await line.getByLabel(/^First time/).fill(first);
+    await line.getByLabel(/^Second time/).fill(second);
   }
 }
 

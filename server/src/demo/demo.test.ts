@@ -75,4 +75,4 @@ it.each(['2026-11-30T06:00:00', '2027-02-06T22:00:00', '2027-03-28T12:00:00'])(
 it('comes out the same from the same seed', () => {
   const values = () => demo(CREW.slice(0, 1)).db.prepare('SELECT value FROM trial ORDER BY id').pluck().all();
   expect(values()).toEqual(values());
-});
+}, 60_000);

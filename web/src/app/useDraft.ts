@@ -1,11 +1,13 @@
 import { useCallback, useState } from 'react';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { discarded, drafted, thrownAway } from './drafts.ts';
 import type { RootState } from './store.ts';
 
 export interface Draft<T> {
   readonly value: T;
   readonly change: (value: T) => void;
+  /** The same from what it is by then, for answers that arrive later. */
+  readonly update: (change: (value: T) => T) => void;
   /** Lets go of what the server has taken. */
   readonly discard: () => void;
   /** Throws it away; the coach can take it back. */
@@ -30,10 +32,18 @@ export function useDraft<T>(key: string, initial: () => T, version = ''): Draft<
   const [untouched, setUntouched] = useState(() => ({ start, value: initial() }));
   if (untouched.start !== start) setUntouched({ start, value: initial() });
   const change = useCallback((value: T) => dispatch(drafted({ key, value })), [dispatch, key]);
+  const store = useStore<RootState>();
+  const update = useCallback(
+    (change: (value: T) => T) => {
+      const current = store.getState().drafts[key] as T | undefined;
+      dispatch(drafted({ key, value: change(current ?? untouched.value) }));
+    },
+    [dispatch, key, store, untouched.value],
+  );
   const discard = useCallback(() => dispatch(discarded(key)), [dispatch, key]);
   const throwAway = useCallback(() => {
     if (stored !== undefined) dispatch(thrownAway({ key, value: stored }));
   }, [dispatch, key, stored]);
   const returns = useSelector((state: RootState) => state.bin.returns);
-  return { value: stored ?? untouched.value, change, discard, throwAway, returns, exists: stored !== undefined };
+  return { value: stored ?? untouched.value, change, update, discard, throwAway, returns, exists: stored !== undefined };
 }

@@ -47,7 +47,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     setNotice(words);
   };
 
-  const sent = useEffectEvent((body: RunPatchDto) => draft.change(acknowledged(value, body)));
+  const sent = useEffectEvent((body: RunPatchDto) => draft.update((now) => acknowledged(whole(now), body)));
   const over = useEffectEvent(() => ended(FINISHED));
   const send = useEffectEvent(async (body: RunPatchDto) => {
     const result = await patch({ traineeId, body });
@@ -70,8 +70,8 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   const take = useEffectEvent((theirs: typeof run.data, askedAt: number) => {
     if (!theirs) return;
     if (theirs.run) {
-      const next = merged(value, theirs.run);
-      if (JSON.stringify(next) !== JSON.stringify(value)) draft.change(next);
+      const { run: open } = theirs;
+      if (JSON.stringify(merged(value, open)) !== JSON.stringify(value)) draft.update((now) => merged(whole(now), open));
     } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) ended(ENDED_ELSEWHERE);
   });
   useEffect(() => take(run.data, run.startedTimeStamp ?? 0), [run.data, run.startedTimeStamp]);

@@ -1,5 +1,5 @@
 import { instant, UNITS } from '@myokinet/core/quantities';
-import { type Measure, type OwnError } from '@myokinet/core/measuring';
+import { type Measure, MEASURES, type OwnError } from '@myokinet/core/measuring';
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -45,6 +45,17 @@ export function RunPage() {
   return <Battery key={scope} {...{ trainee, desk, measures }} ownErrors={measuring.data?.ownErrors ?? NO_ERRORS} />;
 }
 
+/** Checks that are in the battery although this page was opened for others: another device, or an earlier start. */
+function elsewhere(measures: readonly Measure[], { cells, skips }: CheckDesk['value']): readonly Measure[] {
+  const there = new Set([
+    ...Object.keys(cells)
+      .filter((key) => cells[key]?.text.trim())
+      .map((key) => key.split('/')[0]),
+    ...Object.keys(skips),
+  ]);
+  return MEASURES.filter((m) => there.has(m.id) && !measures.includes(m));
+}
+
 interface BatteryProps {
   readonly trainee: TraineeReply;
   readonly desk: CheckDesk;
@@ -57,7 +68,8 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
   const [at, setAt] = useState(() => whereToGoOn(measures, desk.value)?.id ?? REVIEW);
   const now = useMemo(() => instant(new Date()), []);
   const index = measures.findIndex((m) => m.id === at);
-  const measure = measures[index];
+  // From the review any check of the battery can be gone to.
+  const measure = measures[index] ?? MEASURES.find((m) => m.id === at);
   const settled = measures.filter((m) => ['done', 'skipped'].includes(stateOf(m, desk.value))).length;
   const go = (to: number) => setAt(measures[to]?.id ?? REVIEW);
   const filled = Object.entries(desk.value.cells).filter(([, c]) => c.text.trim() !== '');
@@ -74,7 +86,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
       <header className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <span className="font-semibold">{trainee.name}</span>
         <span className="aside text-sm" role="status">
-          {measure ? `check ${index + 1} of ${measures.length}` : 'review'} ·{' '}
+          {measure ? (index < 0 ? 'a check from before' : `check ${index + 1} of ${measures.length}`) : 'review'} ·{' '}
           {desk.synced ? 'kept on the server' : 'on this device, sending…'}
         </span>
         <span className="ms-auto flex items-center max-sm:[&_.btn]:px-1.5">
@@ -103,12 +115,18 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
           changes={index > 0 && measures[index - 1]?.position !== measure.position}
           unit={measure.choices ? 'by eye' : UNITS[measure.unit].name}
           back={index > 0 ? () => go(index - 1) : undefined}
-          next={() => go(index + 1)}
+          next={() => go(index < 0 ? measures.length : index + 1)}
         />
       ) : (
         <section className="mt-3" aria-label="Review">
           <h1>Before it is saved</h1>
-          <RunReview measures={measures} draft={desk.value} ownErrors={ownErrors} now={now} go={setAt} />
+          <RunReview
+            measures={[...measures, ...elsewhere(measures, desk.value)]}
+            draft={desk.value}
+            ownErrors={ownErrors}
+            now={now}
+            go={setAt}
+          />
           <NoteField value={desk.value.note} change={desk.setNote} />
           <ProblemNote error={desk.error} retry={() => void save()} />
           <div className="mt-3 flex flex-wrap gap-2">
