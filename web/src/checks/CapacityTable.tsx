@@ -70,7 +70,7 @@ export function CapacityTable({ checks, person, now }: CapacityTableProps) {
                   </td>
                   <td className="text-sm">{before ? changeInWords(measure, before, c) : <span className="aside">first time</span>}</td>
                   <td className="text-sm">{comparison(c, person)}</td>
-                  <td className="text-sm whitespace-nowrap">
+                  <td className="text-sm">
                     <Freshness capacity={c} now={now} />
                   </td>
                 </tr>

@@ -1,5 +1,5 @@
 import type { CountCorrection, TraceReading } from '@myokinet/core/traces';
-import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceDot, ReferenceLine, XAxis, YAxis } from 'recharts';
+import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { usePixelWidth } from '../pieces/usePixelWidth.ts';
 
 const MOST_POINTS = 1200;
@@ -50,17 +50,21 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
           isAnimationActive={false}
           connectNulls={false}
         />
-        {reading.repetitions.map((r, i) => (
-          <ReferenceDot
-            key={r.turn}
-            x={r.turn}
-            y={r.peak}
-            r={left.has(r.turn) ? 4 : 6}
-            fill={left.has(r.turn) ? 'var(--color-base-100)' : 'var(--color-primary)'}
-            stroke="var(--color-primary)"
-            label={{ value: left.has(r.turn) ? '×' : String(i + 1), position: 'top', fontSize: 12, fill: 'currentColor' }}
-          />
-        ))}
+        <Line
+          data={reading.repetitions.map((r, i) => ({ time: r.turn, angle: r.peak, number: i + 1 }))}
+          dataKey="angle"
+          stroke="none"
+          isAnimationActive={false}
+          dot={({ cx, cy, index }: { cx?: number; cy?: number; index?: number }) => (
+            <Turn
+              key={index}
+              x={cx ?? 0}
+              y={cy ?? 0}
+              number={(index ?? 0) + 1}
+              counts={!left.has(reading.repetitions[index ?? 0]?.turn ?? -1)}
+            />
+          )}
+        />
         {corrections
           .filter((c) => c.what === 'count as well')
           .map((c) => (
@@ -74,6 +78,24 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
           ))}
       </LineChart>
     </div>
+  );
+}
+
+/** Where a repetition turns back: its number while it counts, a cross when the coach has left it out. */
+function Turn({ x, y, number, counts }: { readonly x: number; readonly y: number; readonly number: number; readonly counts: boolean }) {
+  return (
+    <g>
+      <circle
+        cx={x}
+        cy={y}
+        r={counts ? 6 : 4}
+        fill={counts ? 'var(--color-primary)' : 'var(--color-base-100)'}
+        stroke="var(--color-primary)"
+      />
+      <text x={x} y={y - 10} textAnchor="middle" fontSize={12} fill="currentColor">
+        {counts ? number : '×'}
+      </text>
+    </g>
   );
 }
 

@@ -15,11 +15,15 @@ export interface TraceViewProps extends Pick<TakeReading, 'measure' | 'take'> {
   readonly close: () => void;
 }
 
+/** More than a set has; the rest of a long trace is asked for. */
+const FIRST_ROWS = 30;
+
 /** A trace, what was counted in it, and the coach's last word on that. */
 export function TraceView({ samples, from, simulated, measure, take, close }: TraceViewProps) {
   const [read, setRead] = useState<{ readonly reading?: TraceReading; readonly problem?: string }>({});
   const [corrections, setCorrections] = useState<readonly CountCorrection[]>([]);
   const [moment, setMoment] = useState('');
+  const [all, setAll] = useState(false);
   useEffect(() => {
     let wanted = true;
     readTraceAside(samples).then(
@@ -109,7 +113,7 @@ export function TraceView({ samples, from, simulated, measure, take, close }: Tr
               </tr>
             </thead>
             <tbody>
-              {reading.repetitions.map((r, i) => (
+              {reading.repetitions.slice(0, all ? undefined : FIRST_ROWS).map((r, i) => (
                 <tr key={r.turn} className={leftOut(r) ? 'line-through' : ''}>
                   <td>{i + 1}</td>
                   <td>{r.turn.toFixed(1)} s</td>
@@ -129,6 +133,11 @@ export function TraceView({ samples, from, simulated, measure, take, close }: Tr
               ))}
             </tbody>
           </table>
+          {!all && reading.repetitions.length > FIRST_ROWS && (
+            <button type="button" className="btn btn-sm mt-1" onClick={() => setAll(true)}>
+              Show all {reading.repetitions.length}
+            </button>
+          )}
         </div>
       )}
       {counts && (

@@ -34,7 +34,7 @@ export function ComparePictures({ traineeId, earlier, later, now }: ComparePictu
           <figure>
             <svg
               viewBox={`0 0 ${earlier.width} ${earlier.height}`}
-              className="max-h-[60vh] w-full bg-neutral"
+              className="max-h-[60vh] max-w-full"
               role="img"
               aria-label="Both pictures laid on one another"
             >
@@ -74,7 +74,7 @@ export function ComparePictures({ traineeId, earlier, later, now }: ComparePictu
 function Shown({ traineeId, picture, caption }: { readonly traineeId: string; readonly picture: PictureReply; readonly caption: string }) {
   return (
     <figure>
-      <svg viewBox={`0 0 ${picture.width} ${picture.height}`} className="max-h-[60vh] w-full bg-neutral" role="img" aria-label={caption}>
+      <svg viewBox={`0 0 ${picture.width} ${picture.height}`} className="max-h-[60vh] max-w-full" role="img" aria-label={caption}>
         <image href={urlOf(traineeId, picture)} width={picture.width} height={picture.height} />
         <Lines picture={picture} colour="#fdfaf2" />
       </svg>

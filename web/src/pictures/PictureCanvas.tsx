@@ -23,6 +23,8 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 1],
 };
 const LEAP = 10;
+/** The picture takes at most so much of the window’s height. */
+export const SHARE_OF_WINDOW = 0.7;
 
 /** The picture with its landmarks: dragged by finger or mouse, nudged by arrow keys. */
 export function PictureCanvas({ url, width, height, template, marks, zoom, middle, pick, move }: PictureCanvasProps) {
@@ -96,7 +98,8 @@ export function PictureCanvas({ url, width, height, template, marks, zoom, middl
     <svg
       ref={svg}
       viewBox={`${x0} ${y0} ${w} ${h}`}
-      className="max-h-[70vh] w-full bg-neutral"
+      className="block bg-neutral"
+      style={{ width: `min(100%, calc(${100 * SHARE_OF_WINDOW}vh * ${width / height}))` }}
       role="group"
       aria-label="Picture with landmarks"
     >

@@ -19,7 +19,7 @@ import { suggestedKeypoints } from '../workers/pose.ts';
 import { keptPicture } from './keptPicture.ts';
 import { confirmed, laid, type Marks, moved, newLevel, suggested, waiting } from './landmarks.ts';
 import type { OpenPicture } from './openPicture.ts';
-import { PictureCanvas } from './PictureCanvas.tsx';
+import { PictureCanvas, SHARE_OF_WINDOW } from './PictureCanvas.tsx';
 
 export interface PictureDeskProps {
   readonly picture: OpenPicture;
@@ -30,9 +30,6 @@ export interface PictureDeskProps {
   readonly take: (value: number, reading: ReadingDto) => void;
   readonly close: () => void;
 }
-
-/** The picture takes at most so much of the window’s height; see its canvas. */
-const SHARE_OF_WINDOW = 0.7;
 
 /** A picture under the coach's hands: landmarks, level line, and the angle with its error as they are dragged. */
 export function PictureDesk({ picture, template, measure, trainee, side, take, close }: PictureDeskProps) {

@@ -107,7 +107,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
       </div>
       <div className={`mt-1 grid flex-1 content-start gap-x-8 gap-y-2 ${aid === 'picture' ? '' : 'lg:grid-cols-[20rem_1fr]'}`}>
         <div className={`text-sm lg:text-base ${aid === 'picture' ? 'hidden' : ''}`}>
-          <ProtocolLines measure={measure} trainee={trainee} size={64} />
+          <ProtocolLines measure={measure} trainee={trainee} size={72} />
           <p className="aside mt-1 text-sm max-lg:hidden">
             {measure.choices || measure.trials === 1
               ? 'One look counts.'

@@ -1,13 +1,13 @@
 import {
+  type Capacity,
   capacityFromTrials,
   type Measure,
   measureSides,
   type OwnError,
   PROVISIONAL,
   readingInWords,
-  readingWithBand,
 } from '@myokinet/core/measuring';
-import type { Instant } from '@myokinet/core/quantities';
+import { formatError, type Instant } from '@myokinet/core/quantities';
 import { type CheckDraft, readCell, readMeasure } from '../checks/checkDraft.ts';
 import { BandPlot } from './BandPlot.tsx';
 import { stepsOf } from './runSteps.ts';
@@ -71,7 +71,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                     </span>
                   )}
                   <output className="min-w-20 text-right font-semibold whitespace-nowrap" aria-label={`${sideWord}so far`}>
-                    {readingWithBand(measure, reading.capacity.value, reading.capacity.band)}
+                    {soFar(measure, reading.capacity)}
                   </output>
                 </span>
               )}
@@ -92,4 +92,9 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
       })}
     </div>
   );
+}
+
+/** With one decimal more than elsewhere, so that the band is seen to narrow with each trial. */
+function soFar(measure: Measure, { value, band }: Capacity): string {
+  return band > 0 ? `${readingInWords(measure, value)} ± ${formatError(band, measure.unit)}` : readingInWords(measure, value);
 }
