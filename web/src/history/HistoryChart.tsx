@@ -1,7 +1,8 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import { readingInWords } from '@myokinet/core/measuring';
-import { format } from 'date-fns';
+import { format, startOfDay } from 'date-fns';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, Scatter, XAxis, YAxis } from 'recharts';
+import { plainTick, roundSteps } from '../pieces/plainTick.tsx';
 import { usePixelWidth } from '../pieces/usePixelWidth.ts';
 import type { HistoryEvent, MeasureHistory, Series } from './historyOf.ts';
 
@@ -21,6 +22,7 @@ export interface HistoryChartProps {
 }
 
 const HEIGHT = 320;
+const A_YEAR = 365 * 86_400_000;
 /** The two sides differ in colour and in stroke, so that neither alone carries it. */
 export const SIDE_LOOK: Readonly<Record<BodySide, { readonly colour: string; readonly dash?: string }>> = {
   left: { colour: 'var(--color-base-content)' },
@@ -63,20 +65,19 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
           domain={domain}
           scale="time"
           allowDuplicatedCategory={false}
-          tickFormatter={(t: number) => format(t, 'd MMM')}
+          ticks={daysAcross(domain, width)}
+          interval={0}
+          tick={plainTick((t) => format(t, span > A_YEAR ? 'MMM yyyy' : 'd MMM'), 12)}
           stroke="currentColor"
-          fontSize={12}
-          minTickGap={36}
         />
         <YAxis
           type="number"
           domain={range}
           width={levels ? 110 : 60}
+          ticks={levels ? levels.map((_, i) => i) : roundSteps(range[0], range[1], 5)}
+          interval={0}
+          tick={plainTick((v) => readingInWords(measure, v), 4)}
           stroke="currentColor"
-          fontSize={12}
-          allowDecimals={false}
-          {...(levels ? { ticks: levels.map((_, i) => i), interval: 0 } : {})}
-          tickFormatter={(v: number) => readingInWords(measure, v)}
         />
         {!levels && series.map((s) => band(s))}
         {demands.map((d) => (
@@ -104,6 +105,12 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
       </ComposedChart>
     </div>
   );
+}
+
+/** Evenly spaced days, as many as have room for their names. */
+function daysAcross([from, to]: readonly [number, number], width: number): number[] {
+  const count = Math.max(2, Math.floor(width / 110));
+  return Array.from({ length: count }, (_, i) => startOfDay(from + ((to - from) * (i + 0.5)) / count).getTime());
 }
 
 function band({ side, occasions }: Series) {

@@ -1,5 +1,6 @@
 import type { CountCorrection, TraceReading } from '@myokinet/core/traces';
 import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from 'recharts';
+import { plainTick, roundSteps } from '../pieces/plainTick.tsx';
 import { usePixelWidth } from '../pieces/usePixelWidth.ts';
 
 const MOST_POINTS = 1200;
@@ -16,6 +17,8 @@ export interface TraceChartProps {
 export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
   const [box, width] = usePixelWidth<HTMLDivElement>(560);
   const data = pointsOf(reading);
+  const angles = data.flatMap((p) => p.angle ?? []);
+  const [low, high] = [Math.floor(Math.min(...angles)), Math.ceil(Math.max(...angles))];
   const left = new Set(corrections.filter((c) => c.what === 'leave out').map((c) => c.at));
   const label = `Trace of ${reading.duration.toFixed(1)} s: ${reading.repetitions.length} repetitions counted`;
   return (
@@ -33,12 +36,20 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
           dataKey="time"
           type="number"
           domain={[0, reading.duration]}
-          unit=" s"
-          tickFormatter={(t: number) => t.toFixed(0)}
+          ticks={roundSteps(0, reading.duration, 8)}
+          interval={0}
+          tick={plainTick((t) => `${Number(t.toFixed(1))} s`, 12)}
           stroke="currentColor"
-          fontSize={12}
         />
-        <YAxis unit="°" width={48} stroke="currentColor" fontSize={12} domain={['auto', 'auto']} />
+        <YAxis
+          type="number"
+          domain={[low, high]}
+          ticks={roundSteps(low, high, 5)}
+          interval={0}
+          width={48}
+          tick={plainTick((v) => `${v}°`, 4)}
+          stroke="currentColor"
+        />
         {reading.hold && (
           <ReferenceArea x1={reading.hold.from} x2={reading.hold.to} fill="var(--color-primary)" fillOpacity={0.14} ifOverflow="hidden" />
         )}
