@@ -31,7 +31,7 @@ export function Shell() {
           <span className="mx-px inline-block h-5 w-1 translate-y-0.5 bg-primary" aria-hidden />
           kinet
         </span>
-        <nav aria-label="Main" className="flex gap-3.5 sm:gap-5">
+        <nav aria-label="Main" className="flex gap-5 max-sm:order-last max-sm:w-full">
           {PLACES.map(({ to, label }) => (
             <NavLink
               key={to}

@@ -22,6 +22,8 @@ export interface HistoryChartProps {
 }
 
 const HEIGHT = 320;
+/** Below this many pixels the words of a demand would lie on the figures; they stand above the chart anyway. */
+const ROOM_FOR_WORDS = 600;
 const A_YEAR = 365 * 86_400_000;
 /** The two sides differ in colour and in stroke, so that neither alone carries it. */
 export const SIDE_LOOK: Readonly<Record<BodySide, { readonly colour: string; readonly dash?: string }>> = {
@@ -87,7 +89,9 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
             stroke="var(--color-secondary)"
             strokeWidth={d.which === 'next' ? 2 : 1}
             {...(d.which === 'current' ? { strokeDasharray: '2 4' } : {})}
-            label={{ value: d.words, position: 'insideBottomRight', fontSize: 12, fill: 'var(--color-secondary)' }}
+            {...(width < ROOM_FOR_WORDS
+              ? {}
+              : { label: { value: d.words, position: 'insideBottomRight', fontSize: 12, fill: 'var(--color-secondary)' } })}
           />
         ))}
         {events.map((e, i) => (

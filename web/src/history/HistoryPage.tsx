@@ -98,6 +98,12 @@ function LargeHistory({ history, demands, events, now }: LargeHistoryProps) {
               </span>
             ),
           )}
+          {demands.map((d) => (
+            <span key={d.words} className="text-secondary">
+              {d.which === 'next' ? '— next, ' : '··· in hand, '}
+              {d.words}
+            </span>
+          ))}
           {!measure.choices && <span className="aside">shaded: error band (one-sided 95%); small dots: trials</span>}
         </p>
         <button type="button" className="btn btn-sm btn-ghost no-print ms-auto" onClick={() => window.print()}>
