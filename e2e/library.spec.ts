@@ -163,6 +163,19 @@ test('a ladder is edited by keyboard and mouse, undone, saved, and trainees are 
   await expect(page.getByText('Slow blade pulls')).toHaveCount(0);
 });
 
+test('whoever stands on a rung is named before an edit takes it away', async ({ page }) => {
+  const crew = await server.api<readonly CaseloadRow[]>('/api/caseload');
+  const standing = crew.find((r) => r.rungName !== undefined);
+  await open(page, `/library/ladders/${standing?.ladderId}/edit`);
+  const note = page.getByText(`${standing?.name} stands on “${standing?.rungName}”`);
+  await expect(page.getByRole('button', { name: `Remove ${standing?.rungName}`, exact: true })).toBeVisible();
+  await expect(note).toHaveCount(0);
+  await page.getByRole('button', { name: `Remove ${standing?.rungName}`, exact: true }).click();
+  await expect(note).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(note).toHaveCount(0);
+});
+
 test('a once dislocated shoulder changes plan and ladder, with reasons, until a professional spoke', async ({ page }) => {
   const at = `/trainees/${idOf('Tamsin')}`;
   const leftOut = page.getByText(/Kneeling, chest to the floor/);

@@ -199,7 +199,13 @@ async function drag(page: Page, name: string, to: { readonly x: number; readonly
 }
 
 test('a drawn picture of a known angle is read, kept, compared a week later, and lands in the history', async ({ page, browser }) => {
-  const id = idAt(5);
+  // Somebody whose next gate asks for it, so that it is seen in the headroom chart.
+  let id = '';
+  for (const trainee of crew.slice(8)) {
+    const { headrooms } = await server.api<ReadinessReply>(`/api/trainees/${trainee.id}/readiness`);
+    if (id === '' && headrooms.some((h) => h.demand.measureId === 'shoulder-flexion')) id = trainee.id;
+  }
+  expect(id).not.toBe('');
   for (const [flexion, side] of [
     [150, 'left'],
     [162, 'left'],
@@ -226,6 +232,9 @@ test('a drawn picture of a known angle is read, kept, compared a week later, and
     await page.getByRole('button', { name: 'Save the battery' }).click();
     await expect(page.getByRole('heading', { name: /^Headroom/ })).toBeVisible();
   }
+  const [newest] = await checksOf(id);
+  const shown = newest?.trials[0]?.value ?? 0;
+  await expect(page.getByRole('row', { name: new RegExp(`Shoulder flexion.*left.*${shown}°`) }).first()).toBeAttached();
   const pictures = await server.api<readonly PictureReply[]>(`/api/trainees/${id}/pictures`);
   expect(pictures).toHaveLength(2);
   const [check] = await checksOf(id);

@@ -21,6 +21,8 @@ export function CommandBox({ close }: { readonly close: () => void }) {
             <Choice label="Add a trainee" choose={() => go('/trainees/new')} />
             <Choice label="Today" choose={() => go('/')} />
             <Choice label="Caseload" choose={() => go('/caseload')} />
+            <Choice label="Re-check calendar" choose={() => go('/rechecks')} />
+            <Choice label="Measuring: what a figure is worth" choose={() => go('/measuring')} />
             <Choice label="Library: drills" choose={() => go('/library')} />
             <Choice label="Library: ladders" choose={() => go('/library/ladders')} />
             <Choice label="Library: schools" choose={() => go('/library/schools')} />
@@ -31,6 +33,12 @@ export function CommandBox({ close }: { readonly close: () => void }) {
             ))}
             {trainees.map(({ id, name }) => (
               <Choice key={id} id={`check-${id}`} label={`Take a check: ${name}`} choose={() => go(`/trainees/${id}/checks/new`)} />
+            ))}
+            {trainees.map(({ id, name }) => (
+              <Choice key={id} id={`run-${id}`} label={`Run a battery: ${name}`} choose={() => go(`/trainees/${id}/run`)} />
+            ))}
+            {trainees.map(({ id, name }) => (
+              <Choice key={id} id={`history-${id}`} label={`History: ${name}`} choose={() => go(`/trainees/${id}/history`)} />
             ))}
             {trainees.map(({ id, name }) => (
               <Choice key={id} id={`plan-${id}`} label={`Plan: ${name}`} choose={() => go(`/trainees/${id}/plan`)} />

@@ -5,8 +5,10 @@ export const SHORTCUTS = [
   { keys: '/ or Ctrl+K', what: 'Find a trainee or action' },
   { keys: '?', what: 'Show this list' },
   { keys: 'Enter', what: 'In a check: on to the next trial' },
+  { keys: 'Enter or Page Down', what: 'In a battery: start, stop, on to the next trial; Shift+Enter or Page Up goes back' },
+  { keys: '1 to 9', what: 'In a battery: choose the grade of that number' },
   { keys: '↑ ↓', what: 'In a number: nudge by the instrument’s step' },
-  { keys: 'Ctrl+Z, Ctrl+Shift+Z', what: 'In a plan: undo, redo' },
+  { keys: 'Ctrl+Z, Ctrl+Shift+Z', what: 'In a plan or a battery: undo, redo' },
   { keys: 'Esc', what: 'Close what is open' },
 ] as const;
 

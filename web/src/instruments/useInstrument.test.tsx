@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { standIn } from './standIn.ts';
+import { stopwatch } from './stopwatch.ts';
 import { tiltSensor } from './tiltSensor.ts';
 import { useInstrument } from './useInstrument.ts';
 
@@ -48,6 +49,17 @@ describe('a stand-in in use', () => {
     expect(result.current.heard.nonsense).toBeGreaterThan(0);
     expect(Math.max(...result.current.heardSoFar().values)).toBeLessThan(200);
   });
+});
+
+it('the stopwatch counts to the moment it is stopped', () => {
+  const watch = stopwatch();
+  const read: number[] = [];
+  watch.stream({ reading: (_, value) => read.push(value), lost: () => expect.unreachable() });
+  vi.advanceTimersByTime(2510);
+  watch.stop();
+  expect(read.at(-1)).toBeCloseTo(2.51, 2);
+  vi.advanceTimersByTime(1000);
+  expect(read.at(-1)).toBeCloseTo(2.51, 2);
 });
 
 describe('the tilt sensor', () => {

@@ -15,6 +15,7 @@ import { SelectField, TextField } from './EntryFields.tsx';
 import { useLibrary, useOwnEntry } from './LibraryContext.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { RungEditor } from './RungEditor.tsx';
+import { SignedRungsNote } from './SignedRungsNote.tsx';
 import { asOptions } from './words.ts';
 
 interface LadderEntry {
@@ -83,6 +84,7 @@ function LadderEditor({ start }: { readonly start: Ladder }) {
         save={() => void save()}
         problems={tried ? problems.map((p) => whereInWords(p.field, rungs) + p.message) : []}
       />
+      {library.hasLadder(start.id) && <SignedRungsNote ladder={library.ladder(start.id)} rungs={rungs} />}
       <div className="mt-3 grid gap-3 sm:grid-cols-[minmax(0,2fr)_8rem_minmax(0,3fr)]">
         <TextField label="Name" value={ladder.name} problem={problemOf('name')} change={(name) => edit({ name })} />
         <SelectField

@@ -61,7 +61,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
     const rounded = Math.round(watch.stop() / measure.limits.step) * measure.limits.step;
     desk.setCell(step.key, {
       text: String(rounded),
-      reading: { kind: 'instrument', instrument: 'Stopwatch of the page', simulated: false },
+      reading: { kind: 'instrument', instrument: watch.name, simulated: false },
     });
   };
   /** What the one large button, Enter and the pedal do. */

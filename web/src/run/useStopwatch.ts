@@ -1,31 +1,31 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { stopwatch } from '../instruments/stopwatch.ts';
 
-/** A stopwatch on the page's own clock, which does not jump when the computer's is set. */
+/** A hold being timed. */
 export function useStopwatch() {
-  const startedAt = useRef<number | undefined>(undefined);
+  const [watch] = useState(stopwatch);
   const [running, setRunning] = useState(false);
   const [seconds, setSeconds] = useState(0);
-
-  useEffect(() => {
-    if (!running) return undefined;
-    let frame = requestAnimationFrame(function tick() {
-      setSeconds((performance.now() - (startedAt.current ?? 0)) / 1000);
-      frame = requestAnimationFrame(tick);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [running]);
-
-  const start = useCallback(() => {
-    startedAt.current = performance.now();
-    setSeconds(0);
-    setRunning(true);
-  }, []);
-  /** Ends the time and gives it, in seconds. */
-  const stop = useCallback(() => {
-    const time = (performance.now() - (startedAt.current ?? performance.now())) / 1000;
-    setRunning(false);
-    setSeconds(time);
-    return time;
-  }, []);
-  return { running, seconds, start, stop };
+  const latest = useRef(0);
+  useEffect(() => () => watch.stop(), [watch]);
+  return {
+    name: watch.name,
+    running,
+    seconds,
+    start: () => {
+      setSeconds(0);
+      setRunning(true);
+      const reading = (_: number, value: number) => {
+        latest.current = value;
+        setSeconds(value);
+      };
+      watch.stream({ reading, lost: () => setRunning(false) });
+    },
+    /** Ends the time and gives it, in seconds. */
+    stop: (): number => {
+      watch.stop();
+      setRunning(false);
+      return latest.current;
+    },
+  };
 }
