@@ -107,6 +107,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
           {desk.notice}
         </p>
       )}
+      <ProblemNote error={desk.failure} />
       {measure ? (
         <TakeMeasure
           key={measure.id}
