@@ -15,7 +15,7 @@ export default defineConfig({
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 30_000,
+    actionTimeout: 60_000,
     timezoneId: 'Europe/Amsterdam',
     locale: 'en-GB',
     screenshot: 'only-on-failure',

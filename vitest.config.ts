@@ -15,6 +15,8 @@ export default defineConfig({
       test: {
         name,
         environment,
+        // Generous: a busy machine is slow, not wrong.
+        testTimeout: 30_000,
         include: [`${name}/src/**/*.test.{ts,tsx}`],
         ...(name === 'web' ? { setupFiles: ['./web/vitest.setup.ts'] } : {}),
       },

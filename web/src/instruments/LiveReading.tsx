@@ -1,0 +1,116 @@
+import { CAPTURE_SECONDS, handLoadFromScale, held, type Movement, peak, type ScalePlace, type Stream } from '@myokinet/core/instruments';
+import { type Measure, readingInWords, trialProblem } from '@myokinet/core/measuring';
+import { formatAmount } from '@myokinet/core/quantities';
+import { useState } from 'react';
+import type { Instrument } from './instrument.ts';
+import type { TakeReading } from './takeReading.ts';
+import { useInstrument } from './useInstrument.ts';
+
+export interface LiveReadingProps {
+  readonly instrument: Instrument;
+  readonly measure: Measure;
+  readonly movement: Movement;
+  readonly place: ScalePlace;
+  readonly mass: number;
+  readonly take: TakeReading['take'];
+  readonly look: ((stream: Stream) => void) | undefined;
+}
+
+/** The instrument as it runs: its figure large, and the buttons that take it. */
+export function LiveReading({ instrument, measure, movement, place, mass, take, look }: LiveReadingProps) {
+  const { heard, connect, zero, again, stop, heardSoFar } = useInstrument(instrument);
+  const [refused, setRefused] = useState('');
+  const converted = (value: number) => (movement === 'step on' ? handLoadFromScale(value, mass, place) : value);
+  const unit = { deg: '°', kg: ' kg', percentBodyWeight: '% of body weight' }[measure.unit as string] ?? '°';
+  const direct = movement === 'rise and hold' ? measure.unit === 'deg' : movement === 'squeeze' || movement === 'step on';
+
+  const takeNow = () => {
+    try {
+      const stream = heardSoFar();
+      const { value } =
+        movement === 'squeeze' ? peak(stream) : held(stream, movement === 'step on' ? CAPTURE_SECONDS.load : CAPTURE_SECONDS.angle);
+      const rounded = Math.round(converted(value) / measure.limits.step) * measure.limits.step;
+      const problem = trialProblem(measure, rounded);
+      setRefused(problem ?? '');
+      if (problem) return;
+      take(rounded, { kind: 'instrument', instrument: instrument.name, simulated: instrument.simulated });
+      if (heard.state === 'streaming') again();
+    } catch (error) {
+      setRefused(error instanceof Error ? error.message : 'The instrument has not given a reading yet.');
+    }
+  };
+  if (heard.state === 'off' || heard.state === 'connecting')
+    return (
+      <div className="mt-2">
+        <button type="button" className="btn btn-primary" disabled={heard.state === 'connecting'} onClick={() => void connect()}>
+          {heard.state === 'connecting' ? 'Connecting…' : 'Connect'}
+        </button>
+        {heard.problem && (
+          <p role="alert" className="mt-1 text-error">
+            {heard.problem}
+          </p>
+        )}
+      </div>
+    );
+  return (
+    <div className="mt-2">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <span className="font-display text-4xl font-semibold" aria-label="Reading now">
+          {heard.latest === undefined ? '–' : `${converted(heard.latest).toFixed(heard.latest < 100 ? 1 : 0)}${unit}`}
+        </span>
+        <span className="aside text-sm" role="status">
+          {instrument.name}, {heard.seconds.toFixed(1)} s, {heard.zeroed ? 'set to zero' : 'not set to zero: may be off'}
+          {movement === 'squeeze' && heard.readings > 0 && squeezeWords(heardSoFar())}
+        </span>
+      </div>
+      {heard.nonsense > 0 && (
+        <p className="state-mark text-sm" role="status">
+          {heard.nonsense} of {heard.nonsense + heard.readings} readings are values that no body can show; they were left out.
+        </p>
+      )}
+      {(heard.problem || refused) && (
+        <p role="alert" className="text-error">
+          {heard.problem || refused}
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        {direct && (
+          <button type="button" className="btn btn-primary btn-lg" disabled={heard.readings === 0} onClick={takeNow}>
+            {movement === 'squeeze' ? 'Take the peak' : 'Take this reading'}
+          </button>
+        )}
+        {look && (
+          <button
+            type="button"
+            className={`btn ${direct ? '' : 'btn-primary btn-lg'}`}
+            disabled={heard.readings === 0}
+            onClick={() => {
+              stop();
+              look(heardSoFar());
+            }}
+          >
+            Stop and read the trace
+          </button>
+        )}
+        <button type="button" className="btn" onClick={() => void zero()}>
+          Set to zero
+        </button>
+        <button type="button" className="btn" onClick={again}>
+          {heard.state === 'lost' ? 'Connect again' : 'Start anew'}
+        </button>
+      </div>
+      {direct && <p className="aside mt-1 text-sm">{takenFrom(measure, movement)}</p>}
+    </div>
+  );
+}
+
+function squeezeWords(stream: Stream): string {
+  const mean = stream.values.reduce((sum, v) => sum + v, 0) / stream.values.length;
+  return `, peak ${formatAmount(peak(stream).value, 'kg')}, mean ${formatAmount(mean, 'kg')}`;
+}
+
+function takenFrom(measure: Measure, movement: Movement): string {
+  const limits = `from ${readingInWords(measure, measure.limits.min)} to ${readingInWords(measure, measure.limits.max)}`;
+  if (movement === 'squeeze') return `The highest tenth of a second counts; the check reads ${limits}.`;
+  return `The mean of the last ${movement === 'step on' ? CAPTURE_SECONDS.load : CAPTURE_SECONDS.angle} s counts; the check reads ${limits}.`;
+}
