@@ -2,7 +2,7 @@ import type { TraineeReply } from '@myokinet/core/contracts';
 import { measureOf } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { act, fireEvent, render, screen } from '@testing-library/react';
-import { useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createStore } from '../app/store.ts';
@@ -19,7 +19,9 @@ let latest: CheckDraft;
 /** The desk without a server: what the screen writes is what it shows. */
 function Bench({ measureId, start }: { readonly measureId: string; readonly start?: Partial<CheckDraft> }) {
   const [value, setValue] = useState<CheckDraft>({ ...blankCheck(), ...start });
-  latest = value;
+  useLayoutEffect(() => {
+    latest = value;
+  }, [value]);
   const desk = {
     value,
     setCell: (key: string, figure: object) =>
