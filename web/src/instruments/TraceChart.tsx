@@ -18,7 +18,9 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
   const [box, width] = usePixelWidth<HTMLDivElement>(560);
   const data = pointsOf(reading);
   const angles = data.flatMap((p) => p.angle ?? []);
-  const [low, high] = [Math.floor(Math.min(...angles)), Math.ceil(Math.max(...angles))];
+  const [least, most] = [Math.min(...angles), Math.max(...angles)];
+  // Room above for the numbers of the turns.
+  const [low, high] = [Math.floor(least), Math.ceil(most + 0.1 * (most - least))];
   const left = new Set(corrections.filter((c) => c.what === 'leave out').map((c) => c.at));
   const label = `Trace of ${reading.duration.toFixed(1)} s: ${reading.repetitions.length} repetitions counted`;
   return (

@@ -16,7 +16,7 @@ export function BandPlot({ values, capacity, single }: BandPlotProps) {
   const x = (v: number) => WIDTH / 2 + ((v - capacity.value) / half) * (WIDTH / 2 - 6);
   const middle = HEIGHT / 2;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden className="h-6.5 w-18 sm:w-36">
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden className="h-6.5 w-13 sm:w-36">
       <line x1={0} x2={WIDTH} y1={middle} y2={middle} className="stroke-base-300" />
       <rect
         x={x(capacity.value - capacity.band)}

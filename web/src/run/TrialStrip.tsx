@@ -57,7 +57,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                 );
               })}
               {reading?.capacity && !measure.choices && (
-                <span className="ms-auto flex items-center gap-2">
+                <span className="ms-auto flex items-center gap-1 sm:gap-2">
                   {reading.capacity.band > 0 && (
                     <BandPlot
                       values={values}
@@ -70,7 +70,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                       {reading.capacity.provisional}
                     </span>
                   )}
-                  <output className="min-w-20 text-right font-semibold whitespace-nowrap" aria-label={`${sideWord}so far`}>
+                  <output className="text-right sm:min-w-20 font-semibold whitespace-nowrap" aria-label={`${sideWord}so far`}>
                     {soFar(measure, reading.capacity)}
                   </output>
                 </span>
