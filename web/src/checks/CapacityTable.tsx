@@ -33,9 +33,11 @@ export function CapacityTable({ checks, person, now }: CapacityTableProps) {
             </th>
             <th scope="col">Side</th>
             <th scope="col">Capacity</th>
-            <th scope="col">Against the check before</th>
-            <th scope="col">Against published tables</th>
-            <th scope="col">Taken</th>
+            <th scope="col">Since the last</th>
+            <th scope="col">Published tables</th>
+            <th scope="col" className="min-w-36">
+              Taken
+            </th>
           </tr>
         </thead>
         <tbody>
