@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -20,6 +20,8 @@ export class Server {
 
   /** Starts, on the same port as before when there was one, and waits until it is ready. */
   async start({ demo = false } = {}): Promise<this> {
+    // A worker may come back to a file that it had finished with.
+    mkdirSync(this.#folder, { recursive: true });
     if (demo) copyFileSync(process.env.MYOKINET_DEMO_DATA ?? '', this.#file);
     const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/main.js'], {
       cwd: ROOT,
