@@ -2,7 +2,7 @@ import type { BodySide } from '@myokinet/core/anatomy';
 import { readingInWords } from '@myokinet/core/measuring';
 import { format, startOfDay } from 'date-fns';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, Scatter, XAxis, YAxis } from 'recharts';
-import { plainTick, roundSteps } from '../pieces/plainTick.tsx';
+import { gridLines, noLines, plainTick, roundSteps } from '../pieces/plainTick.tsx';
 import { usePixelWidth } from '../pieces/usePixelWidth.ts';
 import type { HistoryEvent, MeasureHistory, Series } from './historyOf.ts';
 
@@ -52,6 +52,7 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
   const range: [number, number] = levels
     ? [0, levels.length - 1]
     : [Math.floor(Math.min(...values) - room), Math.ceil(Math.max(...values) + room)];
+  const steps = levels ? levels.map((_, i) => i) : roundSteps(range[0], range[1], 5);
   return (
     <div ref={box} role="img" aria-label={`${measure.name} over time; the table below has the figures`} className="w-full overflow-hidden">
       <ComposedChart
@@ -60,7 +61,12 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
         accessibilityLayer={false}
         margin={{ top: 20, right: 16, bottom: 4, left: levels ? 40 : 4 }}
       >
-        <CartesianGrid stroke="var(--color-base-300)" vertical={false} />
+        <CartesianGrid
+          stroke="var(--color-base-300)"
+          vertical={false}
+          verticalCoordinatesGenerator={noLines}
+          horizontalCoordinatesGenerator={gridLines(range[0], range[1], steps)}
+        />
         <XAxis
           dataKey="at"
           type="number"
@@ -76,7 +82,7 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
           type="number"
           domain={range}
           width={levels ? 110 : 60}
-          ticks={levels ? levels.map((_, i) => i) : roundSteps(range[0], range[1], 5)}
+          ticks={steps}
           interval={0}
           tick={plainTick((v) => readingInWords(measure, v), 4)}
           stroke="currentColor"

@@ -1,6 +1,6 @@
 import type { CountCorrection, TraceReading } from '@myokinet/core/traces';
 import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from 'recharts';
-import { plainTick, roundSteps } from '../pieces/plainTick.tsx';
+import { gridLines, noLines, plainTick, roundSteps } from '../pieces/plainTick.tsx';
 import { usePixelWidth } from '../pieces/usePixelWidth.ts';
 
 const MOST_POINTS = 1200;
@@ -33,7 +33,12 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
         margin={{ top: 16, right: 12, bottom: 4, left: 0 }}
         onClick={({ activeLabel }) => activeLabel !== undefined && countAt?.(Number(activeLabel))}
       >
-        <CartesianGrid stroke="var(--color-base-300)" vertical={false} />
+        <CartesianGrid
+          stroke="var(--color-base-300)"
+          vertical={false}
+          verticalCoordinatesGenerator={noLines}
+          horizontalCoordinatesGenerator={gridLines(low, high, roundSteps(low, high, 5))}
+        />
         <XAxis
           dataKey="time"
           type="number"

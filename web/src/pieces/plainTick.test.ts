@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { roundSteps } from './plainTick.tsx';
+import { gridLines, roundSteps } from './plainTick.tsx';
 
 it.each([
   [0, 25, 8, [0, 5, 10, 15, 20, 25]],
@@ -11,3 +11,6 @@ it.each([
   expect(told).toHaveLength(steps.length);
   told.forEach((v, i) => expect(v).toBeCloseTo(steps[i]!, 9));
 });
+
+it('grid lines lie where the axis has its steps', () =>
+  expect(gridLines(10, 30, [10, 20, 30])({ offset: { top: 16, height: 200 } })).toEqual([216, 116, 16]));

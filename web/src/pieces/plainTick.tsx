@@ -16,6 +16,18 @@ export function plainTick(words: (value: number) => string, drop: number) {
   };
 }
 
+interface PlotArea {
+  readonly offset: { readonly top: number; readonly height: number };
+}
+
+/** Where the lines of a grid lie, in pixels; left to itself the library measures the ticks' words to find out. */
+export function gridLines(low: number, high: number, steps: readonly number[]) {
+  return ({ offset }: PlotArea) => steps.map((v) => offset.top + offset.height * (1 - (v - low) / (high - low)));
+}
+
+/** No lines that way: without it the library measures words for lines it does not draw. */
+export const noLines = (): number[] => [];
+
 /** Round steps for an axis from `low` to `high`, about `wanted` of them. */
 export function roundSteps(low: number, high: number, wanted: number): readonly number[] {
   const rough = Math.max(high - low, 1e-9) / wanted;
