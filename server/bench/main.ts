@@ -82,6 +82,7 @@ try {
   for (const [what, path] of [
     ['caseload endpoint', '/api/caseload'],
     ['today endpoint', '/api/today'],
+    ['re-check calendar endpoint', '/api/rechecks'],
     ['readiness endpoint, one trainee', `/api/trainees/${first}/readiness`],
     ['library endpoint', '/api/library'],
     ['record endpoint, one trainee', `/api/trainees/${first}/record`],
