@@ -38,6 +38,12 @@ export function ProtocolLines({
   );
 }
 
+/** Which of the trials becomes the capacity. */
+export function whatCounts({ choices, trials, combine }: Measure): string {
+  if (choices || trials === 1) return 'One look counts.';
+  return combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.';
+}
+
 /** How the check in focus is taken, in three lines. */
 export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; readonly trainee: TraineeReply }) {
   const references = referencesFor(measure.id, personOf(trainee, new Date()), 'right');
@@ -56,14 +62,9 @@ export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; 
         ))}
       </ol>
       <p className="aside mt-3 text-sm">
-        {measure.choices || measure.trials === 1
-          ? 'One look counts.'
-          : measure.combine === 'mean'
-            ? 'The mean of the trials counts.'
-            : 'The best trial counts.'}{' '}
-        Stays fresh for {measure.freshDays} days{measure.aboutNextRung ? ', and is asked anew after every signature' : ''}. Reads{' '}
-        {readingInWords(measure, measure.limits.min)} to {readingInWords(measure, measure.limits.max)}. Protocol and error:{' '}
-        {originInWords(measure.origin)}.
+        {whatCounts(measure)} Stays fresh for {measure.freshDays} days
+        {measure.aboutNextRung ? ', and is asked anew after every signature' : ''}. Reads {readingInWords(measure, measure.limits.min)} to{' '}
+        {readingInWords(measure, measure.limits.max)}. Protocol and error: {originInWords(measure.origin)}.
       </p>
       {references.length > 0 && (
         <p className="aside mt-2 text-sm">

@@ -1,8 +1,9 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
 import type { BodySide } from '@myokinet/core/anatomy';
 import { templateFor } from '@myokinet/core/landmarks';
-import { useEffect, useId, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { TakeReading } from '../instruments/takeReading.ts';
+import { FileDrop } from '../pieces/FileDrop.tsx';
 import { FramePicker } from './FramePicker.tsx';
 import { openPicture, type OpenPicture } from './openPicture.ts';
 import { PictureDesk } from './PictureDesk.tsx';
@@ -14,7 +15,6 @@ export interface PicturePanelProps extends TakeReading {
 
 /** Reads a trial off a photo or one frame of a video. Nothing of it leaves the machine. */
 export function PicturePanel({ measure, trainee, side, label, take }: PicturePanelProps) {
-  const id = useId();
   const template = templateFor(measure.id);
   const [picture, setPicture] = useState<OpenPicture | undefined>();
   const [video, setVideo] = useState<string | undefined>();
@@ -23,8 +23,7 @@ export function PicturePanel({ measure, trainee, side, label, take }: PicturePan
   useEffect(() => () => (video ? URL.revokeObjectURL(video) : undefined), [video]);
   if (!template) return null;
 
-  const open = async (file: File | undefined) => {
-    if (!file) return;
+  const open = async (file: File) => {
     setProblem('');
     setVideo(undefined);
     if (file.type.startsWith('video/')) {
@@ -49,29 +48,12 @@ export function PicturePanel({ measure, trainee, side, label, take }: PicturePan
           close={() => setPicture(undefined)}
         />
       ) : (
-        <div
-          className="border border-dashed border-base-300 p-4"
-          onDragOver={(e) => e.preventDefault()}
-          onDrop={(e) => {
-            e.preventDefault();
-            void open(e.dataTransfer.files[0]);
-          }}
+        <FileDrop
+          label={`A photo or video, taken ${template.view}. It stays on this machine.`}
+          accept="image/*,video/*"
+          open={(file) => void open(file)}
+          problem={problem}
         >
-          <label htmlFor={id} className="block">
-            A photo or video, taken {template.view}. It stays on this machine.
-          </label>
-          <input
-            id={id}
-            type="file"
-            accept="image/*,video/*"
-            className="file-input file-input-sm mt-2 w-full max-w-sm"
-            onChange={(e) => void open(e.target.files?.[0])}
-          />
-          {problem && (
-            <p role="alert" className="mt-1 text-error">
-              {problem}
-            </p>
-          )}
           {video && (
             <FramePicker
               url={video}
@@ -85,7 +67,7 @@ export function PicturePanel({ measure, trainee, side, label, take }: PicturePan
               }}
             />
           )}
-        </div>
+        </FileDrop>
       )}
     </section>
   );

@@ -5,7 +5,7 @@ import { templateFor } from '@myokinet/core/landmarks';
 import { instrumentFor } from '@myokinet/core/instruments';
 import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { readCell } from '../checks/checkDraft.ts';
-import { ProtocolLines } from '../checks/ProtocolCard.tsx';
+import { ProtocolLines, whatCounts } from '../checks/ProtocolCard.tsx';
 import type { CheckDesk } from '../checks/useCheckDesk.ts';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { Keypad } from './Keypad.tsx';
@@ -109,12 +109,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
         <div className={`text-sm lg:text-base ${aid === 'picture' ? 'hidden' : ''}`}>
           <ProtocolLines measure={measure} trainee={trainee} size={72} />
           <p className="aside mt-1 text-sm max-lg:hidden">
-            {measure.choices || measure.trials === 1
-              ? 'One look counts.'
-              : measure.combine === 'mean'
-                ? 'The mean counts.'
-                : 'The best counts.'}{' '}
-            Sharp pain, a pinch, numbness or tingling: stop, and skip with “pain”.
+            {whatCounts(measure)} Sharp pain, a pinch, numbness or tingling: stop, and skip with “pain”.
           </p>
         </div>
         <div className="flex flex-col gap-2">
