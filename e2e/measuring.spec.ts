@@ -168,6 +168,11 @@ test('a trace file is counted, corrected and used; a hopeless one says why and t
   await expect(page.getByRole('img', { name: /^Trace of 25\.0 s: 8 repetitions counted/ })).toBeVisible();
   await expect(page.getByText('1 value that no body can show left out.')).toBeVisible();
   await expect(page.getByText('1 sample whose time runs backwards left out.')).toBeVisible();
+  // A tap counts one more where it was tapped: half of the plot is half of the trace.
+  const trace = page.getByRole('img', { name: /^Trace of/ });
+  const { width = 0 } = (await trace.boundingBox()) ?? {};
+  await trace.click({ position: { x: 48 + (width - 60) / 2, y: 150 } });
+  await page.getByRole('button', { name: /^Take back the one at 12\.[45] s/ }).click();
   await page.getByRole('checkbox', { name: 'Count repetition 3' }).uncheck();
   await page.getByRole('button', { name: 'Use it: repetitions counted, 7 reps' }).click();
   await expect(page.getByRole('button', { name: 'trial 1: 7 reps' })).toBeVisible();

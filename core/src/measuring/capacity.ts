@@ -46,6 +46,15 @@ export const BAND_CONFIDENCE = 0.95;
 const ONE_SIDED_95 = normalQuantile(BAND_CONFIDENCE);
 
 /**
+ * The error band of a reading whose standard error is known: one-sided 95 %, same unit.
+ *
+ * @example bandOfReading(2) // 3.29
+ */
+export function bandOfReading(standardError: number): number {
+  return ONE_SIDED_95 * standardError;
+}
+
+/**
  * Turns the trials of one side into a capacity with its error band.
  *
  * Ranges and grip: the mean of n trials. The default standard error s₀ (worth ν₀ degrees of
@@ -112,7 +121,7 @@ function wider(told: Told, trials: readonly Trial[], { value, combine }: Pick<Re
   const best = trials.find((t) => t.value === value)?.standardError ?? 0;
   const own = combine === 'mean' ? Math.hypot(...errors) / trials.length : best;
   return own > told.standardError
-    ? { band: ONE_SIDED_95 * own, standardError: own, basis: 'error of picking the points on the picture' }
+    ? { band: bandOfReading(own), standardError: own, basis: 'error of picking the points on the picture' }
     : told;
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
-import { capacityFromTrials, changeBetween, measureOf, minimalDetectableChange, sideDifference } from './index.ts';
+import { bandOfReading, capacityFromTrials, changeBetween, measureOf, minimalDetectableChange, realFrom, sideDifference } from './index.ts';
 
 const takenAt = instant('2026-11-20T10:00:00Z');
 const of = (id: string, side: 'left' | 'right', ...values: number[]) =>
@@ -53,3 +53,11 @@ describe('left against right', () => {
     expect(sideDifference(of('grip', 'left', 0), of('grip', 'right', 0)).weakerPercent).toBe(100);
   });
 });
+
+it('from the error of a single trial: worked by hand, 1.96·√2·2.8/√3 = 4.48; a best-of check has no root', () => {
+  const flexion = measureOf('shoulder-flexion');
+  expect(realFrom(flexion, 2.8)).toBeCloseTo(4.48, 2);
+  expect(realFrom({ ...flexion, combine: 'best' }, 2.8)).toBeCloseTo(7.76, 2);
+});
+
+it('the band of a reading is one-sided: 1.645 standard errors', () => expect(bandOfReading(2)).toBeCloseTo(3.29, 3));

@@ -2,6 +2,7 @@ import { Refusal } from '../errors.ts';
 import type { Amount } from '../quantities/index.ts';
 import { normalQuantile } from '../statistics/index.ts';
 import type { Capacity } from './capacity.ts';
+import type { Measure } from './measure.ts';
 
 /** z₀.₉₇₅; a constant, so that judging a caseload does not derive it a thousand times. */
 const TWO_SIDED_95 = normalQuantile(0.975);
@@ -16,6 +17,17 @@ const TWO_SIDED_95 = normalQuantile(0.975);
 export function minimalDetectableChange(a: Capacity, b: Capacity): Amount {
   if (a.measureId !== b.measureId) throw new Refusal('measure-mismatch', `${a.measureId} and ${b.measureId} cannot be compared.`);
   return (TWO_SIDED_95 * Math.hypot(a.standardError, b.standardError)) as Amount;
+}
+
+/**
+ * The smallest real change (MDC95) between two occasions of a check, each with all the trials that its
+ * protocol asks for: 1.96·√2·SEM/√trials; without the last root where the best trial counts.
+ *
+ * @param sem standard error of a single trial, in the measure's unit
+ * @example realFrom(measureOf('shoulder-flexion'), 2.8) // three trials: 4.48
+ */
+export function realFrom({ combine, trials }: Measure, sem: number): number {
+  return (TWO_SIDED_95 * Math.SQRT2 * sem) / (combine === 'mean' ? Math.sqrt(trials) : 1);
 }
 
 /** What changed between two occasions of the same check and side. */

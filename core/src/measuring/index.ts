@@ -9,8 +9,16 @@ export {
 } from './measure.ts';
 export { isMeasure, MEASURES, measureOf } from './measures.ts';
 export { trialProblem } from './trialLimits.ts';
-export { BAND_CONFIDENCE, capacityFromTrials, sumOfSquares, type Capacity, type CapacityOptions, type Trial } from './capacity.ts';
-export { changeBetween, minimalDetectableChange, sideDifference, type Change, type SideDifference } from './change.ts';
+export {
+  BAND_CONFIDENCE,
+  bandOfReading,
+  capacityFromTrials,
+  sumOfSquares,
+  type Capacity,
+  type CapacityOptions,
+  type Trial,
+} from './capacity.ts';
+export { changeBetween, minimalDetectableChange, realFrom, sideDifference, type Change, type SideDifference } from './change.ts';
 export { ownErrorFromTest, ownErrorFromTrials, OWN_ERROR_RULES, type OwnError, type TrialScatter } from './ownError.ts';
 export { PROVISIONAL, provisionalOf, type Provisional } from './provisional.ts';
 export { reliabilityInWords, repeatability, type Coefficient, type Repeatability } from './repeatability.ts';

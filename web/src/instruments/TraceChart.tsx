@@ -1,10 +1,13 @@
 import type { CountCorrection, TraceReading } from '@myokinet/core/traces';
+import type { MouseEvent } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { gridLines, noLines, plainTick, roundSteps } from '../pieces/plainTick.tsx';
 import { usePixelWidth } from '../pieces/usePixelWidth.ts';
 
 const MOST_POINTS = 1200;
 const HEIGHT = 220;
+/** Pixels beside the plot: the axis on the left, a little air on the right. */
+const BESIDE = { left: 48, right: 12 } as const;
 
 export interface TraceChartProps {
   readonly reading: TraceReading;
@@ -21,17 +24,21 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
   const [least, most] = [Math.min(...angles), Math.max(...angles)];
   // Room above for the numbers of the turns.
   const [low, high] = [Math.floor(least), Math.ceil(most + 0.1 * (most - least))];
+  const tapped = (event: MouseEvent<HTMLDivElement>) => {
+    const x = event.clientX - event.currentTarget.getBoundingClientRect().left - BESIDE.left;
+    const across = width - BESIDE.left - BESIDE.right;
+    if (x >= 0 && x <= across) countAt?.((x / across) * reading.duration);
+  };
   const left = new Set(corrections.filter((c) => c.what === 'leave out').map((c) => c.at));
   const label = `Trace of ${reading.duration.toFixed(1)} s: ${reading.repetitions.length} repetitions counted`;
   return (
-    <div ref={box} role="img" aria-label={label} className="mt-2 w-full overflow-hidden">
+    <div ref={box} role="img" aria-label={label} className="mt-2 w-full overflow-hidden" onClick={tapped}>
       <LineChart
         width={width}
         height={HEIGHT}
         data={data}
         accessibilityLayer={false}
-        margin={{ top: 16, right: 12, bottom: 4, left: 0 }}
-        onClick={({ activeLabel }) => activeLabel !== undefined && countAt?.(Number(activeLabel))}
+        margin={{ top: 16, right: BESIDE.right, bottom: 4, left: 0 }}
       >
         <CartesianGrid
           stroke="var(--color-base-300)"
@@ -53,7 +60,7 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
           domain={[low, high]}
           ticks={roundSteps(low, high, 5)}
           interval={0}
-          width={48}
+          width={BESIDE.left}
           tick={plainTick((v) => `${v}°`, 4)}
           stroke="currentColor"
         />

@@ -1,5 +1,5 @@
 import type { RepeatabilityReply } from '@myokinet/core/contracts';
-import { type Measure, measureOf, type OwnError, OWN_ERROR_RULES } from '@myokinet/core/measuring';
+import { type Measure, measureOf, type OwnError, OWN_ERROR_RULES, realFrom } from '@myokinet/core/measuring';
 import { dayInWords, formatError } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
@@ -8,9 +8,6 @@ import { useMeasuringQuery } from './endpoints.ts';
 import { RepeatabilityForm } from './RepeatabilityForm.tsx';
 import { TESTABLE } from './testDraft.ts';
 import { TestResult } from './TestResult.tsx';
-
-/** Of a difference between two occasions: z₀.₉₇₅·√2. */
-const DETECTABLE = 1.96 * Math.SQRT2;
 
 /** What the coach's own figures are worth: the measuring error in each check, and the tests it comes from. */
 export function MeasuringPage() {
@@ -76,7 +73,7 @@ function ErrorTable({ ownErrors }: { readonly ownErrors: Readonly<Record<string,
                     <span className="aside text-sm">not known yet</span>
                   )}
                 </td>
-                <td>{formatError(realFrom(measure, own), measure.unit)}</td>
+                <td>{formatError(realFrom(measure, own?.sem ?? defaultOf(measure)), measure.unit)}</td>
               </tr>
             );
           })}
@@ -93,10 +90,6 @@ function ErrorTable({ ownErrors }: { readonly ownErrors: Readonly<Record<string,
 
 function defaultOf({ error }: Measure): number {
   return error.kind === 'scatter' ? error.sem : 0;
-}
-
-function realFrom(measure: Measure, own: OwnError | undefined): number {
-  return (DETECTABLE * (own?.sem ?? defaultOf(measure))) / (measure.combine === 'mean' ? Math.sqrt(measure.trials) : 1);
 }
 
 function Test({ test, now }: { readonly test: RepeatabilityReply; readonly now: Date }) {

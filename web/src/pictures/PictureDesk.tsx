@@ -8,7 +8,7 @@ import {
   readPicture,
   suggestPoints,
 } from '@myokinet/core/landmarks';
-import { type Measure, trialProblem } from '@myokinet/core/measuring';
+import { bandOfReading, type Measure, trialProblem } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { newId } from '../app/newId.ts';
@@ -120,7 +120,7 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
       </div>
       <div>
         <p className="font-display text-4xl font-semibold" role="status" aria-label="Angle">
-          {read.angle && missing === 0 ? `${read.angle.angle.toFixed(0)}° ± ${(1.645 * read.angle.standardError).toFixed(1)}°` : '–'}
+          {read.angle && missing === 0 ? `${read.angle.angle.toFixed(0)}° ± ${bandOfReading(read.angle.standardError).toFixed(1)}°` : '–'}
         </p>
         <p className="aside text-sm">
           {missing > 0

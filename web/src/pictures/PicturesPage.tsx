@@ -1,5 +1,5 @@
 import type { PictureReply } from '@myokinet/core/contracts';
-import { isMeasure, measureOf } from '@myokinet/core/measuring';
+import { bandOfReading, isMeasure, measureOf } from '@myokinet/core/measuring';
 import { dayInWords } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -139,5 +139,5 @@ function positionName(position: string): string {
 }
 
 function angleWords({ value, standardError }: PictureReply): string {
-  return `${value}° ± ${(1.645 * standardError).toFixed(1)}°`;
+  return `${value}° ± ${bandOfReading(standardError).toFixed(1)}°`;
 }
