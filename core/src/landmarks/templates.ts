@@ -1,5 +1,5 @@
 import { Refusal } from '../errors.ts';
-import { SEGMENT_LENGTHS, type SegmentLengths, type Sex } from '../reference/index.ts';
+import { BODY_SEGMENTS, type SegmentName, type Sex } from '../reference/index.ts';
 import { type AngleOptions, jointAngle, type PictureAngle, type PicturePoint, type ReferenceLine, rollOf } from './jointAngle.ts';
 
 /** Names of the points that the pose model can suggest. */
@@ -35,11 +35,9 @@ export interface TemplateOptions {
   readonly sex?: Sex;
 }
 
-type SegmentName = Exclude<keyof SegmentLengths, 'stature'>;
-
 /** True length of one segment ÷ that of another. */
 function proportionOf([one, other]: readonly [SegmentName, SegmentName], sex: Sex | undefined): number {
-  const of = (s: Sex) => SEGMENT_LENGTHS[s][one] / SEGMENT_LENGTHS[s][other];
+  const of = (s: Sex) => BODY_SEGMENTS[s].segments[one].length / BODY_SEGMENTS[s].segments[other].length;
   return sex ? of(sex) : (of('female') + of('male')) / 2;
 }
 

@@ -1,5 +1,6 @@
-import type { SegmentLengths, Sex } from '../reference/index.ts';
-import { SEGMENT_LENGTHS } from '../reference/index.ts';
+import type { Sex } from '../reference/index.ts';
+import { segmentLengths } from './bodyModel.ts';
+import { along, type Point } from './plane.ts';
 
 /** Directions of the segments in a side view, in degrees counter-clockwise from "forward". */
 export interface Pose {
@@ -40,11 +41,6 @@ export type Surface =
   | 'weight on the back'
   | 'weight in the hand';
 
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
 export type Landmark =
   | 'toe'
   | 'ankle'
@@ -71,26 +67,6 @@ export interface Build {
 const HEAD_AND_NECK = 1.35;
 
 /**
- * Segment lengths of a trainee in metres: the published sample scaled to stature.
- *
- * @example scaledSegments({ sex: 'male', stature: 1.741 }).thigh // 0.4222
- */
-export function scaledSegments({ sex, stature }: Build): Omit<SegmentLengths, 'stature'> {
-  const tables = sex ? [SEGMENT_LENGTHS[sex]] : [SEGMENT_LENGTHS.female, SEGMENT_LENGTHS.male];
-  const scaled = (name: keyof SegmentLengths) => tables.reduce((sum, t) => sum + (t[name] / t.stature) * stature, 0) / tables.length;
-  return {
-    head: scaled('head'),
-    trunk: scaled('trunk'),
-    upperArm: scaled('upperArm'),
-    forearm: scaled('forearm'),
-    hand: scaled('hand'),
-    thigh: scaled('thigh'),
-    shank: scaled('shank'),
-    foot: scaled('foot'),
-  };
-}
-
-/**
  * Where the joints of a posed body lie in metres, with the ankle at the origin, x forward, y up.
  *
  * @param pose segment directions in degrees
@@ -98,33 +74,28 @@ export function scaledSegments({ sex, stature }: Build): Omit<SegmentLengths, 's
  * @example linkage({ ...standing }, { stature: 1.7 }).shoulder.y // about 1.35
  */
 export function linkage(pose: Pose, build: Build): Readonly<Record<Landmark, Point>> {
-  const lengths = scaledSegments(build);
+  const lengths = segmentLengths(build);
   const ankle = { x: 0, y: 0 };
-  const knee = step(ankle, pose.shank, lengths.shank);
-  const hip = step(knee, pose.thigh, lengths.thigh);
-  const shoulder = step(hip, pose.trunk, lengths.trunk);
-  const elbow = step(shoulder, pose.upperArm, lengths.upperArm);
-  const wrist = step(elbow, pose.forearm, lengths.forearm);
-  const otherKnee = pose.otherLeg ? step(hip, pose.otherLeg[0], lengths.thigh) : knee;
-  const otherElbow = step(shoulder, pose.otherArm?.[0] ?? pose.upperArm, lengths.upperArm);
+  const knee = along(ankle, pose.shank, lengths.shank);
+  const hip = along(knee, pose.thigh, lengths.thigh);
+  const shoulder = along(hip, pose.trunk, lengths.trunk);
+  const elbow = along(shoulder, pose.upperArm, lengths.upperArm);
+  const wrist = along(elbow, pose.forearm, lengths.forearm);
+  const otherKnee = pose.otherLeg ? along(hip, pose.otherLeg[0], lengths.thigh) : knee;
+  const otherElbow = along(shoulder, pose.otherArm?.[0] ?? pose.upperArm, lengths.upperArm);
   return {
-    toe: step(ankle, pose.foot, lengths.foot * 0.75),
+    toe: along(ankle, pose.foot, lengths.foot * 0.75),
     ankle,
     knee,
     hip,
     shoulder,
-    crown: step(shoulder, pose.head, lengths.head * HEAD_AND_NECK),
+    crown: along(shoulder, pose.head, lengths.head * HEAD_AND_NECK),
     elbow,
     wrist,
-    knuckles: step(wrist, pose.hand, lengths.hand),
+    knuckles: along(wrist, pose.hand, lengths.hand),
     otherElbow,
-    otherWrist: step(otherElbow, pose.otherArm?.[1] ?? pose.forearm, lengths.forearm),
+    otherWrist: along(otherElbow, pose.otherArm?.[1] ?? pose.forearm, lengths.forearm),
     otherKnee,
-    otherAnkle: pose.otherLeg ? step(otherKnee, pose.otherLeg[1], lengths.shank) : ankle,
+    otherAnkle: pose.otherLeg ? along(otherKnee, pose.otherLeg[1], lengths.shank) : ankle,
   };
-}
-
-function step(from: Point, degrees: number, metres: number): Point {
-  const angle = (degrees * Math.PI) / 180;
-  return { x: from.x + metres * Math.cos(angle), y: from.y + metres * Math.sin(angle) };
 }

@@ -1,0 +1,63 @@
+import type { Assumed } from './assumptions.ts';
+import { along, bend, direction, type Point } from './plane.ts';
+import type { Build } from './stance.ts';
+
+/** How a hand meets a level surface. */
+export const HAND_CHOICE = { label: 'Hands', options: ['flat', 'fists or handles', 'fingertips'], usual: 'flat' } as const;
+export type HandKind = (typeof HAND_CHOICE)['options'][number];
+
+interface Placement {
+  /** Wrist over the surface, in metres. */
+  readonly rise: number;
+  /** Pressure centre beyond the wrist, in metres. */
+  readonly beyond: number;
+}
+
+/** Palm and wrist raise the joint about 3 cm (project default); fists and tips by what is under them. */
+export function placement(kind: HandKind, { pressureCentreM }: Pick<Assumed, 'pressureCentreM'>): Placement {
+  switch (kind) {
+    case 'flat':
+      return { rise: 0.03, beyond: pressureCentreM };
+    case 'fists or handles':
+      return { rise: 0.08, beyond: pressureCentreM - 0.04 };
+    case 'fingertips':
+      return { rise: 0.11, beyond: pressureCentreM + 0.01 };
+  }
+}
+
+/** Bend of the wrist over domed fingertips, in degrees (project default: it differs much between hands). */
+const TIPS_EXTENSION = 50;
+
+/** The hand from a wrist on a level surface, and the angle it makes with the forearm. */
+export function handFrom(
+  kind: HandKind,
+  wrist: Point,
+  forearm: number,
+  length: number,
+  wedgeDeg = 0,
+): { readonly knuckles: Point; readonly wristExtensionDeg: number } {
+  if (kind === 'fists or handles') return { knuckles: along(wrist, forearm, length), wristExtensionDeg: 0 };
+  const extension = kind === 'fingertips' ? TIPS_EXTENSION : -wedgeDeg - forearm;
+  return { knuckles: along(wrist, forearm + extension, length), wristExtensionDeg: extension };
+}
+
+/** A straight arm down from the shoulder, leaning back by so much at the hand (the shoulder is ahead of the wrist). */
+export function straightArm(
+  b: Build,
+  shoulder: Point,
+  ahead: number,
+): { readonly elbow: Point; readonly wrist: Point; readonly forearm: number } {
+  const forearm = -90 - ahead;
+  const elbow = along(shoulder, forearm, b.upperArm);
+  return { elbow, wrist: along(elbow, forearm, b.forearm), forearm };
+}
+
+/** A bent arm between shoulder and wrist, the elbow toward the feet. */
+export function bentArm(
+  b: Build,
+  shoulder: Point,
+  wrist: Point,
+): { readonly elbow: Point; readonly wrist: Point; readonly forearm: number } | undefined {
+  const elbow = bend(shoulder, wrist, b.upperArm, b.forearm, -1);
+  return elbow && { elbow, wrist, forearm: direction(elbow, wrist) };
+}

@@ -1,0 +1,199 @@
+import { Refusal } from '../errors.ts';
+import { usualBelief } from './assumptions.ts';
+import { evaluate, type Figures, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
+import { type Dial, dialInWords } from './position.ts';
+import type { StaticPosition } from './positions/index.ts';
+import { checked, modelOf, type SetUp } from './setUp.ts';
+
+export interface Wanted {
+  /** Load on the hands as a fraction of body weight; at a wall the whole force. */
+  readonly verticalShare: number;
+  /** Wrists may be bent no further, in degrees. */
+  readonly wristLimitDeg?: number | undefined;
+  /** Fingers of one hand hold no more, in newtons. */
+  readonly gripLimitN?: number | undefined;
+}
+
+export type Binding = 'wanted load' | 'wrist' | 'grip';
+
+export interface Solved {
+  /** Rounded to what can be set up. */
+  readonly setUp: SetUp;
+  /** What the rounded set-up gives. */
+  readonly reading: HandLoadReading;
+  readonly binds: Binding;
+  readonly inWords: string;
+}
+
+/** A place of one dial that can be set up. */
+export interface Notch {
+  readonly dial: string;
+  readonly value: number;
+}
+
+/** Loads this close to an end of the range count as its end. */
+const TOLERANCE = 0.0005;
+
+/**
+ * The set-up of a position that puts a wanted load on the hands: a search along its dials from easiest to hardest,
+ * rounded to what a coach can set up. A wrist or grip limit that is met first stops it there.
+ *
+ * @param position a position, or a set-up whose other dials and choices are kept
+ * @throws Refusal `load-out-of-reach`, saying the nearest load and its set-up
+ * @example solveSetUp(body, 'push-up', { verticalShare: 0.55 }).setUp // { position: 'push-up', handHeightM: 0.36, footHeightM: 0 }
+ */
+export function solveSetUp(body: KnownBody, position: StaticPosition | SetUp, wanted: Wanted): Solved {
+  const base = checked(typeof position === 'string' ? ({ position } as SetUp) : position);
+  const { name } = modelOf(base.position);
+  if (!(wanted.verticalShare > 0 && wanted.verticalShare <= 3))
+    throw outOfReach(`A wanted load must be above 0% and at most 300% of body weight, not ${percent(wanted.verticalShare)}.`);
+  const search = searchOf(body, base);
+  if (!search) return asItStands(body, base, wanted, name);
+
+  const { notches, first, last, figuresAt, loadAt } = search;
+  if (wanted.verticalShare < loadAt(first) - TOLERANCE || wanted.verticalShare > loadAt(last) + TOLERANCE) {
+    const nearest = wanted.verticalShare < loadAt(first) ? first : last;
+    throw outOfReach(
+      `${name} gives ${nearest === first ? 'at least' : 'at most'} ${percent(loadAt(nearest), 1)} of body weight on this trainee, with ${notchInWords(base, notchAt(notches, nearest))}; ${percent(wanted.verticalShare, 1)} is out of reach.`,
+    );
+  }
+  let chosen = nearestNotch(search, wanted.verticalShare);
+  let binds: Binding = 'wanted load';
+  while (chosen >= first) {
+    const limit = limitBroken(figuresAt(chosen), wanted);
+    if (!limit) break;
+    binds = limit;
+    chosen -= 1;
+  }
+  if (chosen < first) {
+    const what = binds === 'wrist' ? `a wrist bent no further than ${Math.round(wanted.wristLimitDeg ?? 0)}°` : 'the grip of one hand';
+    throw outOfReach(`${name}: even its easiest set-up asks more than ${what} allows; add a wedge, or take handles.`);
+  }
+  const notch = notchAt(notches, chosen);
+  const setUp = withNotch(base, notch);
+  const reading = handLoad(body, setUp);
+  return { setUp, reading, binds, inWords: inWords(reading, binds, wanted, notchInWords(base, notch)) };
+}
+
+/**
+ * The set-up nearest to a wanted load, without limits and without its reading; `undefined` where nothing can be turned
+ * or the load lies outside what the position gives.
+ */
+export function nearestSetUp(body: KnownBody, base: SetUp, wanted: number): SetUp | undefined {
+  const search = searchOf(body, base);
+  if (!search) return undefined;
+  const { notches, first, last, loadAt } = search;
+  if (wanted < loadAt(first) - TOLERANCE || wanted > loadAt(last) + TOLERANCE) return undefined;
+  return withNotch(base, notchAt(notches, nearestNotch(search, wanted)));
+}
+
+interface Search {
+  readonly notches: readonly Notch[];
+  /** First and last notch that can be built. */
+  readonly first: number;
+  readonly last: number;
+  readonly figuresAt: (index: number) => Figures | undefined;
+  readonly loadAt: (index: number) => number;
+}
+
+function searchOf(body: KnownBody, base: SetUp): Search | undefined {
+  const notches = notchesOf(base);
+  if (notches.length === 0) return undefined;
+  const { assumed } = body.belief ?? usualBelief(body);
+  const figuresAt = (index: number): Figures | undefined => {
+    try {
+      return evaluate(body, withNotch(base, notchAt(notches, index)), assumed);
+    } catch (error) {
+      if (error instanceof Refusal) return undefined;
+      throw error;
+    }
+  };
+  // What can be built is one stretch: too easy to be held at one end, out of reach at the other.
+  let first = 0;
+  while (first < notches.length && !figuresAt(first)) first += 1;
+  if (first === notches.length) throw outOfReach(`${modelOf(base.position).name}: no set-up of it can be built for this trainee.`);
+  let last = notches.length - 1;
+  while (!figuresAt(last)) last -= 1;
+  return { notches, first, last, figuresAt, loadAt: (index) => figuresAt(index)?.loadShare ?? Number.NaN };
+}
+
+/** The load grows along the notches, so that the crossing lies between two neighbours. */
+function nearestNotch({ first, last, loadAt }: Search, wanted: number): number {
+  let [low, high] = [first, last];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (loadAt(middle) <= wanted) low = middle;
+    else high = middle;
+  }
+  return Math.abs(loadAt(high) - wanted) < Math.abs(loadAt(low) - wanted) ? high : low;
+}
+
+function asItStands(body: KnownBody, base: SetUp, wanted: Wanted, name: string): Solved {
+  const reading = handLoad(body, base);
+  if (Math.abs(reading.loadShare - wanted.verticalShare) > 0.02)
+    throw outOfReach(`${name} puts ${percent(reading.loadShare)} of body weight on the hands, and nothing on it can be turned.`);
+  const limit = limitBroken(reading, wanted);
+  if (limit) throw outOfReach(`${name} asks more of the ${limit} than is allowed, and nothing on it can be turned.`);
+  return { setUp: base, reading, binds: 'wanted load', inWords: inWords(reading, 'wanted load', wanted, name) };
+}
+
+function limitBroken(figures: Figures | undefined, { wristLimitDeg, gripLimitN }: Wanted): 'wrist' | 'grip' | undefined {
+  if (!figures) return undefined;
+  if (wristLimitDeg !== undefined && figures.wristExtensionDeg > wristLimitDeg + 1e-9) return 'wrist';
+  if (gripLimitN !== undefined && figures.gripPerHandN > gripLimitN + 1e-9) return 'grip';
+  return undefined;
+}
+
+function inWords({ loadShare }: Figures, binds: Binding, { verticalShare, wristLimitDeg }: Wanted, at: string): string {
+  const gives = `${at} gives ${percent(loadShare)} of body weight`;
+  const text = {
+    'wanted load': `${gives}, the nearest to ${percent(verticalShare)} that can be set up.`,
+    wrist: `${gives}: the wrists may bend to ${Math.round(wristLimitDeg ?? 0)}° and no further, so ${percent(verticalShare)} has to wait.`,
+    grip: `${gives}: the grip of one hand stops it there, so ${percent(verticalShare)} has to wait.`,
+  }[binds];
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Every place of the dials that can be set up, from easiest to hardest. */
+export function notchesOf(base: SetUp): readonly Notch[] {
+  const { dials, harder } = modelOf(base.position);
+  return harder.flatMap(({ dial, from, to }, i) => {
+    const { step } = dials[dial] as Dial;
+    const count = Math.round(Math.abs(to - from) / step);
+    // A following stretch begins where the one before has ended.
+    const begin = i > 0 ? 1 : 0;
+    return Array.from({ length: count + 1 - begin }, (_, n) => {
+      const value = from + (to - from) * ((n + begin) / count);
+      return { dial, value: Math.round(value * 1e6) / 1e6 };
+    });
+  });
+}
+
+function notchAt(notches: readonly Notch[], index: number): Notch {
+  const notch = notches[index];
+  if (!notch) throw new Refusal('unexpected', 'A search went past the end of its dial.');
+  return notch;
+}
+
+/** The set-up with one dial at a notch; the other dials of the search stand where their stretch ended or has yet to begin. */
+export function withNotch(base: SetUp, { dial, value }: Notch): SetUp {
+  const { harder } = modelOf(base.position);
+  const at = harder.findIndex((s) => s.dial === dial);
+  const turned: Record<string, unknown> = { ...base };
+  harder.forEach((s, i) => {
+    if (i !== at) turned[s.dial] = i < at ? s.to : s.from;
+  });
+  turned[dial] = value;
+  return turned as unknown as SetUp;
+}
+
+function notchInWords(base: SetUp, { dial, value }: Notch): string {
+  const spec = modelOf(base.position).dials[dial] as Dial;
+  return `${spec.label.toLowerCase()} ${dialInWords(spec, value)}`;
+}
+
+function outOfReach(detail: string): Refusal {
+  return new Refusal('load-out-of-reach', detail);
+}
+
+const percent = (share: number, decimals = 0) => `${(share * 100).toFixed(decimals)}%`;
