@@ -4,6 +4,7 @@ import { openLibrary } from '@myokinet/core/library';
 import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
 import { addDays } from '@myokinet/core/quantities';
 import { checkKey, judgeReadiness, type ReadinessFacts } from '@myokinet/core/readiness';
+import { bodyModel } from '@myokinet/core/statics';
 
 const LIBRARY = openLibrary(BUILT_IN);
 
@@ -18,13 +19,15 @@ export function judgeMany(trainees: number) {
   };
 }
 
+const BODY = bodyModel({ statureM: 1.72, massKg: 70 });
+
 function factsOf(n: number, now: Date): ReadinessFacts {
   const ladder = LIBRARY.ladder(n % 2 === 0 ? 'push-up' : 'hang-and-swing');
   const here = n % 7;
   const rung = ladder.rungs[here];
   const next = ladder.rungs[here + 1];
   if (!rung || !next) throw new Error('The ladders have nine rungs.');
-  const demands = [...demandsOn(rung, { mass: 70 }), ...demandsOn(next, { mass: 70 })];
+  const demands = [...demandsOn(rung, BODY), ...demandsOn(next, BODY)];
   const capacities = [...new Map(demands.map((d) => [checkKey(d.measureId, d.side), d])).values()].map(({ measureId, side, value }) =>
     capacityFromTrials(
       measureOf(measureId),
@@ -45,7 +48,7 @@ function factsOf(n: number, now: Date): ReadinessFacts {
   }));
   return {
     ladder,
-    mass: 70,
+    body: BODY,
     library: LIBRARY,
     screen: { cautions: [], locks: [] },
     capacities,

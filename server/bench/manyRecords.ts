@@ -7,6 +7,7 @@ import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { QUESTION_IDS } from '@myokinet/core/safety';
 import { BUILT_IN_COACH } from '../src/context.ts';
+import { bodyModel } from '@myokinet/core/statics';
 
 const { studioId, coachId } = BUILT_IN_COACH;
 const LIBRARY = openLibrary(BUILT_IN);
@@ -37,7 +38,7 @@ function oneTrainee(db: Database, n: number, days: number, now: Date): void {
 
   const rung = ladder.rungs[2 + (n % 3)];
   if (!rung) return;
-  const demands = demandsOn(rung, { mass: 70 });
+  const demands = demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 70 }));
   const occasions = Array.from({ length: Math.floor(days / CHECK_EVERY_DAYS) }, (_, i) =>
     addDays(now, -1 - i * CHECK_EVERY_DAYS),
   ).reverse();

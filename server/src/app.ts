@@ -6,6 +6,7 @@ import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
 import { problemOf, refusalFrom } from './errors.ts';
 import { servePages } from './pages.ts';
+import { labRoutes } from './lab/routes.ts';
 import { libraryRoutes } from './library/routes.ts';
 import { measuringRoutes } from './measuring/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
@@ -70,6 +71,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     measuringRoutes,
     runRoutes,
     pictureRoutes,
+    labRoutes,
   ])
     routes(app, services);
   if (pages) await servePages(app, pages);

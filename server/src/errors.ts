@@ -12,6 +12,7 @@ const STATUS: Partial<Record<ErrorCode, number>> = {
   'trial-missing': 404,
   'clearance-missing': 404,
   'picture-missing': 404,
+  'scale-reading-missing': 404,
   'run-finished': 409,
   'screening-missing': 409,
   'entry-missing': 404,

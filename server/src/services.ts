@@ -1,3 +1,5 @@
+import { bandStore, type BandStore } from './lab/bandStore.ts';
+import { calibrationStore, type CalibrationStore } from './lab/calibrationStore.ts';
 import { caseloadStore, type CaseloadStore } from './caseload/store.ts';
 import type { Scope } from '@myokinet/core/contracts';
 import { checkStore, type CheckStore } from './checks/store.ts';
@@ -23,6 +25,8 @@ export interface Services {
   readonly schools: SchoolStore;
   readonly screenings: ScreeningStore;
   readonly trainees: TraineeStore;
+  readonly calibrations: CalibrationStore;
+  readonly bands: BandStore;
   readonly measuring: MeasuringStore;
   readonly runs: RunStore;
   readonly pictures: PictureStore;
@@ -37,7 +41,8 @@ export interface Services {
 export function servicesFor(context: Context): Services {
   const library = libraryStore(context);
   const screenings = screeningStore(context);
-  const trainees = traineeStore(context, screenings);
+  const calibrations = calibrationStore(context);
+  const trainees = traineeStore(context, { screenings, calibrations });
   const clearances = clearanceStore(context, library);
   const sessions = sessionStore(context, { trainees, clearances, library });
   const measuring = measuringStore(context, trainees);
@@ -50,6 +55,8 @@ export function servicesFor(context: Context): Services {
     schools: schoolStore(context),
     screenings,
     trainees,
+    calibrations,
+    bands: bandStore(context),
     measuring,
     runs,
     pictures: pictureStore(context, trainees),

@@ -13,6 +13,7 @@ import { buildApp } from './app.ts';
 import { BUILT_IN_COACH } from './context.ts';
 import { openDatabase } from './database/open.ts';
 import { servicesFor } from './services.ts';
+import { bodyModel } from '@myokinet/core/statics';
 
 const LIBRARY = openLibrary(BUILT_IN);
 const START = new Date('2026-11-24T18:00:00Z');
@@ -87,7 +88,7 @@ export function screeningDto(
 
 /** Three trials a side for every demand of a rung, each far beyond what is asked unless told otherwise. */
 export function checkFor(rungId: string, takenAt: Date, valueOf: (demand: Demand) => number = comfortably): CheckDto {
-  const trials = demandsOn(LIBRARY.rung('push-up', rungId), { mass: 70 }).flatMap((demand) =>
+  const trials = demandsOn(LIBRARY.rung('push-up', rungId), bodyModel({ statureM: 1.72, massKg: 70 })).flatMap((demand) =>
     Array.from({ length: measureOf(demand.measureId).trials }, () => ({
       id: v7(),
       measureId: demand.measureId,

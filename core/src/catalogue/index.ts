@@ -39,7 +39,7 @@ const CLIMBS = [
 ];
 
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
-export const BUILT_IN_VERSION = '2026-11.2';
+export const BUILT_IN_VERSION = '2026-11.3';
 
 /** Every drill, ladder and fault the product ships. */
 export const BUILT_IN: LibraryContent = {

@@ -23,11 +23,14 @@ export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';
 export { RunCellDto, RunPatchDto, RunSkipDto } from './run.ts';
 export { PictureDto } from './picture.ts';
+export { BandDto, BandReadingDto, ReadingSetAsideDto, ScaleReadingDto } from './lab.ts';
 export { RepeatabilityTestDto, RepeatedDto } from './repeatability.ts';
 export { LeftOutDto, PlanDto, PlannedItemDto, PlannedSessionDto } from './plan.ts';
 export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
 export type {
+  BandReply,
+  CalibrationReply,
   CaseloadRow,
   CheckReply,
   ClearanceReply,
@@ -45,6 +48,7 @@ export type {
   PlanUse,
   ProblemReply,
   ReadinessReply,
+  ScaleReadingReply,
   RecheckReply,
   RecordReply,
   RepeatabilityReply,

@@ -40,7 +40,7 @@ import { type Unit, UNITS } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
 import { CAUTION_IDS, type CautionId } from '../safety/index.ts';
 import { BLADES, type Blade } from '../schools/index.ts';
-import { POSES, type PoseName } from '../statics/index.ts';
+import { POSES, type PoseName, type SetUp, setUpProblem } from '../statics/index.ts';
 import { IsMeasureId, IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
 import { rule, shown } from './rule.ts';
@@ -90,17 +90,23 @@ const IsDemandValue = () =>
     if (per === undefined) return trialProblem(measureOf(measureId), value);
     return typeof value === 'number' && value > 0 && value <= MOST.shareOfBodyMass
       ? undefined
-      : `A share of body mass must be above 0 and at most ${MOST.shareOfBodyMass}.`;
+      : `A share must be above 0 and at most ${MOST.shareOfBodyMass}.`;
   });
 
-/** Only a check in kilograms can be asked as a share of body mass. */
-const IsPerBodyMass = () =>
-  rule('isPerBodyMass', (value, { measureId }) => {
-    if (value !== 'bodyMass') return 'A demand is absolute, or per "bodyMass".';
-    return isMeasure(measureId) && measureOf(measureId).unit !== 'kg'
-      ? 'Only a check in kilograms can be asked as a share of body mass.'
-      : undefined;
+/** Only a check in kilograms can be asked as a share of body mass, only a hand load as a share of the set-up's. */
+const IsPer = () =>
+  rule('isPer', (value, { measureId }) => {
+    if (value !== 'bodyMass' && value !== 'setUpLoad') return 'A demand is absolute, or per "bodyMass" or "setUpLoad".';
+    if (!isMeasure(measureId)) return undefined;
+    const { unit } = measureOf(measureId);
+    if (value === 'bodyMass') return unit === 'kg' ? undefined : 'Only a check in kilograms can be asked as a share of body mass.';
+    return unit === 'percentBodyWeight'
+      ? undefined
+      : 'Only a tolerated hand load can be asked as a share of what the set-up puts on the hands.';
   });
+
+/** A position that the model knows, its dials within their limits. */
+const IsSetUp = () => rule('isSetUp', setUpProblem);
 
 /** Tempo belongs to repetitions. */
 const IsTempoOfReps = () =>
@@ -156,6 +162,16 @@ export class HandLoadDto {
   @ArrayUnique() @IsIn(JOINTS, { each: true }) @ArrayMinSize(1) @IsArray() joints!: Joint[];
 }
 
+/** A set-up of the model, as it stands or turned for each trainee to a wanted share of body weight. */
+export class SupportPlanDto {
+  @IsSetUp() setUp!: SetUp;
+  @IsOptional()
+  @Max(3, { message: 'A wanted load must be at most 300% of body weight.' })
+  @Min(0.01, { message: 'A wanted load must be at least 1% of body weight.' })
+  @IsNumber()
+  wanted?: number;
+}
+
 /** Where an entry or figure comes from. */
 export class OriginDto {
   @IsIn(['published', 'common practice', 'project default', 'studio']) kind!: Origin['kind'];
@@ -189,6 +205,7 @@ export class DrillDto {
   @ValidateNested() @Type(() => DoseRangeDto) dose!: DoseRangeDto;
   @ValidateNested() @Type(() => EffortDto) effort!: EffortDto;
   @IsOptional() @ValidateNested() @Type(() => HandLoadDto) handLoad?: HandLoadDto;
+  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
   @IsTrains() trains!: Record<string, 1 | 2 | 3>;
   @IsText('The cue', MOST.text) cue!: string;
   @IsOptional() @IsIn(BLADES) blade?: Blade;
@@ -206,7 +223,7 @@ export class RungDemandDto {
   @IsMeasureId() measureId!: string;
   @IsDemandValue() value!: number;
   @IsUnitOfMeasure() unit!: Unit;
-  @IsOptional() @IsPerBodyMass() per?: 'bodyMass';
+  @IsOptional() @IsPer() per?: 'bodyMass' | 'setUpLoad';
   @IsIn(['at least', 'at most']) direction!: DemandDirection;
   @ValidateNested() @Type(() => OriginDto) origin!: OriginDto;
   @IsOptional() @IsBoolean() allowOnTheMark?: boolean;
@@ -217,6 +234,7 @@ export class RungDto {
   @IsText('The name of the rung', MOST.name) name!: string;
   @IsText('The set-up', MOST.text) setUp!: string;
   @IsIn(Object.keys(POSES), { message: 'This figure is not among the drawings.' }) pose!: PoseName;
+  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
   @IsEntryId() practice!: string;
   @ValidateNested({ each: true })
   @Type(() => RungDemandDto)

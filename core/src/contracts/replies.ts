@@ -7,7 +7,9 @@ import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
 import type { BeightonTest, Consultation, ScreenAnswer, ScreenOutcome } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
+import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
+import type { BandDto, ScaleReadingDto } from './lab.ts';
 import type { PictureDto } from './picture.ts';
 import type { PlanDto } from './plan.ts';
 import type { ReadingDto } from './reading.ts';
@@ -21,7 +23,29 @@ import type { TraineeDto } from './trainee.ts';
 export type TraineeReply = TraineeDto & {
   readonly savedAt: Instant;
   readonly screen: ScreenOutcome;
+  /** What scale readings have taught the model; absent where there are none that count. */
+  readonly belief?: Belief;
 };
+
+export interface ScaleReadingReply extends ScaleReadingDto {
+  readonly coach: string;
+  /** What the model makes of it, next to the readings before it. */
+  readonly judged: JudgedReading;
+  readonly setAside?: { readonly reason: string; readonly at: Instant };
+}
+
+/** Readings of a scale, newest first. */
+export interface CalibrationReply {
+  readonly readings: readonly ScaleReadingReply[];
+}
+
+export interface BandReply extends BandDto {
+  readonly savedAt: Instant;
+  readonly coach: string;
+  readonly curve: BandCurve;
+  /** How far the readings lie off the curve at most, in newtons. */
+  readonly worstN: number;
+}
 
 export interface CaseloadRow {
   readonly id: string;

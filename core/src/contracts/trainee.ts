@@ -14,12 +14,38 @@ import {
   Min,
   MinLength,
 } from 'class-validator';
+import { Refusal } from '../errors.ts';
 import { type Equipment, EQUIPMENT_IDS } from '../drills/index.ts';
 import { type Weekday, WEEKDAYS } from '../planning/index.ts';
+import { BODY_LIMITS, traineeBody } from '../statics/index.ts';
 import { IsBirthYear, IsLadderId } from './decorators.ts';
 import { LIMITS } from './limits.ts';
+import { rule } from './rule.ts';
 
 const { stature, mass, minutes } = LIMITS;
+
+const CM = 100;
+
+const IsArmLength = () => rule('isArmLength', (value) => lengthProblem('Arm length', value, BODY_LIMITS.armM));
+
+/** Within the limits of legs, and short enough to leave room for trunk and head. */
+const IsLegLength = () =>
+  rule('isLegLength', (value, { sex, stature: tall, mass: weight }) => {
+    const problem = lengthProblem('Leg length', value, BODY_LIMITS.legM);
+    if (problem || typeof tall !== 'number' || typeof weight !== 'number') return problem;
+    try {
+      traineeBody({ sex: sex as 'female', stature: tall, mass: weight, legLength: value as number });
+      return undefined;
+    } catch (error) {
+      // What is wrong with the other measures is said at their own fields.
+      return error instanceof Refusal && error.detail.startsWith('A leg') ? error.detail : undefined;
+    }
+  });
+
+function lengthProblem(label: string, value: unknown, { min, max }: { readonly min: number; readonly max: number }): string | undefined {
+  const fits = typeof value === 'number' && value >= min * CM && value <= max * CM;
+  return fits ? undefined : `${label} must be from ${min * CM} to ${max * CM} cm.`;
+}
 
 /** What a coach records about a trainee. Each save is a new revision that names the one it edits. */
 export class TraineeDto {
@@ -47,6 +73,11 @@ export class TraineeDto {
   @Min(mass.min, { message: `Mass must be at least ${mass.min} kg.` })
   @IsNumber({}, { message: `Mass must be a number from ${mass.min} to ${mass.max} kg.` })
   mass!: number;
+
+  /** Centimetres, shoulder to wrist; absent: scaled to stature. */
+  @IsOptional() @IsArmLength() armLength?: number | null;
+  /** Centimetres, hip to ankle; absent: scaled to stature. */
+  @IsOptional() @IsLegLength() legLength?: number | null;
 
   @IsIn(['left', 'right', 'both']) dominantHand!: 'left' | 'right' | 'both';
   @MaxLength(LIMITS.note, { message: `Injuries and notes must be at most ${LIMITS.note} characters.` }) @IsString() history!: string;

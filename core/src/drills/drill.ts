@@ -2,7 +2,7 @@ import type { Joint, Motion } from '../anatomy/index.ts';
 import type { Origin } from '../reference/index.ts';
 import type { CautionId } from '../safety/index.ts';
 import type { Blade } from '../schools/index.ts';
-import type { PoseName } from '../statics/index.ts';
+import type { PoseName, SupportPlan } from '../statics/index.ts';
 import type { DoseRange } from './doseRange.ts';
 import type { FaultId } from './faults.ts';
 
@@ -47,7 +47,7 @@ export const EQUIPMENT_IDS = Object.keys(EQUIPMENT) as readonly Equipment[];
 export const QUALITIES = ['mobility active', 'mobility passive', 'activation', 'stability', 'strength', 'skill'] as const;
 export type Quality = (typeof QUALITIES)[number];
 
-/** How a drill loads the hands. `share` is a share of body weight, a project default until a set-up computes it. */
+/** How a drill loads the hands. `share` is a share of body weight: of a typical trainee, or of the one the library was fitted to. */
 export interface HandLoad {
   readonly direction: 'push' | 'pull';
   readonly share: number;
@@ -79,6 +79,8 @@ export interface Drill {
   readonly effort: Effort;
   /** Absent: the hands carry next to nothing. */
   readonly handLoad?: HandLoad;
+  /** The set-up from which the hand load of one trainee is computed; absent: `share` stands for everybody. */
+  readonly support?: SupportPlan;
   /** Which checks it trains, and how strongly (1–3). */
   readonly trains: Readonly<Record<string, 1 | 2 | 3>>;
   readonly cue: string;

@@ -62,6 +62,7 @@ const COLUMNS: Readonly<Record<string, Column>> = {
   'handLoad.direction': optional((d) => d.handLoad?.direction),
   'handLoad.share': number((d) => d.handLoad?.share),
   'handLoad.joints': { write: (d) => (d.handLoad?.joints ?? []).join(LIST), read: (t) => (t === '' ? undefined : readList(t)) },
+  support: { write: (d) => (d.support ? JSON.stringify(d.support) : ''), read: (t) => (t === '' ? undefined : readJson(t)) },
   trains: pairs((d) => d.trains, Number),
   cue: text((d) => d.cue),
   blade: optional((d) => d.blade),
@@ -101,7 +102,7 @@ export function readDrillsCsv(csv: string, current: LibraryContent, now: Date): 
     return { content: EMPTY_LIBRARY, problems: [{ field: '', limit: 'size', message }] };
   }
   const { data, errors, meta } = Papa.parse<Cells>(csv.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
-  const missing = Object.keys(COLUMNS).filter((c) => !meta.fields?.includes(c));
+  const missing = Object.keys(COLUMNS).filter((c) => !meta.fields?.includes(c) && !LATER_COLUMNS.has(c));
   if (missing.length > 0) {
     const message = `The table lacks the ${missing.length === 1 ? 'column' : 'columns'} ${missing.join(', ')}.`;
     return { content: EMPTY_LIBRARY, problems: [{ field: '', limit: 'columns', message }] };
@@ -122,6 +123,9 @@ export function readDrillsCsv(csv: string, current: LibraryContent, now: Date): 
   return readEntries({ ...EMPTY_LIBRARY, drills }, current);
 }
 
+/** Columns that tables written by earlier versions do not have. */
+const LATER_COLUMNS: ReadonlySet<string> = new Set(['support']);
+
 /** Rows count from one, and the first holds the names. */
 const FIRST_ROW = 2;
 
@@ -138,6 +142,15 @@ function readList(t: string): string[] {
     .split(';')
     .map((part) => part.trim())
     .filter((part) => part !== '');
+}
+
+/** An object in a cell; a text that is none is handed on, for the contract to refuse. */
+function readJson(t: string): unknown {
+  try {
+    return JSON.parse(t) as unknown;
+  } catch {
+    return t;
+  }
 }
 
 function readPair(pair: string, value: (t: string) => unknown): [string, unknown] {

@@ -2,18 +2,18 @@ import { type BodySide, sidesOf } from '../anatomy/index.ts';
 import { measureOf, readingInWords } from '../measuring/index.ts';
 import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
-import type { PoseName } from '../statics/index.ts';
+import { type KnownBody, plannedLoad, type PoseName, setUpInWords, type SupportPlan } from '../statics/index.ts';
 
 export type DemandDirection = 'at least' | 'at most';
 
 /** What a rung asks of one check, as written in a ladder. */
 export interface RungDemand {
   readonly measureId: string;
-  /** In `unit`, or per kilogram of body mass where `per` says so. */
+  /** In `unit`; a share of body mass, or of the load of the rung’s own set-up, where `per` says so. */
   readonly value: number;
   /** The measure's own unit, stated so that a figure never changes its meaning. */
   readonly unit: Unit;
-  readonly per?: 'bodyMass';
+  readonly per?: 'bodyMass' | 'setUpLoad';
   readonly direction: DemandDirection;
   readonly origin: Origin;
   /** The coach lets "on the mark" pass for this demand. */
@@ -39,6 +39,8 @@ export interface Rung {
   /** How the rung is arranged, in a sentence. */
   readonly setUp: string;
   readonly pose: PoseName;
+  /** The set-up as the model of the body knows it; absent where the hands carry nothing to speak of. */
+  readonly support?: SupportPlan;
   /** The drill in which the rung is practised once it is signed. */
   readonly practice: string;
   readonly demands: readonly RungDemand[];
@@ -67,14 +69,13 @@ const RELATIVE_STEP = 0.5;
  * The demands of a rung on one trainee: one for each side, relative ones turned into figures.
  *
  * @param rung a rung of a ladder
- * @param trainee body mass in kilograms
- * @example demandsOn(rung, { mass: 75 }) // grip 0.4 per kg → at least 30 kg, left and right
+ * @param body the trainee's body
+ * @example demandsOn(rung, bodyModel({ statureM: 1.7, massKg: 75 })) // grip 0.4 per kg → at least 30 kg, left and right
  */
-export function demandsOn(rung: Rung, trainee: { readonly mass: number }): readonly Demand[] {
+export function demandsOn(rung: Rung, body: KnownBody): readonly Demand[] {
   return rung.demands.flatMap((asked) => {
     const measure = measureOf(asked.measureId);
-    const relative = asked.per === 'bodyMass';
-    const figure = relative ? Math.round((asked.value * trainee.mass) / RELATIVE_STEP) * RELATIVE_STEP : asked.value;
+    const { figure, basis } = figureOn(asked, rung, body);
     return sidesOf(measure.sided).map((side) => ({
       measureId: asked.measureId,
       side,
@@ -82,11 +83,35 @@ export function demandsOn(rung: Rung, trainee: { readonly mass: number }): reado
       unit: measure.unit,
       direction: asked.direction,
       origin: asked.origin,
-      ...(relative ? { basis: `${Math.round(asked.value * 100)}% of ${formatAmount(trainee.mass, 'kg')}` } : {}),
+      ...(basis ? { basis } : {}),
       allowOnTheMark: asked.allowOnTheMark ?? false,
     }));
   });
 }
+
+/** Shown where a rung's set-up can not be built for a trainee: the demand then stands as a share of body weight. */
+const UNBUILDABLE = 1;
+
+function figureOn(
+  { value, per }: RungDemand,
+  { support }: Pick<Rung, 'support'>,
+  body: KnownBody,
+): { readonly figure: number; readonly basis?: string } {
+  if (per === undefined) return { figure: value };
+  if (per === 'bodyMass')
+    return {
+      figure: Math.round((value * body.massKg) / RELATIVE_STEP) * RELATIVE_STEP,
+      basis: `${percent(value)} of ${formatAmount(body.massKg, 'kg')}`,
+    };
+  const load = support && plannedLoad(body, support);
+  const basis =
+    support && load !== undefined
+      ? `${value === 1 ? '' : `${percent(value)} of `}the load of this rung on this trainee: ${setUpInWords(support.setUp)}`
+      : 'the set-up of this rung can not be built for this trainee, so all of body weight is asked';
+  return { figure: Math.round(100 * value * (load ?? UNBUILDABLE)), basis };
+}
+
+const percent = (share: number) => `${Math.round(share * 100)}%`;
 
 /**
  * A demand in words.
@@ -99,7 +124,9 @@ export function demandInWords({ measureId, direction, value }: Pick<Demand, 'mea
 
 /** A demand as a ladder writes it, before it is turned to one trainee: `at least 40% of body mass`. */
 export function rungDemandInWords({ measureId, direction, value, per }: RungDemand): string {
-  return per ? `${direction} ${Math.round(value * 100)}% of body mass` : `${direction} ${readingInWords(measureOf(measureId), value)}`;
+  if (per === 'bodyMass') return `${direction} ${percent(value)} of body mass`;
+  if (per === 'setUpLoad') return `${direction} ${value === 1 ? '' : `${percent(value)} of `}what this rung puts on the hands`;
+  return `${direction} ${readingInWords(measureOf(measureId), value)}`;
 }
 
 /** The checks that a stretch of a ladder asks for, each once. */

@@ -8,6 +8,7 @@ export {
   type LibraryContent,
   type LibraryEntry,
 } from './library.ts';
+export { fittedTo } from './fit.ts';
 export { exclusionByCaution } from './exclusion.ts';
 export { libraryProblems } from './problems.ts';
 export { merged } from './merge.ts';

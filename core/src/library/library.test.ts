@@ -85,13 +85,13 @@ describe('an entry of the studio’s own', () => {
     expect(moved).toEqual([
       { path: ['rungs', 'order'], before: 'bench-dip, band-dip, strict-dip', after: 'band-dip, bench-dip, strict-dip' },
     ]);
-    const asked = first.demands.map((d) => (d.measureId === 'hand-load-push' ? { ...d, value: 61 } : d)).slice(1);
+    const asked = first.demands.map((d) => (d.measureId === 'hand-load-push' ? { ...d, value: 0.9 } : d)).slice(1);
     expect(differences(ladder, { ...ladder, rungs: [{ ...first, demands: asked }, second, third] })).toEqual([
       expect.objectContaining({
         path: ['rungs', 'bench-dip', 'demands', 'shoulder-extension'],
         before: expect.stringContaining('50') as string,
       }),
-      { path: ['rungs', 'bench-dip', 'demands', 'hand-load-push', 'value'], before: '60', after: '61' },
+      { path: ['rungs', 'bench-dip', 'demands', 'hand-load-push', 'value'], before: '1', after: '0.9' },
     ]);
   });
 });

@@ -105,6 +105,19 @@ function rungProblems({ drills, ladders }: LibraryContent): FieldProblem[] {
           ]
         : []),
       ...l.rungs.flatMap((r, j) =>
+        r.demands.flatMap((d, k) =>
+          d.per === 'setUpLoad' && !r.support
+            ? [
+                problem(
+                  `/ladders/${i}/rungs/${j}/demands/${k}/per`,
+                  'known',
+                  `“${r.name}”: a demand is asked as a share of the set-up’s load, but the rung has no set-up that the lab knows.`,
+                ),
+              ]
+            : [],
+        ),
+      ),
+      ...l.rungs.flatMap((r, j) =>
         drillIds.has(r.practice)
           ? []
           : [

@@ -27,13 +27,14 @@ import {
   weekStartOf,
   weeksLater,
 } from './index.ts';
+import { bodyModel } from '../statics/index.ts';
 
 const now = new Date('2026-11-24T12:00:00');
 const library = openLibrary(BUILT_IN);
 const drillOf = library.drill;
 const DRILLS = library.drills;
 const inForce = (...ids: CautionId[]): CautionInForce[] => ids.map((id) => ({ id, because: ['as answered'] }));
-const demands = demandsOn(library.rung('hang-and-swing', 'packs-and-rocks'), { mass: 70 });
+const demands = demandsOn(library.rung('hang-and-swing', 'packs-and-rocks'), bodyModel({ statureM: 1.72, massKg: 70 }));
 
 function headroomsWith(figures: Readonly<Record<string, number>>) {
   return demands.map((demand) => {

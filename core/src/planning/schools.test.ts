@@ -17,6 +17,7 @@ import {
   usualDose,
   worksRebuilding,
 } from './index.ts';
+import { bodyModel } from '../statics/index.ts';
 
 const now = new Date('2026-11-24T12:00:00');
 const library = openLibrary(BUILT_IN);
@@ -33,7 +34,9 @@ function input(schools: Partial<Schools> = {}, own: Partial<PlanInput> = {}): Pl
     sessionMinutes: 45,
     equipment: EQUIPMENT_IDS,
     cautions: [],
-    headrooms: demandsOn(library.rung('push-up', 'surface-60'), { mass: 70 }).map((d) => headroom(undefined, d, now)),
+    headrooms: demandsOn(library.rung('push-up', 'surface-60'), bodyModel({ statureM: 1.72, massKg: 70 })).map((d) =>
+      headroom(undefined, d, now),
+    ),
     foothold: { ladderId: 'push-up', here: 1 },
     knownDrills: library.drills.map((d) => d.id),
     lastWeekDose: 0,
@@ -89,7 +92,9 @@ describe('rhythm (common practice, no source)', () => {
 });
 
 describe('stretching before load', () => {
-  const wrists = demandsOn(library.rung('push-up', 'surface-60'), { mass: 70 }).filter((d) => d.measureId.startsWith('wrist'));
+  const wrists = demandsOn(library.rung('push-up', 'surface-60'), bodyModel({ statureM: 1.72, massKg: 70 })).filter((d) =>
+    d.measureId.startsWith('wrist'),
+  );
   const tight = { headrooms: wrists.map((d) => headroom(undefined, d, now)) };
   const passiveBeforeLoad = (schools: Partial<Schools>) =>
     proposePlan(input(schools, tight)).sessions.some((s) => {
@@ -149,7 +154,9 @@ describe('rebuilding after an injury', () => {
 
 describe('a lax or once dislocated shoulder', () => {
   const stabilitySets = (cautions: PlanInput['cautions']) => {
-    const headrooms = demandsOn(library.rung('hang-and-swing', 'half-hang'), { mass: 70 }).map((d) => headroom(undefined, d, now));
+    const headrooms = demandsOn(library.rung('hang-and-swing', 'half-hang'), bodyModel({ statureM: 1.72, massKg: 70 })).map((d) =>
+      headroom(undefined, d, now),
+    );
     const { sessions, notes } = proposePlan(input({}, { cautions, headrooms, foothold: { ladderId: 'hang-and-swing', here: 0 } }));
     const drills = sessions.flatMap((s) => s.items.map((i) => library.drill(i.drillId)));
     return {

@@ -6,10 +6,11 @@ import { capacityFromTrials, measureOf } from '../measuring/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import { type GateInput, headroom, judgeGate, type SessionFact } from './index.ts';
+import { bodyModel } from '../statics/index.ts';
 
 const now = new Date('2026-11-24T18:00:00Z');
 const rung = openLibrary(BUILT_IN).rung('push-up', 'surface-60');
-const demands = demandsOn(rung, { mass: 70 });
+const demands = demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 70 }));
 
 /** Capacities as figures by check and side; what is not named is far beyond its demand. */
 function headroomsWith(figures: Readonly<Record<string, number>> = {}, daysAgo = 1) {

@@ -5,6 +5,7 @@ import { openLibrary } from '../library/index.ts';
 import { capacityFromTrials, measureOf } from '../measuring/index.ts';
 import { addDays } from '../quantities/index.ts';
 import { type CheckDates, checkKey, type ClearanceFact, judgeReadiness, type ReadinessFacts } from './index.ts';
+import { bodyModel } from '../statics/index.ts';
 
 const now = new Date('2026-11-24T12:00:00Z');
 const library = openLibrary(BUILT_IN);
@@ -13,7 +14,7 @@ const MASS = 70;
 
 /** A trainee who shows `margin` more than every rung up to `rungIndex` asks. */
 function facts(rungIndex: number, signed: readonly string[], margin = 15, own: Partial<ReadinessFacts> = {}): ReadinessFacts {
-  const demands = ladder.rungs.slice(0, rungIndex + 1).flatMap((rung) => demandsOn(rung, { mass: MASS }));
+  const demands = ladder.rungs.slice(0, rungIndex + 1).flatMap((rung) => demandsOn(rung, bodyModel({ statureM: 1.72, massKg: MASS })));
   const highest = new Map(demands.map((d) => [checkKey(d.measureId, d.side), d]));
   const capacities = [...highest.values()].map(({ measureId, side, value }) =>
     capacityFromTrials(measureOf(measureId), [{ side, value: Math.max(0, value + margin) }], { takenAt: addDays(now, -1) }),
@@ -30,7 +31,7 @@ function facts(rungIndex: number, signed: readonly string[], margin = 15, own: P
   return {
     library,
     ladder,
-    mass: MASS,
+    body: bodyModel({ statureM: 1.72, massKg: MASS }),
     screen: { cautions: [], locks: [] },
     capacities,
     checkDates,

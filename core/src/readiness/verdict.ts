@@ -2,6 +2,7 @@ import { demandsOn, type Ladder, type Rung } from '../ladders/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
 import { type Capacity, measureOf } from '../measuring/index.ts';
 import type { Instant } from '../quantities/index.ts';
+import type { KnownBody } from '../statics/index.ts';
 import { cautionInWords, type ScreenOutcome, type Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import { type Gate, judgeGate } from './gate.ts';
@@ -13,8 +14,7 @@ import { type CheckDates, checkKey, type ClearanceFact, type Standing, standingO
 export interface ReadinessFacts {
   readonly library: Library;
   readonly ladder: Ladder;
-  /** Body mass in kilograms. */
-  readonly mass: number;
+  readonly body: KnownBody;
   readonly screen: Pick<ScreenOutcome, 'cautions' | 'locks'>;
   /** The latest capacity of each check and side. */
   readonly capacities: readonly Capacity[];
@@ -67,10 +67,10 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
   return { standing, rung, headrooms, gate, slipped, closedRungs };
 }
 
-function headroomsFor(rung: Rung, { mass, capacities, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
+function headroomsFor(rung: Rung, { body, capacities, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
   const signedAt = standing.rungs[standing.here]?.clearance?.signedAt;
   const latest = new Map(capacities.filter((c) => stillSpeaks(c, signedAt)).map((c) => [checkKey(c.measureId, c.side), c]));
-  return demandsOn(rung, { mass })
+  return demandsOn(rung, body)
     .map((demand) => headroom(latest.get(checkKey(demand.measureId, demand.side)), demand, now))
     .sort(byUrgency);
 }

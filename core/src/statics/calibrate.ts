@@ -23,8 +23,8 @@ export interface JudgedReading {
   /** What the model expected before it, and the band about it. */
   readonly expected: number;
   readonly band: Span;
-  /** Questioned readings teach nothing until the coach insists. */
-  readonly state: 'used' | 'questioned' | 'insisted';
+  /** Questioned readings teach nothing until the coach insists; unusable ones fit the trainee's body no longer. */
+  readonly state: 'used' | 'questioned' | 'insisted' | 'unusable';
 }
 
 export interface Calibration {
@@ -60,13 +60,14 @@ export function scalePlaces(body: Body, setUp: SetUp): readonly ContactName[] {
  *
  * @param body the trainee's body
  * @param readings oldest first; each is judged against what the ones before it taught
- * @throws Refusal `calibration-impossible`, naming the reading and the limit
+ * @returns what is believed then, and each reading with what became of it; those that `readingProblem` refuses are unusable
  * @example calibrate(body, [{ setUp: { position: 'push-up' }, under: 'feet', kg: 20.3, massKg: 70 }]).belief.readings // 1
  */
 export function calibrate(body: Body, readings: readonly ScaleReading[]): Calibration {
   let belief = usualBelief(body);
   const taken: Taken[] = [];
   const judged = readings.map((reading): JudgedReading => {
+    if (readingProblem(body, reading)) return { measured: 0, expected: 0, band: { low: 0, high: 0 }, state: 'unusable' };
     const measured = measuredShare(body, reading);
     const { share: expected, slopes } = predicted(body, reading.setUp, belief.assumed, belief);
     const noise = (scaleSd(reading.kg) / reading.massKg) ** 2 + MODEL_SD ** 2;
@@ -117,7 +118,7 @@ function contactsOf(body: Body, setUp: SetUp, assumed: Assumed) {
 }
 
 function handShare(body: Body, setUp: SetUp, assumed: Assumed): number {
-  return contactsOf(body, setUp, assumed).reduce((sum, c) => (c.name === 'hands' || c.name === 'forearms' ? sum + c.fy : sum), 0);
+  return contactsOf(body, setUp, assumed).reduce((sum, c) => (isHands(c.name) ? sum + c.fy : sum), 0);
 }
 
 /** The share on the hands under given assumptions, and how it changes with each. */
@@ -133,27 +134,38 @@ function predicted(body: Body, setUp: SetUp, assumed: Assumed, { covariance }: B
   return { share, slopes };
 }
 
-/** A reading as share of body weight on the hands: what is not on the scale is in the hands, whatever the sideways forces. */
-function measuredShare(body: Body, { setUp, under, kg, massKg }: ScaleReading): number {
+/**
+ * Why a reading can not calibrate the model, in a sentence that names the limit; `undefined` where it can.
+ *
+ * @example readingProblem(body, { setUp: { position: 'push-up' }, under: 'feet', kg: 200, massKg: 70 })
+ * // 'A scale under the feet shows from 0 kg to 70 kg here, not 200 kg.'
+ */
+export function readingProblem(body: Body, { setUp, under, kg, massKg }: ScaleReading): string | undefined {
   if (!canCalibrate(setUp))
-    throw refused('The load of this position is set by how hard the trainee pushes, so a scale shows it but teaches nothing.');
-  if (!(massKg >= 20 && massKg <= 250)) throw refused(`Body mass must be from 20 kg to 250 kg, not ${massKg} kg.`);
-  const contacts = contactsOf(body, setUp, usualBelief(body).assumed);
-  const on = contacts.filter((c) => c.name === under);
-  if (on.length === 0) throw refused(`Nothing of this set-up stands on a scale under the ${under}.`);
+    return 'The load of this position is set by how hard the trainee pushes, so a scale shows it but teaches nothing.';
+  if (!(massKg >= 20 && massKg <= 250)) return `Body mass must be from 20 kg to 250 kg, not ${massKg} kg.`;
+  let contacts: ReturnType<typeof contactsOf>;
+  try {
+    contacts = contactsOf(body, setUp, usualBelief(body).assumed);
+  } catch (error) {
+    if (error instanceof Refusal) return error.detail;
+    throw error;
+  }
+  if (!contacts.some((c) => c.name === under)) return `Nothing of this set-up stands on a scale under the ${under}.`;
   const all = contacts.reduce((sum, c) => sum + c.fy, 0) * massKg;
-  if (!(kg >= 0 && kg <= all)) throw refused(`A scale under the ${under} shows from 0 kg to ${Math.round(all)} kg here, not ${kg} kg.`);
-  const isHands = under === 'hands' || under === 'forearms';
-  if (isHands) return kg / massKg;
-  const elsewhere = contacts
-    .filter((c) => c.name !== under && c.name !== 'hands' && c.name !== 'forearms')
-    .reduce((sum, c) => sum + c.fy, 0);
-  return (all - kg) / massKg - elsewhere;
+  return kg >= 0 && kg <= all ? undefined : `A scale under the ${under} shows from 0 kg to ${Math.round(all)} kg here, not ${kg} kg.`;
 }
 
-function refused(detail: string): Refusal {
-  return new Refusal('calibration-impossible', detail);
+/** A reading as share of body weight on the hands: what is not on the scale is in the hands, whatever the sideways forces. */
+function measuredShare(body: Body, { setUp, under, kg, massKg }: ScaleReading): number {
+  if (isHands(under)) return kg / massKg;
+  const contacts = contactsOf(body, setUp, usualBelief(body).assumed);
+  const elsewhere = contacts.filter((c) => c.name !== under && !isHands(c.name));
+  const all = contacts.reduce((sum, c) => sum + c.fy, 0);
+  return all - kg / massKg - elsewhere.reduce((sum, c) => sum + c.fy, 0);
 }
+
+const isHands = (name: ContactName) => name === 'hands' || name === 'forearms';
 
 function quadratic(slopes: readonly number[], covariance: Belief['covariance']): number {
   return slopes.reduce((sum, s, i) => sum + s * slopes.reduce((inner, t, k) => inner + t * (covariance[i]?.[k] ?? 0), 0), 0);

@@ -18,9 +18,18 @@ export {
 } from './handLoad.ts';
 export { notchesOf, solveSetUp, withNotch, type Notch, type Solved, type Wanted } from './solveSetUp.ts';
 export { plannedLoad, stepsBetween, STEP_SHARE, supportOn, type SupportOn, type SupportPlan } from './supportPlan.ts';
-export { calibrate, canCalibrate, scalePlaces, type Calibration, type JudgedReading, type ScaleReading } from './calibrate.ts';
+export {
+  calibrate,
+  canCalibrate,
+  readingProblem,
+  scalePlaces,
+  type Calibration,
+  type JudgedReading,
+  type ScaleReading,
+} from './calibrate.ts';
 export { bandForce, fitBand, type Assistance, type BandCurve, type BandFit, type BandReading } from './bands.ts';
 export { bandsFor, pullUpAssistance, type BandPick } from './assistance.ts';
+export { traineeBody, type RecordedBody } from './traineeBody.ts';
 export { swing, swingGrip, type GripDemand, type SwingReading } from './swing.ts';
 export type { Contact, ContactName, Joints, Scenery, Stance, Support } from './stance.ts';
 export { PUBLISHED_HAND_LOADS, publishedFor, type PublishedLoad } from './publishedLoads.ts';

@@ -4,6 +4,7 @@ import { isLoadedSession, weekStartOf } from '@myokinet/core/planning';
 import { addDays, type CalendarDay, daysBetween, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { type CheckTimes, checkKey, DEFAULT_GATE_RULES, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
+import { traineeBody } from '@myokinet/core/statics';
 import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -81,7 +82,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
     const verdict = judgeReadiness({
       library: library.current(),
       ladder: library.current().ladder(ladderId),
-      mass: trainee.mass,
+      body: traineeBody(trainee),
       screen: trainee.screen,
       capacities,
       checkDates: checkTimes(capacities, rows.late.get(trainee.id) ?? []),

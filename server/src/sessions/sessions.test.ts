@@ -1,3 +1,4 @@
+import { handLoad, traineeBody } from '@myokinet/core/statics';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CaseloadRow, ReadinessReply, RecordReply, TodayItem } from '@myokinet/core/contracts';
@@ -16,6 +17,9 @@ beforeEach(async () => {
 });
 afterEach(() => bench.close());
 
+/** Share of body weight that a plank puts on the hands of this trainee. */
+const PLANK = handLoad(traineeBody(traineeDto()), { position: 'plank' }).loadShare;
+
 const ago = (days: number) => new Date(addDays(bench.now(), -days));
 const record = async () => ((await bench.get(`${at}/record`)) as { body: RecordReply }).body;
 
@@ -25,7 +29,7 @@ describe('a session', () => {
     expect((await bench.post(`${at}/sessions`, dto)).status).toBe(201);
     const [session] = (await record()).sessions;
     expect(session).toMatchObject({ ...dto, clean: true, load: 270 });
-    expect(session?.handLoad.push).toBeCloseTo(0.69 * 20, 9);
+    expect(session?.handLoad.push).toBeCloseTo(PLANK * 20, 9);
   });
 
   it('comes back in the order it was done', async () => {
@@ -50,7 +54,7 @@ describe('a session', () => {
     expect([...planner.knownDrills].sort()).toEqual(['plank', 'wall-scapular-push-up', 'wrist-circles']);
     expect(planner.lastLoadedDay).toBe('2026-11-21');
     expect(planner.weekDoses.map((w) => w.weekStart)).toEqual(['2026-11-23', '2026-11-16']);
-    expect(planner.weekDoses[1]?.dose).toBeCloseTo(0.69 * 20, 9);
+    expect(planner.weekDoses[1]?.dose).toBeCloseTo(PLANK * 20, 9);
   });
 });
 

@@ -11,6 +11,8 @@ import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { cleanness } from '@myokinet/core/readiness';
 import { stopSign, type Symptom } from '@myokinet/core/safety';
+import { fittedTo } from '@myokinet/core/library';
+import { traineeBody } from '@myokinet/core/statics';
 import { loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
@@ -102,7 +104,7 @@ export function sessionStore(context: Context, { trainees, clearances, library }
     stopSigns,
 
     log(traineeId: string, dto: SessionDto): SessionReply {
-      trainees.find(traineeId);
+      const trainee = trainees.find(traineeId);
       const drills = library.current();
       const { clean, reason } = cleanness(
         {
@@ -114,7 +116,7 @@ export function sessionStore(context: Context, { trainees, clearances, library }
       );
       const handLoad = loggedHandLoad(
         dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount) })),
-        drills,
+        fittedTo(drills, traineeBody(trainee)),
       );
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         insertSession.run({

@@ -2,15 +2,22 @@ import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { ScreenOutcome } from '@myokinet/core/safety';
+import type { Belief } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { CalibrationStore } from '../lab/calibrationStore.ts';
 import type { ScreeningStore } from '../screenings/store.ts';
 import { ALL_TRAINEES, INSERT_REVISION, INSERT_TRAINEE, ONE_TRAINEE, POINT_TO_REVISION } from './statements.ts';
+
+interface Neighbours {
+  readonly screenings: ScreeningStore;
+  readonly calibrations: CalibrationStore;
+}
 
 type Json = 'trainingDays' | 'equipment';
 type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Instant };
 
-export function traineeStore(context: Context, screenings: ScreeningStore) {
+export function traineeStore(context: Context, { screenings, calibrations }: Neighbours) {
   const { db, who, now } = context;
   const all = db.prepare<{ studioId: string }, TraineeRow>(ALL_TRAINEES);
   const one = db.prepare<{ traineeId: string; studioId: string }, TraineeRow>(ONE_TRAINEE);
@@ -18,17 +25,18 @@ export function traineeStore(context: Context, screenings: ScreeningStore) {
   const pointToRevision = db.prepare(POINT_TO_REVISION);
   const insertRevision = db.prepare(INSERT_REVISION);
 
-  const reply = (row: TraineeRow, screen: ScreenOutcome): TraineeReply => ({
+  const reply = (row: TraineeRow, screen: ScreenOutcome, belief: Belief | undefined): TraineeReply => ({
     ...row,
     trainingDays: JSON.parse(row.trainingDays) as TraineeDto['trainingDays'],
     equipment: JSON.parse(row.equipment) as TraineeDto['equipment'],
     screen,
+    ...(belief ? { belief } : {}),
   });
 
   const find = (traineeId: string): TraineeReply => {
     const row = one.get({ traineeId, studioId: who.studioId });
     if (!row) throw new Refusal('trainee-missing');
-    return reply(row, screenings.outcomeOf(row));
+    return reply(row, screenings.outcomeOf(row), calibrations.beliefOf(row));
   };
 
   return {
@@ -36,7 +44,8 @@ export function traineeStore(context: Context, screenings: ScreeningStore) {
 
     all(): readonly TraineeReply[] {
       const outcomeOf = screenings.outcomesOfStudio();
-      return all.all({ studioId: who.studioId }).map((row) => reply(row, outcomeOf(row)));
+      const beliefOf = calibrations.beliefsOfStudio();
+      return all.all({ studioId: who.studioId }).map((row) => reply(row, outcomeOf(row), beliefOf(row)));
     },
 
     /** Creates a trainee or adds a revision to one; refuses when somebody saved in between. */
@@ -51,6 +60,8 @@ export function traineeStore(context: Context, screenings: ScreeningStore) {
         const row = {
           ...dto,
           basedOn: dto.basedOn ?? null,
+          armLength: dto.armLength ?? null,
+          legLength: dto.legLength ?? null,
           coachId: who.coachId,
           studioId: who.studioId,
           savedAt: instant(now()),

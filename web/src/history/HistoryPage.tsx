@@ -1,5 +1,6 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { demandsOn } from '@myokinet/core/ladders';
+import { traineeBody } from '@myokinet/core/statics';
 import { isMeasure, readingInWords } from '@myokinet/core/measuring';
 import { shortDay } from '@myokinet/core/quantities';
 import { format } from 'date-fns';
@@ -193,7 +194,7 @@ function useDemandLines(trainee: TraineeReply): (history: MeasureHistory) => rea
     const { rungs } = library.ladder(data.ladderId);
     const lineOf = (index: number | undefined, which: DemandLine['which']): DemandLine[] => {
       const rung = index === undefined ? undefined : rungs[index];
-      const demand = rung && demandsOn(rung, trainee).find((d) => d.measureId === measure.id);
+      const demand = rung && demandsOn(rung, traineeBody(trainee)).find((d) => d.measureId === measure.id);
       if (!rung || !demand) return [];
       return [{ which, value: demand.value, words: `${rung.name}: ${demand.direction} ${readingInWords(measure, demand.value)}` }];
     };

@@ -8,9 +8,10 @@ import { fireEvent, render, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { HeadroomChart } from './HeadroomChart.tsx';
 import { BANDS_SHOWN, headroomRows, markOf } from './headroomRows.ts';
+import { bodyModel } from '@myokinet/core/statics';
 
 const now = new Date('2026-11-24T12:00:00Z');
-const demands = demandsOn(openLibrary(BUILT_IN).rung('hang-and-swing', 'free-hang'), { mass: 63 });
+const demands = demandsOn(openLibrary(BUILT_IN).rung('hang-and-swing', 'free-hang'), bodyModel({ statureM: 1.72, massKg: 63 }));
 
 function headroomsWith(figures: Readonly<Record<string, number>>, daysAgo: Readonly<Record<string, number>> = {}) {
   return demands.map((demand) => {

@@ -1,5 +1,6 @@
-import type { DoseRange, Drill, Effort, Quality, Tempo } from '../../drills/index.ts';
+import type { DoseRange, Drill, Effort, HandLoad, Quality, Tempo } from '../../drills/index.ts';
 import { COMMON_PRACTICE } from '../../reference/index.ts';
+import { bodyModel, plannedLoad, type SupportPlan } from '../../statics/index.ts';
 
 type Filled = 'alsoWorks' | 'equipment' | 'effort' | 'excludedBy' | 'easier' | 'aids' | 'standIns' | 'origin';
 
@@ -24,10 +25,28 @@ const STAND_INS: Drill['standIns'] = {
   stick: 'broom handle',
 };
 
+/** Whose hand load a drill says before it is fitted to a trainee (project default). */
+const TYPICAL = bodyModel({ statureM: 1.7, massKg: 70 });
+
+/** Hand load of a set-up on the typical trainee, in whole percent of body weight. */
+export function typicalShare(support: SupportPlan): number {
+  const share = plannedLoad(TYPICAL, support);
+  if (share === undefined) throw new Error(`The catalogue asks for a set-up that can not be built: ${JSON.stringify(support)}`);
+  return Math.round(share * 100) / 100;
+}
+
+/** An entry states the share of its hand load, or the set-up that says it. */
+type Entry = Omit<Drill, Filled | 'handLoad' | 'support'> &
+  Partial<Pick<Drill, Filled>> &
+  ({ readonly handLoad?: HandLoad; readonly support?: never } | { readonly handLoad: Unmeasured; readonly support: SupportPlan });
+
+type Unmeasured = Omit<HandLoad, 'share'>;
+
 /** A catalogue entry: what most drills share is filled in. */
-export function drill(own: Omit<Drill, Filled> & Partial<Pick<Drill, Filled>>): Drill {
+export function drill({ handLoad, support, ...own }: Entry): Drill {
   const equipment = own.equipment ?? [];
   const standIns = Object.fromEntries(equipment.flatMap((e) => (STAND_INS[e] ? [[e, STAND_INS[e]]] : [])));
+  const load = support ? { ...handLoad, share: typicalShare(support) } : handLoad;
   return {
     alsoWorks: [],
     effort: EFFORT[own.quality],
@@ -36,6 +55,8 @@ export function drill(own: Omit<Drill, Filled> & Partial<Pick<Drill, Filled>>): 
     aids: [],
     origin: COMMON_PRACTICE,
     ...own,
+    ...(load ? { handLoad: load } : {}),
+    ...(support ? { support } : {}),
     equipment,
     standIns: { ...standIns, ...own.standIns },
   };

@@ -1,6 +1,6 @@
 import { seconds, SOFT_LANDING, WEDGE } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary } from './demands.ts';
+import { atLeast, customary, ownLoad } from './demands.ts';
 
 const ON_THE_HANDS = ['wrist-injury', 'shoulder-injury', 'minor', 'pregnancy', 'head-injury'] as const;
 const HEAD_LOW = [...ON_THE_HANDS, 'neck-condition', 'raised-pressure', 'reflux-vertigo'] as const;
@@ -29,6 +29,7 @@ export const ARM_BALANCE_LEAN = climb({
       name: 'Protracted hold',
       setUp: 'Plank or knees down, the space between the blades filled, upper back round.',
       pose: 'plank',
+      support: { setUp: { position: 'plank' } },
       demands: [
         atLeast('wrist-extension-loaded', 88),
         customary('scapular-push-ups', 15),
@@ -37,7 +38,6 @@ export const ARM_BALANCE_LEAN = climb({
         atLeast('back-of-hand', 1),
       ],
       practice: {
-        share: 0.69,
         dose: seconds(10, 20, 3),
         cue: 'Floor away until the shirt tightens between the blades.',
         trains: { 'scapular-push-ups': 2, 'plank-hold': 2, 'blade-winging': 2 },
@@ -51,6 +51,7 @@ export const ARM_BALANCE_LEAN = climb({
       name: 'Feet on a block, lean to the fingertips',
       setUp: 'Crouched, feet on a block, knees on the upper arms; lean until the fingertips load.',
       pose: 'crouched lean, feet on a block',
+      support: { setUp: { position: 'crouched-lean' }, wanted: 0.6 },
       demands: [
         atLeast('wrist-extension-loaded', 95),
         atLeast('lean-hold', 10),
@@ -63,7 +64,6 @@ export const ARM_BALANCE_LEAN = climb({
       ],
       practice: {
         easier: ['step-out-practice'],
-        share: 0.6,
         dose: seconds(5, 10, 3, { restSeconds: 60 }),
         cue: 'Look ahead, not down; weight travels into the fingertips and comes home.',
         trains: { 'lean-hold': 2, confidence: 3, 'wrist-extension-loaded': 1 },
@@ -77,16 +77,16 @@ export const ARM_BALANCE_LEAN = climb({
       name: 'One foot light',
       setUp: 'The same lean; one foot hovers for a breath, then the other.',
       pose: 'crouched lean, feet light',
+      support: { setUp: { position: 'crouched-lean', blockM: 0.1 }, wanted: 0.75 },
       demands: [
         atLeast('wrist-extension-loaded', 98),
         atLeast('lean-hold', 15),
-        atLeast('hand-load-push', 75),
+        ownLoad('hand-load-push', 0.95),
         atLeast('peel-test', 2),
         atLeast('back-of-hand', 2),
         atLeast('confidence', 6),
       ],
       practice: {
-        share: 0.8,
         dose: seconds(3, 6, 3, { perSide: true, restSeconds: 60 }),
         cue: 'The foot grows light by leaning, not by jumping.',
         trains: { 'lean-hold': 2, confidence: 3, 'hand-load-push': 2 },
@@ -99,17 +99,17 @@ export const ARM_BALANCE_LEAN = climb({
       name: 'Both feet light',
       setUp: 'Both feet hover; hands carry all of body weight.',
       pose: 'crouched lean, feet light',
+      support: { setUp: { position: 'arm-balance' } },
       demands: [
         atLeast('wrist-extension-loaded', 100),
         atLeast('lean-hold', 20),
-        atLeast('hand-load-push', 85),
+        ownLoad('hand-load-push', 0.9),
         atLeast('peel-test', 2),
         atLeast('back-of-hand', 2),
         atLeast('fingertip-hold', 15),
         atLeast('confidence', 7),
       ],
       practice: {
-        share: 1,
         dose: seconds(3, 8, 3, { restSeconds: 90 }),
         cue: 'Fingertips steer, blades wide, feet down before the breath stops.',
         trains: { 'lean-hold': 2, confidence: 3, 'hand-load-push': 3 },

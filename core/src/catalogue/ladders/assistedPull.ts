@@ -1,6 +1,6 @@
 import { reps } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary, shareOfBodyMass } from './demands.ts';
+import { atLeast, customary, shareOfBodyMass, ownLoad } from './demands.ts';
 
 const BEFORE_PULLS = ['shoulder-injury', 'elbow-pain', 'raised-pressure'] as const;
 
@@ -28,15 +28,15 @@ export const ASSISTED_PULL = climb({
       name: 'Blade pulls',
       setUp: 'Feet light on a step under the bar, straight arms; only the blades travel.',
       pose: 'feet-supported hang, half',
+      support: { setUp: { position: 'supported-hang' }, wanted: 0.5 },
       demands: [
         atLeast('shoulder-flexion', 155),
         shareOfBodyMass('grip', 0.3),
-        atLeast('hand-load-hang', 50),
+        ownLoad('hand-load-hang'),
         atLeast('packed-hang', 15),
         customary('scapular-push-ups', 10),
       ],
       practice: {
-        share: 0.5,
         dose: reps(5, 8, 3, { tempo: { out: 1, hold: 2, back: 2 }, restSeconds: 60 }),
         cue: 'Straight arms; long neck first, then the chest rises a little.',
         trains: { 'packed-hang': 3, 'one-shoulder-packs': 2, 'hand-load-hang': 2, grip: 1 },
@@ -50,17 +50,17 @@ export const ASSISTED_PULL = climb({
       name: 'Pull-up, half taken by the band',
       setUp: 'A band under the feet that takes about half of body weight at the bottom.',
       pose: 'pull-up with a band',
+      support: { setUp: { position: 'pull-up', bandShare: 0.5 } },
       demands: [
         atLeast('shoulder-flexion', 160),
         atLeast('shoulder-external-rotation', 70),
         shareOfBodyMass('grip', 0.35),
-        atLeast('hand-load-hang', 60),
+        ownLoad('hand-load-hang'),
         atLeast('packed-hang', 25),
         customary('one-shoulder-packs', 5),
       ],
       practice: {
         easier: ['low-bar-rows'],
-        share: 0.5,
         dose: reps(4, 6, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 90 }),
         cue: 'Set first, elbows to the ribs, down slower than up.',
         trains: { 'hand-load-hang': 3, grip: 2, 'packed-hang': 2 },
@@ -73,17 +73,17 @@ export const ASSISTED_PULL = climb({
       name: 'Pull-up, a third taken by the band',
       setUp: 'A weaker band: about a third of body weight at the bottom.',
       pose: 'pull-up with a band',
+      support: { setUp: { position: 'pull-up', bandShare: 0.33 } },
       demands: [
         atLeast('shoulder-flexion', 160),
         atLeast('shoulder-external-rotation', 75),
         shareOfBodyMass('grip', 0.4),
-        atLeast('hand-load-hang', 75),
+        ownLoad('hand-load-hang'),
         atLeast('packed-hang', 35),
         atLeast('one-shoulder-packs', 7),
         atLeast('free-hang', 10),
       ],
       practice: {
-        share: 0.67,
         dose: reps(4, 6, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 90 }),
         cue: 'Chest to the bar, not chin over it; ribs stay with the pelvis.',
         trains: { 'hand-load-hang': 3, grip: 2, 'free-hang': 1 },
@@ -96,17 +96,17 @@ export const ASSISTED_PULL = climb({
       name: 'Pull-up, a sixth taken by the band',
       setUp: 'The weakest band: about a sixth of body weight at the bottom.',
       pose: 'pull-up with a band',
+      support: { setUp: { position: 'pull-up', bandShare: 0.17 } },
       demands: [
         atLeast('shoulder-flexion', 165),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.45),
-        atLeast('hand-load-hang', 90),
+        ownLoad('hand-load-hang'),
         atLeast('one-shoulder-packs', 8),
         atLeast('free-hang', 20),
         atLeast('dead-hang', 20),
       ],
       practice: {
-        share: 0.83,
         dose: reps(3, 5, 3, { tempo: { out: 2, hold: 1, back: 4 }, restSeconds: 120 }),
         cue: 'Four seconds down: the way down is the pull-up you do not have yet.',
         trains: { 'hand-load-hang': 3, grip: 2, 'free-hang': 2, 'dead-hang': 1 },
@@ -119,17 +119,17 @@ export const ASSISTED_PULL = climb({
       name: 'Strict pull-up',
       setUp: 'Free hang, no swing, chest toward the bar.',
       pose: 'pull-up',
+      support: { setUp: { position: 'pull-up' } },
       demands: [
         atLeast('shoulder-flexion', 165),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.5),
-        atLeast('hand-load-hang', 100),
+        ownLoad('hand-load-hang'),
         customary('one-shoulder-packs', 10),
         atLeast('free-hang', 30),
         atLeast('dead-hang', 30),
       ],
       practice: {
-        share: 1,
         dose: reps(2, 4, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 120 }),
         cue: 'Every repetition from a set hang; stop one before the ugly one.',
         trains: { 'free-hang': 2, grip: 3, 'hand-load-hang': 3, 'dead-hang': 1 },
@@ -142,17 +142,17 @@ export const ASSISTED_PULL = climb({
       name: 'Pull-up, loaded',
       setUp: 'A small weight in a belt or pack, set on and taken off with feet on a step.',
       pose: 'pull-up',
+      support: { setUp: { position: 'pull-up' }, wanted: 1.1 },
       demands: [
         atLeast('shoulder-flexion', 168),
         atLeast('shoulder-external-rotation', 85),
         shareOfBodyMass('grip', 0.6),
-        atLeast('hand-load-hang', 105),
+        ownLoad('hand-load-hang'),
         atLeast('one-shoulder-packs', 12),
         atLeast('free-hang', 45),
         atLeast('dead-hang', 45),
       ],
       practice: {
-        share: 1.1,
         dose: reps(2, 4, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 150 }),
         cue: 'The same pull-up, a little heavier; nothing else may change.',
         trains: { 'free-hang': 2, grip: 3, 'hand-load-hang': 3 },

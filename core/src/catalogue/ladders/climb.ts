@@ -9,8 +9,8 @@ type Practice = Pick<Drill, 'dose' | 'cue' | 'trains'> &
   Partial<Pick<Drill, 'name' | 'position' | 'equipment' | 'excludedBy' | 'faults' | 'aids' | 'easier' | 'phase' | 'quality' | 'effort'>> & {
     /** Where the practice is not called after its rung. */
     readonly id?: string;
-    /** Share of body weight in the hands. */
-    readonly share: number;
+    /** Share of body weight in the hands, where no set-up says it; 0 for none. */
+    readonly share?: number;
   };
 
 interface RungEntry extends Omit<Rung, 'practice'> {
@@ -42,8 +42,14 @@ export function climb({ shared, rungs, ...ladder }: Climb): { readonly ladder: L
   return {
     ladder: { ...ladder, rungs: rungs.map((rung) => ({ ...rung, practice: idOf(rung) })) },
     practices: rungs.map((rung, i) => {
-      const { share, id: _id, easier = [], ...practice } = rung.practice;
+      const { share: stated = 0, id: _id, easier = [], ...practice } = rung.practice;
+      const load = { direction, joints: loads };
       const before = rungs[i - 1];
+      const handLoad = rung.support
+        ? { handLoad: load, support: rung.support }
+        : stated > 0
+          ? { handLoad: { ...load, share: stated } }
+          : {};
       return drill({
         ...common,
         name: rung.name,
@@ -52,7 +58,7 @@ export function climb({ shared, rungs, ...ladder }: Climb): { readonly ladder: L
         ...practice,
         easier: [...(before ? [idOf(before)] : []), ...easier],
         id: idOf(rung),
-        ...(share > 0 ? { handLoad: { direction, share, joints: loads } } : {}),
+        ...handLoad,
         rung: { ladderId: ladder.id, rungId: rung.id },
       });
     }),

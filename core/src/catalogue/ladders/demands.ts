@@ -2,6 +2,7 @@ import type { RungDemand } from '../../ladders/index.ts';
 import { measureOf } from '../../measuring/index.ts';
 import { COMMON_PRACTICE, type Origin, projectDefault } from '../../reference/index.ts';
 
+const OWN_LOAD = projectDefault('what the set-up of the rung puts on this trainee');
 const STARTING_VALUE = projectDefault('a starting value; edit it to your own experience');
 
 function demand(measureId: string, value: number, direction: RungDemand['direction'], origin: Origin): RungDemand {
@@ -20,6 +21,11 @@ export function atMost(measureId: string, value: number): RungDemand {
 /** A floor as a share of body mass: 0.4 asks 30 kg of somebody of 75 kg. */
 export function shareOfBodyMass(measureId: string, value: number): RungDemand {
   return { ...demand(measureId, value, 'at least', STARTING_VALUE), per: 'bodyMass' };
+}
+
+/** As much hand load tolerated as the rung's own set-up puts on the trainee, or a part of it. */
+export function ownLoad(measureId: 'hand-load-push' | 'hand-load-hang', part = 1): RungDemand {
+  return { ...demand(measureId, part, 'at least', OWN_LOAD), per: 'setUpLoad' };
 }
 
 /** A floor that coaches use as it stands. */

@@ -1,6 +1,6 @@
 import { reps } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary } from './demands.ts';
+import { atLeast, customary, ownLoad } from './demands.ts';
 
 const DEEP = ['shoulder-injury', 'unstable-under-load', 'wrist-injury', 'elbow-pain', 'raised-pressure'] as const;
 
@@ -29,15 +29,15 @@ export const DIP = climb({
       name: 'Dip, hands on a bench',
       setUp: 'Hands on a bench behind, feet near; further out makes it harder.',
       pose: 'dip on a bench',
+      support: { setUp: { position: 'bench-dip' }, wanted: 0.5 },
       demands: [
         atLeast('shoulder-extension', 50),
         atLeast('wrist-extension-loaded', 85),
         customary('seated-press', 5),
-        atLeast('hand-load-push', 60),
+        ownLoad('hand-load-push'),
         customary('scapular-push-ups', 15),
       ],
       practice: {
-        share: 0.45,
         dose: reps(8, 10, 2, { secondsPerUnit: 4, restSeconds: 60 }),
         cue: 'Shoulders wide, seat close to the bench, up before they rise.',
         trains: { 'hand-load-push': 2, 'seated-press': 2, 'shoulder-extension': 1 },
@@ -51,15 +51,15 @@ export const DIP = climb({
       name: 'Dip with a band',
       setUp: 'Between two bars, a band under the feet or knees; weaker each time.',
       pose: 'dip with a band',
+      support: { setUp: { position: 'dip', bandShare: 0.3 } },
       demands: [
         atLeast('shoulder-extension', 55),
         atLeast('seated-press', 7),
-        atLeast('hand-load-push', 75),
+        ownLoad('hand-load-push'),
         customary('scapular-push-ups', 15),
         atLeast('elbow-extension', -2),
       ],
       practice: {
-        share: 0.7,
         dose: reps(4, 6, 3, { tempo: { out: 3, hold: 1, back: 2 }, restSeconds: 90 }),
         cue: 'Down three seconds, no deeper than the elbow’s height.',
         trains: { 'hand-load-push': 3, 'seated-press': 2, 'shoulder-extension': 1 },
@@ -73,15 +73,15 @@ export const DIP = climb({
       name: 'Strict dip',
       setUp: 'Between two bars, body quiet, no deeper than the elbow’s height.',
       pose: 'dip, lowered',
+      support: { setUp: { position: 'dip', arms: 'lowered' } },
       demands: [
         atLeast('shoulder-extension', 60),
         atLeast('seated-press', 10),
-        atLeast('hand-load-push', 95),
+        ownLoad('hand-load-push', 0.95),
         atLeast('scapular-push-ups', 18),
         atLeast('elbow-extension', -2),
       ],
       practice: {
-        share: 1,
         dose: reps(2, 5, 3, { tempo: { out: 3, hold: 1, back: 2 }, restSeconds: 120 }),
         cue: 'Tall at the top, even on the way, out before it shakes.',
         trains: { 'hand-load-push': 3, 'seated-press': 2 },

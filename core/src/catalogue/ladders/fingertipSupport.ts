@@ -1,6 +1,6 @@
 import { MAT_UNDER_KNEES, reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary, shareOfBodyMass } from './demands.ts';
+import { atLeast, customary, shareOfBodyMass, ownLoad } from './demands.ts';
 
 const HEAVY_FINGERS = ['finger-injury', 'wrist-injury', 'minor', 'elbow-pain', 'shoulder-injury'] as const;
 
@@ -27,6 +27,7 @@ export const FINGERTIP_SUPPORT = climb({
       name: 'Fingertips, knees down',
       setUp: 'Hands and knees, fingers spread and domed, elbows straight.',
       pose: 'hands and knees, on the fingertips',
+      support: { setUp: { position: 'tabletop', hands: 'fingertips' } },
       demands: [
         atLeast('wrist-extension', 50),
         shareOfBodyMass('grip', 0.3),
@@ -35,7 +36,6 @@ export const FINGERTIP_SUPPORT = climb({
         atLeast('elbow-crease', 20),
       ],
       practice: {
-        share: 0.35,
         dose: seconds(10, 20, 3, { restSeconds: 60 }),
         cue: 'Dome the hands, straight elbows, out before a finger straightens.',
         trains: { 'fingertip-hold': 3, grip: 1 },
@@ -50,17 +50,17 @@ export const FINGERTIP_SUPPORT = climb({
       name: 'Fingertips, plank',
       setUp: 'Legs long, body in one line, tips under the shoulders.',
       pose: 'plank on the fingertips',
+      support: { setUp: { position: 'plank', hands: 'fingertips' } },
       demands: [
         shareOfBodyMass('grip', 0.4),
         customary('fingertip-hold', 20),
         customary('heel-of-hand-lifts', 10),
         atLeast('plank-hold', 40),
-        atLeast('hand-load-push', 65),
+        ownLoad('hand-load-push'),
         atLeast('elbow-crease', 30),
       ],
       practice: {
         easier: ['fingertip-raised-lean'],
-        share: 0.69,
         dose: seconds(5, 10, 3, { restSeconds: 75 }),
         cue: 'One line, ten short tips, breathe.',
         trains: { 'fingertip-hold': 3, 'plank-hold': 1, grip: 1 },
@@ -73,15 +73,15 @@ export const FINGERTIP_SUPPORT = climb({
       name: 'Fingertips, push-up position lowered halfway',
       setUp: 'From the plank on the tips, down halfway and hold a breath.',
       pose: 'plank on the fingertips',
+      support: { setUp: { position: 'push-up', hands: 'fingertips', arms: 'lowered' } },
       demands: [
         shareOfBodyMass('grip', 0.45),
         atLeast('fingertip-hold', 25),
         atLeast('plank-hold', 50),
-        atLeast('hand-load-push', 70),
+        ownLoad('hand-load-push', 0.95),
         customary('scapular-push-ups', 15),
       ],
       practice: {
-        share: 0.72,
         dose: reps(2, 4, 2, { tempo: { out: 2, hold: 3, back: 2 }, restSeconds: 90 }),
         cue: 'Half of the way, one breath, up again; tips stay bent.',
         trains: { 'fingertip-hold': 3, 'hand-load-push': 2 },
@@ -93,15 +93,15 @@ export const FINGERTIP_SUPPORT = climb({
       name: 'Fingertip push-ups',
       setUp: 'About five slow push-ups on the tips.',
       pose: 'plank on the fingertips',
+      support: { setUp: { position: 'push-up', hands: 'fingertips', arms: 'lowered' } },
       demands: [
         shareOfBodyMass('grip', 0.5),
         atLeast('fingertip-hold', 35),
         atLeast('plank-hold', 60),
-        atLeast('hand-load-push', 75),
+        ownLoad('hand-load-push', 0.95),
         atLeast('scapular-push-ups', 18),
       ],
       practice: {
-        share: 0.72,
         dose: reps(3, 5, 2, { secondsPerUnit: 4, restSeconds: 90 }),
         cue: 'As slow up as down, elbows halfway to the ribs.',
         trains: { 'fingertip-hold': 3, 'hand-load-push': 2, grip: 1 },
@@ -113,15 +113,15 @@ export const FINGERTIP_SUPPORT = climb({
       name: 'Fingertips, forward lean',
       setUp: 'From the plank on the tips, shoulders drift past them: 5 s, growing to 10 s.',
       pose: 'plank on the fingertips',
+      support: { setUp: { position: 'plank', hands: 'fingertips', leanM: 0.1 } },
       demands: [
         shareOfBodyMass('grip', 0.55),
         atLeast('fingertip-hold', 40),
         customary('lean-hold', 10),
-        atLeast('hand-load-push', 78),
+        ownLoad('hand-load-push'),
         atLeast('elbow-crease', 35),
       ],
       practice: {
-        share: 0.75,
         dose: seconds(5, 10, 2, { restSeconds: 90 }),
         cue: 'Drift, do not fall; elbows straight.',
         trains: { 'fingertip-hold': 3, 'lean-hold': 2 },
@@ -133,15 +133,15 @@ export const FINGERTIP_SUPPORT = climb({
       name: 'Fingertips, three leans in a row',
       setUp: 'Three leans, back to the plank between them, without setting down.',
       pose: 'plank on the fingertips',
+      support: { setUp: { position: 'plank', hands: 'fingertips', leanM: 0.12 } },
       demands: [
         shareOfBodyMass('grip', 0.6),
         atLeast('fingertip-hold', 50),
         atLeast('lean-hold', 20),
-        atLeast('hand-load-push', 80),
+        ownLoad('hand-load-push'),
         atLeast('elbow-crease', 40),
       ],
       practice: {
-        share: 0.77,
         dose: reps(3, 3, 2, { tempo: { out: 2, hold: 5, back: 2 }, restSeconds: 120 }),
         cue: 'Three alike; the third looks like the first.',
         trains: { 'fingertip-hold': 3, 'lean-hold': 3 },

@@ -33,6 +33,7 @@ export const FOREARM_INVERSION = climb({
       name: 'Forearm plank',
       setUp: 'Elbows under the shoulders, forearms parallel.',
       pose: 'forearm plank',
+      support: { setUp: { position: 'forearm-plank' } },
       demands: [
         atLeast('shoulder-flexion', 150),
         customary('scapular-push-ups', 10),
@@ -40,7 +41,6 @@ export const FOREARM_INVERSION = climb({
         atMost('blade-winging', 1),
       ],
       practice: {
-        share: 0.55,
         dose: seconds(20, 40, 3),
         cue: 'Forearms like rails, floor away, one line.',
         trains: { 'forearm-plank-hold': 3, 'plank-hold': 1 },
@@ -55,6 +55,7 @@ export const FOREARM_INVERSION = climb({
       name: 'Forearm dog',
       setUp: 'From the forearm plank, feet walk in, hips high, head hangs free.',
       pose: 'forearm dog',
+      support: { setUp: { position: 'forearm-dog' } },
       demands: [
         atLeast('shoulder-flexion', 160),
         atLeast('scaption', 150),
@@ -65,7 +66,6 @@ export const FOREARM_INVERSION = climb({
       ],
       practice: {
         easier: ['forearm-dog-to-plank'],
-        share: 0.55,
         dose: seconds(15, 30, 3),
         cue: 'Elbows stay at shoulder width, blades follow up the back.',
         trains: { 'forearm-plank-hold': 2, 'shoulder-flexion': 2, 'wall-slide-height': 1 },
@@ -78,6 +78,7 @@ export const FOREARM_INVERSION = climb({
       name: 'Forearm dog, rocks',
       setUp: 'Forearm dog; the shoulders rock forward over the elbows and back.',
       pose: 'forearm dog',
+      support: { setUp: { position: 'forearm-dog', hipAngleDeg: 85 } },
       demands: [
         atLeast('shoulder-flexion', 165),
         atLeast('scaption', 155),
@@ -87,7 +88,6 @@ export const FOREARM_INVERSION = climb({
         atLeast('wall-slides-clean', 8),
       ],
       practice: {
-        share: 0.6,
         dose: reps(3, 5, 2, { secondsPerUnit: 4 }),
         cue: 'Rock from the shoulders; nose never meets the floor.',
         trains: { 'forearm-plank-hold': 3, 'shoulder-flexion': 1 },
@@ -100,6 +100,7 @@ export const FOREARM_INVERSION = climb({
       name: 'Forearm dog, leg raises',
       setUp: 'Forearm dog; one straight leg rises, hips square, then the other.',
       pose: 'forearm dog, leg raised',
+      support: { setUp: { position: 'forearm-dog', hipAngleDeg: 80 } },
       demands: [
         atLeast('shoulder-flexion', 168),
         atLeast('scaption', 160),
@@ -110,7 +111,6 @@ export const FOREARM_INVERSION = climb({
       ],
       practice: {
         easier: ['three-leg-dog-rocks'],
-        share: 0.65,
         dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 4 }),
         cue: 'The leg is light because the shoulders push.',
         trains: { 'forearm-plank-hold': 3, confidence: 1 },
@@ -123,6 +123,7 @@ export const FOREARM_INVERSION = climb({
       name: 'Forearm side plank',
       setUp: 'Forearm under the shoulder, feet stacked, top arm long.',
       pose: 'forearm side plank',
+      support: { setUp: { position: 'forearm-plank', facing: 'on the side' } },
       demands: [
         atLeast('shoulder-abduction', 160),
         atLeast('side-plank-hold', 20),
@@ -132,7 +133,6 @@ export const FOREARM_INVERSION = climb({
       ],
       practice: {
         easier: ['forearm-side-plank-dips'],
-        share: 0.5,
         dose: seconds(15, 30, 2, { perSide: true }),
         cue: 'Push the floor away, top hip over the lower.',
         trains: { 'side-plank-hold': 3, 'forearm-plank-hold': 1 },
@@ -146,6 +146,7 @@ export const FOREARM_INVERSION = climb({
       name: 'Supported inversion at a wall',
       setUp: 'Forearms a hand’s length from the wall, feet walked or lifted up to it; the arms carry.',
       pose: 'forearm balance at a wall',
+      support: { setUp: { position: 'forearm-balance', wallM: 0.2 } },
       demands: [
         atLeast('shoulder-flexion', 170),
         atLeast('wall-slide-height', 155),
@@ -156,7 +157,6 @@ export const FOREARM_INVERSION = climb({
         atLeast('confidence', 6),
       ],
       practice: {
-        share: 1,
         dose: seconds(10, 20, 3, { restSeconds: 90 }),
         cue: 'A hand fits under the head; come down before it does not.',
         trains: { 'forearm-plank-hold': 2, confidence: 2 },
@@ -170,6 +170,7 @@ export const FOREARM_INVERSION = climb({
       name: 'Forearm balance',
       setUp: 'Free of the wall, with a spotter and a soft way out.',
       pose: 'forearm balance',
+      support: { setUp: { position: 'forearm-balance', wallM: 0 } },
       demands: [
         atLeast('shoulder-flexion', 175),
         atLeast('wall-slide-height', 160),
@@ -180,7 +181,6 @@ export const FOREARM_INVERSION = climb({
         atLeast('confidence', 7),
       ],
       practice: {
-        share: 1,
         dose: seconds(5, 15, 3, { restSeconds: 120 }),
         cue: 'Small corrections from the elbows and fingers; step out on purpose.',
         trains: { 'forearm-plank-hold': 2, confidence: 2 },

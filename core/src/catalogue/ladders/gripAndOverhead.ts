@@ -29,6 +29,7 @@ export const GRIP_AND_OVERHEAD = climb({
       name: 'Carry at the side',
       setUp: 'One filled bag at the side, about a tenth of body weight, walked slowly.',
       pose: 'standing, weight at the side',
+      support: { setUp: { position: 'carry' }, wanted: 0.1 },
       demands: [
         shareOfBodyMass('grip', 0.3),
         atLeast('wrist-extension', 55),
@@ -38,7 +39,6 @@ export const GRIP_AND_OVERHEAD = climb({
         atLeast('side-plank-hold', 15),
       ],
       practice: {
-        share: 0.1,
         dose: seconds(20, 40, 2, { perSide: true }),
         cue: 'Shoulder set, tall, no lean.',
         trains: { grip: 2, 'side-plank-hold': 1 },
@@ -76,6 +76,7 @@ export const GRIP_AND_OVERHEAD = climb({
       name: 'Heavy carry at the side',
       setUp: 'About a fifth of body weight in one hand, then the other.',
       pose: 'standing, weight at the side',
+      support: { setUp: { position: 'carry' }, wanted: 0.2 },
       demands: [
         shareOfBodyMass('grip', 0.45),
         atLeast('dead-hang', 20),
@@ -85,7 +86,6 @@ export const GRIP_AND_OVERHEAD = climb({
         atMost('blade-shrug', 1),
       ],
       practice: {
-        share: 0.2,
         dose: seconds(20, 30, 2, { perSide: true, restSeconds: 60 }),
         cue: 'Slow steps; the load hangs, you do not.',
         trains: { grip: 3, 'side-plank-hold': 2 },
@@ -98,6 +98,7 @@ export const GRIP_AND_OVERHEAD = climb({
       name: 'Overhead press, one arm',
       setUp: 'A weight from the shoulder to over the ear, slow down.',
       pose: 'standing, weight at the shoulder',
+      support: { setUp: { position: 'carry', where: 'overhead' }, wanted: 0.1 },
       demands: [
         atLeast('shoulder-flexion', 170),
         atLeast('shoulder-external-rotation', 80),
@@ -110,7 +111,6 @@ export const GRIP_AND_OVERHEAD = climb({
       ],
       practice: {
         easier: ['light-overhead-press'],
-        share: 0.1,
         dose: reps(5, 8, 3, { perSide: true, tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 60 }),
         cue: 'Close to the ear, ribs quiet, blade with the hand.',
         trains: { 'wall-slide-height': 2, 'wall-slides-clean': 1 },
@@ -123,6 +123,7 @@ export const GRIP_AND_OVERHEAD = climb({
       name: 'Thick-handle lift',
       setUp: 'A thick handle or a towel round it, lifted to the hip and held.',
       pose: 'standing, weight at the side',
+      support: { setUp: { position: 'carry' }, wanted: 0.25 },
       demands: [
         shareOfBodyMass('grip', 0.55),
         atLeast('dead-hang', 35),
@@ -133,7 +134,6 @@ export const GRIP_AND_OVERHEAD = climb({
       ],
       practice: {
         easier: ['thick-handle-hold'],
-        share: 0.25,
         dose: seconds(5, 10, 3, { perSide: true, restSeconds: 90 }),
         cue: 'Straight wrist; put it down before the fingers open.',
         trains: { grip: 3, 'dead-hang': 1 },
@@ -146,6 +146,7 @@ export const GRIP_AND_OVERHEAD = climb({
       name: 'Overhead carry, loaded',
       setUp: 'A tenth of body weight over the ear, walked slowly, then the other arm.',
       pose: 'standing, weight overhead',
+      support: { setUp: { position: 'carry', where: 'overhead' }, wanted: 0.1 },
       demands: [
         atLeast('shoulder-flexion', 172),
         atLeast('scaption', 168),
@@ -157,7 +158,6 @@ export const GRIP_AND_OVERHEAD = climb({
       ],
       practice: {
         easier: ['overhead-carry-light'],
-        share: 0.1,
         dose: seconds(20, 40, 2, { perSide: true, restSeconds: 75 }),
         cue: 'Tall, quiet, the ceiling is carried, not pushed.',
         trains: { 'wall-slide-contact': 2, 'wall-slide-height': 2, grip: 1, 'side-plank-hold': 1 },

@@ -1,6 +1,6 @@
 import { breaths, MAT_UNDER_KNEES, seconds, SOFT_LANDING, WEDGE } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, atMost, customary } from './demands.ts';
+import { atLeast, atMost, customary, ownLoad } from './demands.ts';
 
 const WEIGHT_ON_WRISTS = ['wrist-injury', 'shoulder-injury'] as const;
 const LEANS = [...WEIGHT_ON_WRISTS, 'minor', 'raised-pressure'] as const;
@@ -33,6 +33,7 @@ export const HAND_SUPPORT = climb({
       name: 'Seated press, raised seat',
       setUp: 'Firm raised seat, hands flat beside the hips, feet on the floor.',
       pose: 'seated press, raised seat',
+      support: { setUp: { position: 'seated-press', seatHeightM: 0.45 }, wanted: 0.2 },
       demands: [
         atLeast('wrist-extension', 55),
         atLeast('elbow-extension', -5),
@@ -40,7 +41,6 @@ export const HAND_SUPPORT = climb({
         atLeast('heel-of-hand-lifts', 3),
       ],
       practice: {
-        share: 0.2,
         dose: breaths(3, 5, 2),
         cue: 'Press on the breath out, grow on the breath in.',
         trains: { 'seated-press': 3, 'hand-load-push': 1 },
@@ -56,6 +56,7 @@ export const HAND_SUPPORT = climb({
       name: 'Seated press, floor, knees bent',
       setUp: 'Seat on the floor or a firm cushion, knees bent, feet helping.',
       pose: 'seated press, knees bent',
+      support: { setUp: { position: 'seated-press' }, wanted: 0.3 },
       demands: [
         atLeast('wrist-extension', 60),
         atLeast('wrist-extension-loaded', 70),
@@ -65,7 +66,6 @@ export const HAND_SUPPORT = climb({
         atLeast('heel-of-hand-lifts', 5),
       ],
       practice: {
-        share: 0.3,
         dose: breaths(3, 5, 2),
         cue: 'Seat grows light before it leaves anything; ribs quiet.',
         trains: { 'seated-press': 3, 'hand-load-push': 2 },
@@ -79,16 +79,16 @@ export const HAND_SUPPORT = climb({
       name: 'Seated press, legs long',
       setUp: 'Legs long, hands beside the hips, heels resting.',
       pose: 'seated on the floor',
+      support: { setUp: { position: 'seated-press', legs: 'long' }, wanted: 0.4 },
       demands: [
         atLeast('wrist-extension-loaded', 75),
         atLeast('elbow-extension', -3),
         atLeast('shoulder-extension', 40),
         atLeast('seated-press', 4),
-        atLeast('hand-load-push', 25),
+        ownLoad('hand-load-push', 0.5),
         atLeast('elbow-crease', 20),
       ],
       practice: {
-        share: 0.4,
         dose: breaths(3, 5, 3),
         cue: 'Heels only rest; shoulders push the ears away.',
         trains: { 'seated-press': 3, 'hand-load-push': 2, 'wrist-extension-loaded': 1 },
@@ -102,16 +102,16 @@ export const HAND_SUPPORT = climb({
       name: 'Lift-off',
       setUp: 'Legs long, seat leaves the floor for a breath; blocks under the hands make room.',
       pose: 'lift-off, legs long',
+      support: { setUp: { position: 'seated-press', legs: 'long', pressShare: 1 } },
       demands: [
         atLeast('wrist-extension-loaded', 80),
         atLeast('elbow-extension', -3),
         customary('seated-press', 5),
-        atLeast('hand-load-push', 45),
+        ownLoad('hand-load-push', 0.5),
         atLeast('elbow-crease', 25),
         atLeast('heel-of-hand-lifts', 8),
       ],
       practice: {
-        share: 0.7,
         dose: breaths(1, 3, 3),
         cue: 'Press, tuck, lift; down before the shoulders rise.',
         trains: { 'seated-press': 3, 'hand-load-push': 3 },
@@ -125,17 +125,17 @@ export const HAND_SUPPORT = climb({
       name: 'Tabletop support',
       setUp: 'Hands under the shoulders, knees down, shoulders drift over the fingers.',
       pose: 'hands and knees, leaning',
+      support: { setUp: { position: 'tabletop', leanM: 0.04 } },
       demands: [
         atLeast('wrist-extension-loaded', 82),
         atLeast('elbow-crease', 30),
         customary('heel-of-hand-lifts', 10),
         atLeast('scapular-push-ups', 12),
-        atLeast('hand-load-push', 45),
+        ownLoad('hand-load-push'),
         atMost('blade-winging', 1),
       ],
       practice: {
         easier: ['elbow-alignment-tabletop'],
-        share: 0.45,
         dose: seconds(15, 30, 3),
         cue: 'Elbow creases to the thumbs, floor away, heels of the hands heavy.',
         trains: { 'hand-load-push': 3, 'wrist-extension-loaded': 2, 'elbow-crease': 2 },
@@ -149,18 +149,18 @@ export const HAND_SUPPORT = climb({
       name: 'Plank support',
       setUp: 'Hands under the shoulders, legs long.',
       pose: 'plank',
+      support: { setUp: { position: 'plank' } },
       demands: [
         atLeast('wrist-extension-loaded', 88),
         atLeast('elbow-crease', 30),
         atLeast('heel-of-hand-lifts', 12),
         customary('scapular-push-ups', 15),
-        atLeast('hand-load-push', 65),
+        ownLoad('hand-load-push'),
         atLeast('plank-hold', 20),
         atMost('blade-winging', 0),
       ],
       practice: {
         easier: ['plank'],
-        share: 0.69,
         dose: seconds(20, 40, 3),
         cue: 'Ear to ankle in one line, blades wide, breath moving.',
         trains: { 'plank-hold': 3, 'hand-load-push': 2, 'lean-hold': 1 },
@@ -173,19 +173,19 @@ export const HAND_SUPPORT = climb({
       name: 'Forward lean, 5 cm',
       setUp: 'Plank with the shoulders 5 cm past the wrists.',
       pose: 'plank, leaning',
+      support: { setUp: { position: 'plank', leanM: 0.05 } },
       demands: [
         atLeast('wrist-extension-loaded', 95),
         atLeast('elbow-crease', 35),
         atLeast('heel-of-hand-lifts', 15),
         customary('scapular-push-ups', 15),
         atLeast('plank-hold', 40),
-        atLeast('hand-load-push', 70),
+        ownLoad('hand-load-push'),
         atLeast('heel-lifts-thumb', 6),
         atLeast('heel-lifts-little-finger', 6),
       ],
       practice: {
         easier: ['plank-lean'],
-        share: 0.72,
         dose: seconds(5, 10, 3, { restSeconds: 60 }),
         cue: 'Lean as one piece; the fingers steer, the heels of the hands stay.',
         trains: { 'lean-hold': 3, 'wrist-extension-loaded': 2, 'hand-load-push': 2 },
@@ -198,17 +198,17 @@ export const HAND_SUPPORT = climb({
       name: 'Forward lean, 10 cm',
       setUp: 'Plank with the shoulders 10 cm past the wrists.',
       pose: 'plank, leaning',
+      support: { setUp: { position: 'plank', leanM: 0.1 } },
       demands: [
         atLeast('wrist-extension-loaded', 100),
         atLeast('elbow-crease', 40),
         atLeast('lean-hold', 10),
         atLeast('plank-hold', 50),
-        atLeast('hand-load-push', 74),
+        ownLoad('hand-load-push'),
         atLeast('heel-lifts-thumb', 8),
         atLeast('heel-lifts-little-finger', 8),
       ],
       practice: {
-        share: 0.75,
         dose: seconds(5, 10, 3, { restSeconds: 60 }),
         cue: 'Blades wide, elbows soft to straight, out before the heel of a hand lifts.',
         trains: { 'lean-hold': 3, 'wrist-extension-loaded': 3, 'hand-load-push': 2 },
@@ -221,18 +221,18 @@ export const HAND_SUPPORT = climb({
       name: 'Forward lean, 15 cm',
       setUp: 'Plank with the shoulders 15 cm past the wrists; a wedge where the wrist asks for it.',
       pose: 'plank, leaning',
+      support: { setUp: { position: 'plank', leanM: 0.15 } },
       demands: [
         atLeast('wrist-extension-loaded', 105),
         atLeast('elbow-crease', 40),
         atLeast('arm-lean', 15),
         atLeast('lean-hold', 20),
         atLeast('plank-hold', 60),
-        atLeast('hand-load-push', 78),
+        ownLoad('hand-load-push'),
         customary('heel-lifts-thumb', 10),
         customary('heel-lifts-little-finger', 10),
       ],
       practice: {
-        share: 0.78,
         dose: seconds(5, 8, 3, { restSeconds: 75 }),
         cue: 'The same line, further forward; breathe out as you lean.',
         trains: { 'lean-hold': 3, 'wrist-extension-loaded': 3, 'hand-load-push': 2 },
@@ -245,6 +245,7 @@ export const HAND_SUPPORT = climb({
       name: 'Pike hold, feet raised',
       setUp: 'Hands on the floor, feet on a step or box, hips over the shoulders.',
       pose: 'pike, feet raised',
+      support: { setUp: { position: 'pike-hold', hipAngleDeg: 75 }, wanted: 0.85 },
       demands: [
         atLeast('wrist-extension-loaded', 95),
         atLeast('shoulder-flexion', 170),
@@ -252,11 +253,10 @@ export const HAND_SUPPORT = climb({
         atLeast('wall-slide-height', 150),
         atMost('pike-hip-angle', 90),
         atLeast('lean-hold', 20),
-        atLeast('hand-load-push', 80),
+        ownLoad('hand-load-push', 0.95),
         atLeast('confidence', 6),
       ],
       practice: {
-        share: 0.85,
         dose: seconds(10, 20, 3, { restSeconds: 75 }),
         cue: 'Push tall, ears between the arms, the head touches nothing.',
         trains: { 'hand-load-push': 3, 'shoulder-flexion': 2, confidence: 2 },
@@ -272,6 +272,7 @@ export const HAND_SUPPORT = climb({
       name: 'Handstand at a wall',
       setUp: 'Chest to the wall, walked up; a spotter for the first ones, a clear way down.',
       pose: 'handstand at a wall',
+      support: { setUp: { position: 'handstand', wallM: 0.2 } },
       demands: [
         atLeast('wrist-extension-loaded', 95),
         atLeast('shoulder-flexion', 175),
@@ -279,11 +280,10 @@ export const HAND_SUPPORT = climb({
         atLeast('wall-slide-height', 160),
         atMost('wall-slide-contact', 0),
         atLeast('raised-arm-hold', 20),
-        atLeast('hand-load-push', 90),
+        ownLoad('hand-load-push', 0.9),
         atLeast('confidence', 7),
       ],
       practice: {
-        share: 1,
         dose: seconds(10, 30, 3, { restSeconds: 90 }),
         cue: 'Tall through the blades, ribs to pelvis, walk down while it is still good.',
         trains: { 'hand-load-push': 3, 'shoulder-flexion': 1, confidence: 2 },

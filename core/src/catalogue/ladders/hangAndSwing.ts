@@ -1,6 +1,6 @@
 import { reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, atMost, customary, shareOfBodyMass } from './demands.ts';
+import { atLeast, atMost, customary, shareOfBodyMass, ownLoad } from './demands.ts';
 
 const BEFORE_ANY_HANG = ['shoulder-injury'] as const;
 const BEFORE_FREE_HANGS = ['shoulder-injury', 'elbow-pain', 'raised-pressure'] as const;
@@ -30,17 +30,17 @@ export const HANG_AND_SWING = climb({
       name: 'Feet-supported hang, quarter',
       setUp: 'Feet flat, knees soft, about a quarter of body weight in the hands.',
       pose: 'feet-supported hang',
+      support: { setUp: { position: 'supported-hang' }, wanted: 0.25 },
       demands: [
         atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 60),
         shareOfBodyMass('grip', 0.2),
         customary('scapular-push-ups', 8),
-        atLeast('hand-load-hang', 25),
+        ownLoad('hand-load-hang'),
       ],
       practice: {
         easier: ['light-shrugs-bar'],
         equipment: ['bar'],
-        share: 0.25,
         dose: seconds(20, 30, 3),
         trains: { 'packed-hang': 3, 'hand-load-hang': 3, grip: 1 },
         cue: 'Feet heavy, shoulders set, quiet breath.',
@@ -52,17 +52,17 @@ export const HANG_AND_SWING = climb({
       name: 'Feet-supported hang, half',
       setUp: 'Feet on a step, about half of body weight in the hands.',
       pose: 'feet-supported hang, half',
+      support: { setUp: { position: 'supported-hang' }, wanted: 0.5 },
       demands: [
         atLeast('shoulder-flexion', 155),
         atLeast('shoulder-external-rotation', 65),
         shareOfBodyMass('grip', 0.25),
         customary('scapular-push-ups', 10),
-        atLeast('hand-load-hang', 50),
+        ownLoad('hand-load-hang'),
         atLeast('packed-hang', 10),
       ],
       practice: {
         equipment: ['bar', 'step'],
-        share: 0.5,
         dose: seconds(20, 30, 3),
         trains: { 'packed-hang': 3, 'hand-load-hang': 3, grip: 1, 'one-shoulder-packs': 1 },
         cue: 'Half on the feet, long neck, ribs to pelvis.',
@@ -74,18 +74,18 @@ export const HANG_AND_SWING = climb({
       name: 'Packs and side rocks',
       setUp: 'Feet on a step, half weight; one shoulder packs, then weight rocks from hand to hand.',
       pose: 'feet-supported hang, one shoulder',
+      support: { setUp: { position: 'supported-hang' }, wanted: 0.5 },
       demands: [
         atLeast('shoulder-flexion', 160),
         atLeast('shoulder-external-rotation', 70),
         shareOfBodyMass('grip', 0.3),
-        atLeast('hand-load-hang', 55),
+        ownLoad('hand-load-hang'),
         atLeast('packed-hang', 20),
         atLeast('one-shoulder-packs', 3),
       ],
       practice: {
         easier: ['supported-one-shoulder-pack', 'feet-side-rocks'],
         equipment: ['bar', 'step'],
-        share: 0.5,
         dose: reps(5, 8, 2, { perSide: true }),
         trains: { 'one-shoulder-packs': 3, 'release-swing': 2, 'packed-hang': 2, 'hand-load-hang': 2 },
         cue: 'Pack one shoulder, rock the weight across, feet light.',
@@ -97,18 +97,18 @@ export const HANG_AND_SWING = climb({
       name: 'One-hand taps, feet on a step',
       setUp: 'Feet light on a step; weight under the holding hand first, then tap the head, then the hip.',
       pose: 'one-hand tap, feet light',
+      support: { setUp: { position: 'supported-hang', hands: 'one' }, wanted: 0.6 },
       demands: [
         atLeast('shoulder-flexion', 160),
         atLeast('shoulder-external-rotation', 75),
         shareOfBodyMass('grip', 0.35),
-        atLeast('hand-load-hang', 65),
+        ownLoad('hand-load-hang'),
         atLeast('packed-hang', 30),
         customary('one-shoulder-packs', 5),
         customary('scapular-push-ups', 15),
       ],
       practice: {
         equipment: ['bar', 'step'],
-        share: 0.6,
         dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 5 }),
         trains: { 'release-swing': 3, 'one-shoulder-packs': 2, 'hand-load-hang': 3, grip: 1 },
         cue: 'Weight under the holding hand, then tap.',
@@ -120,12 +120,13 @@ export const HANG_AND_SWING = climb({
       name: 'Free two-hand hang',
       setUp: 'Feet off, shoulders set, ribs and pelvis drawn together. Soft landing under the bar.',
       pose: 'free hang',
+      support: { setUp: { position: 'free-hang' } },
       demands: [
         atLeast('shoulder-flexion', 165),
         atLeast('shoulder-abduction', 160),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.4),
-        atLeast('hand-load-hang', 80),
+        ownLoad('hand-load-hang', 0.8),
         atLeast('packed-hang', 40),
         atLeast('one-shoulder-packs', 8),
         atMost('release-swing', 20),
@@ -133,7 +134,6 @@ export const HANG_AND_SWING = climb({
       practice: {
         easier: ['feet-easy-hang'],
         equipment: ['bar'],
-        share: 1,
         dose: seconds(15, 30, 3, { restSeconds: 60 }),
         trains: { 'free-hang': 3, grip: 2, 'packed-hang': 2, 'hand-load-hang': 3 },
         cue: 'Set before the feet leave; step down before the shoulders rise.',
@@ -145,6 +145,7 @@ export const HANG_AND_SWING = climb({
       name: 'Free one-hand taps',
       setUp: 'Free hang; shift first, let one hand tap the head, then the hip, without a swing.',
       pose: 'free hang, one-hand tap',
+      support: { setUp: { position: 'free-hang', hands: 'one' } },
       demands: [
         atLeast('shoulder-flexion', 165),
         atLeast('shoulder-abduction', 160),
@@ -158,7 +159,6 @@ export const HANG_AND_SWING = climb({
       practice: {
         easier: ['ball-toss-feet'],
         equipment: ['bar'],
-        share: 1,
         dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 4, restSeconds: 60 }),
         trains: { 'release-swing': 3, 'free-hang': 2, grip: 2, 'one-shoulder-packs': 2 },
         cue: 'Shift, tap, return: no swing to show for it.',
@@ -170,6 +170,7 @@ export const HANG_AND_SWING = climb({
       name: 'Turns and side crunches',
       setUp: 'Free hang; the shoulders turn the body, then the side shortens, slowly both ways.',
       pose: 'hanging side crunch',
+      support: { setUp: { position: 'free-hang' } },
       demands: [
         atLeast('shoulder-flexion', 168),
         atLeast('shoulder-abduction', 165),
@@ -183,7 +184,6 @@ export const HANG_AND_SWING = climb({
       practice: {
         easier: ['feet-side-crunches'],
         equipment: ['bar'],
-        share: 1,
         dose: reps(5, 8, 2, { perSide: true, restSeconds: 60 }),
         trains: { 'free-hang': 2, 'release-swing': 2, 'plank-hold': 1, grip: 2 },
         cue: 'Turn from the shoulders, shorten one side, slow both ways.',
@@ -195,6 +195,7 @@ export const HANG_AND_SWING = climb({
       name: 'Straight swings',
       setUp: 'Free hang; small straight swings led by the feet, a spotter for the first ones.',
       pose: 'swing',
+      support: { setUp: { position: 'swing', amplitudeDeg: 25 } },
       demands: [
         atLeast('shoulder-flexion', 170),
         atLeast('shoulder-extension', 45),
@@ -207,7 +208,6 @@ export const HANG_AND_SWING = climb({
       ],
       practice: {
         equipment: ['bar'],
-        share: 1.2,
         dose: reps(5, 10, 2, { secondsPerUnit: 2, restSeconds: 60 }),
         trains: { 'free-hang': 3, grip: 3, 'one-shoulder-packs': 1, 'release-swing': 1 },
         cue: 'Feet lead, shoulders stay set, stop while it is quiet.',
@@ -219,6 +219,7 @@ export const HANG_AND_SWING = climb({
       name: 'Travelling hand to hand',
       setUp: 'A row of bars or rings; the swing carries, one hand lets go at a time.',
       pose: 'hand-to-hand travel',
+      support: { setUp: { position: 'swing', amplitudeDeg: 30, hands: 'one' } },
       demands: [
         atLeast('shoulder-flexion', 170),
         atLeast('shoulder-extension', 50),
@@ -231,7 +232,6 @@ export const HANG_AND_SWING = climb({
       ],
       practice: {
         equipment: ['row of bars'],
-        share: 1.2,
         dose: reps(4, 8, 2, { secondsPerUnit: 2, restSeconds: 90 }),
         trains: { 'free-hang': 3, grip: 3, 'release-swing': 2, 'one-shoulder-packs': 2 },
         cue: 'Let the swing carry; one hand at a time.',

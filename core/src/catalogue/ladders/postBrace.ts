@@ -1,6 +1,6 @@
 import { reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, atMost, customary, shareOfBodyMass } from './demands.ts';
+import { atLeast, atMost, customary, shareOfBodyMass, ownLoad } from './demands.ts';
 
 const BEFORE_POST = ['wrist-injury', 'shoulder-injury', 'elbow-pain'] as const;
 
@@ -31,6 +31,7 @@ export const POST_BRACE = climb({
       name: 'Straight wrist on the post',
       setUp: 'Facing the post, low hand pushes at hip height, high hand pulls at head height; feet flat.',
       pose: 'at a post, low push, high pull',
+      support: { setUp: { position: 'post-brace' }, wanted: 0.15 },
       demands: [
         atLeast('radial-deviation', 15),
         atLeast('ulnar-deviation', 22),
@@ -40,7 +41,6 @@ export const POST_BRACE = climb({
         atLeast('elbow-crease', 20),
       ],
       practice: {
-        share: 0.15,
         dose: seconds(10, 15, 2, { perSide: true, restSeconds: 20 }),
         cue: 'Knuckles, wrist and elbow in one line; push and pull alike.',
         trains: { 'radial-deviation': 1, 'ulnar-deviation': 1, grip: 1, 'elbow-crease': 1 },
@@ -54,19 +54,19 @@ export const POST_BRACE = climb({
       name: 'Brace, feet on the floor',
       setUp: 'Lean away; the low arm braces straight, the high arm carries.',
       pose: 'at a post, low push, high pull',
+      support: { setUp: { position: 'post-brace' }, wanted: 0.35 },
       demands: [
         atLeast('radial-deviation', 15),
         atLeast('ulnar-deviation', 25),
         atLeast('pronation', 70),
         atLeast('supination', 75),
         shareOfBodyMass('grip', 0.4),
-        atLeast('hand-load-hang', 40),
+        ownLoad('hand-load-hang'),
         atLeast('side-plank-hold', 20),
         atLeast('horizontal-adduction', 100),
       ],
       practice: {
         easier: ['knee-side-plank'],
-        share: 0.35,
         dose: reps(4, 6, 2, { perSide: true, secondsPerUnit: 5 }),
         cue: 'Ribs and pelvis drawn together before the lean.',
         trains: { grip: 2, 'side-plank-hold': 1, 'hand-load-hang': 1 },
@@ -79,17 +79,17 @@ export const POST_BRACE = climb({
       name: 'Brace, feet light',
       setUp: 'The same brace; the feet carry less with every breath.',
       pose: 'at a post, feet light',
+      support: { setUp: { position: 'post-brace' }, wanted: 0.65 },
       demands: [
         atLeast('pronation', 72),
         atLeast('supination', 78),
         shareOfBodyMass('grip', 0.5),
-        atLeast('hand-load-hang', 70),
+        ownLoad('hand-load-hang'),
         atLeast('side-plank-hold', 35),
         customary('one-shoulder-packs', 5),
         atMost('side-reach', 15),
       ],
       practice: {
-        share: 0.65,
         dose: seconds(3, 6, 3, { perSide: true, restSeconds: 60 }),
         cue: 'Feet light, wrists straight; down while it is still a choice.',
         trains: { grip: 3, 'side-plank-hold': 1, 'one-shoulder-packs': 1 },
@@ -102,18 +102,18 @@ export const POST_BRACE = climb({
       name: 'Brace, feet off',
       setUp: 'Feet leave the floor for a breath, knees tucked.',
       pose: 'at a post, feet light',
+      support: { setUp: { position: 'post-brace', feetShare: 0 } },
       demands: [
         atLeast('pronation', 75),
         atLeast('supination', 80),
         shareOfBodyMass('grip', 0.6),
-        atLeast('hand-load-hang', 100),
+        ownLoad('hand-load-hang'),
         atLeast('side-plank-hold', 50),
         customary('one-shoulder-packs', 10),
         atMost('side-reach', 10),
         atLeast('ball-toss', 4),
       ],
       practice: {
-        share: 1,
         dose: seconds(2, 5, 3, { perSide: true, restSeconds: 90 }),
         cue: 'Tuck, hold one breath, feet home first.',
         trains: { grip: 3, 'one-shoulder-packs': 2, 'hand-load-hang': 2 },

@@ -11,7 +11,7 @@ export const SWING = position({
   dials: { amplitudeDeg: angle('Swing to each side', 0, 90, 20, 5) },
   choices: { hands: { label: 'Hands', options: ['both', 'one'], usual: 'both' } },
   harder: [{ dial: 'amplitudeDeg', from: 0, to: 90 }],
-  assumes: [],
+  assumes: ['armLength', 'upperMass'],
   honest: () => [
     'A stiff straight body at the lowest point. Legs that whip, a kip or a catch go above this: dynamic peaks are not modelled.',
   ],
