@@ -36,8 +36,6 @@ export class ScaleReadingDto {
   massKg!: number;
   /** The model was contradicted, and the coach stands by the reading. */
   @IsBoolean() insisted!: boolean;
-  /** Read off the stand-in of a scale. */
-  @IsBoolean() simulated!: boolean;
   @IsPlainText('The note', { max: LIMITS.reason }) note!: string;
 }
 

@@ -19,10 +19,11 @@ export function fittedTo(library: Library, body: KnownBody): Library {
     known.set(drill.id, now);
     return now;
   };
+  let all: readonly Drill[] | undefined;
   return {
     ...library,
     get drills() {
-      return library.drills.map(fitted);
+      return (all ??= library.drills.map(fitted));
     },
     drill: (id) => fitted(library.drill(id)),
     harderThan: (id) => library.harderThan(id).map(fitted),

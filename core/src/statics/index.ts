@@ -5,10 +5,22 @@ export { bodyModel, BODY_LIMITS, GRAVITY, segmentLengths, type Body, type BodyMe
 export { ASSUMPTIONS, ASSUMPTION_NAMES, usualBelief, type AssumptionName, type Belief } from './assumptions.ts';
 export { dialInWords, type Dial, type Choice } from './position.ts';
 export type { StaticPosition } from './positions/index.ts';
-export { isStaticPosition, modelOf, setUpInWords, setUpProblem, STATIC_POSITIONS, stated, type AnyModel, type SetUp } from './setUp.ts';
+export {
+  choiceOf,
+  dialOf,
+  isStaticPosition,
+  modelOf,
+  setUpInWords,
+  setUpProblem,
+  STATIC_POSITIONS,
+  stretchesOf,
+  type AnyModel,
+  type SetUp,
+} from './setUp.ts';
 export {
   armMoments,
   asKilograms,
+  assumptionInWords,
   FIGURE_NAMES,
   handLoad,
   type Figures,
@@ -17,7 +29,7 @@ export {
   type Span,
 } from './handLoad.ts';
 export { notchesOf, solveSetUp, withNotch, type Notch, type Solved, type Wanted } from './solveSetUp.ts';
-export { plannedLoad, stepsBetween, STEP_SHARE, supportOn, type SupportOn, type SupportPlan } from './supportPlan.ts';
+export { plannedLoad, plannedStance, stepsBetween, STEP_SHARE, supportOn, type SupportOn, type SupportPlan } from './supportPlan.ts';
 export {
   calibrate,
   canCalibrate,
@@ -30,6 +42,6 @@ export {
 export { bandForce, fitBand, type Assistance, type BandCurve, type BandFit, type BandReading } from './bands.ts';
 export { bandsFor, pullUpAssistance, type BandPick } from './assistance.ts';
 export { traineeBody, type RecordedBody } from './traineeBody.ts';
-export { swing, swingGrip, type GripDemand, type SwingReading } from './swing.ts';
+export { holdFrom, swing, swingGrip, type GripDemand, type SwingReading } from './swing.ts';
 export type { Contact, ContactName, Joints, Scenery, Stance, Support } from './stance.ts';
 export { PUBLISHED_HAND_LOADS, publishedFor, type PublishedLoad } from './publishedLoads.ts';

@@ -61,6 +61,29 @@ export function stated(setUp: SetUp): Values<AnyModel['dials'], AnyModel['choice
   return values as Values<AnyModel['dials'], AnyModel['choices']>;
 }
 
+/**
+ * The dials of a set-up in the order in which they make it harder. A band that is named pulls as it pulls: then its
+ * share is not turned.
+ */
+export function stretchesOf(setUp: SetUp): AnyModel['harder'] {
+  const { harder } = modelOf(setUp.position);
+  return 'band' in setUp && setUp.band ? harder.filter(({ dial }) => dial !== 'bandShare') : harder;
+}
+
+/**
+ * Where a dial stands.
+ *
+ * @example dialOf({ position: 'push-up', handHeightM: 0.3 }, 'handHeightM') // 0.3
+ */
+export function dialOf(setUp: SetUp, dial: string): number {
+  return Number((setUp as unknown as Record<string, unknown>)[dial] ?? modelOf(setUp.position).dials[dial]?.usual);
+}
+
+/** Which option of a choice is taken. */
+export function choiceOf(setUp: SetUp, choice: string): string {
+  return String((setUp as unknown as Record<string, unknown>)[choice] ?? modelOf(setUp.position).choices[choice]?.usual);
+}
+
 /** @throws Refusal `set-up-impossible` */
 export function checked(setUp: SetUp): SetUp {
   const problem = setUpProblem(setUp);
@@ -78,16 +101,23 @@ export function setUpInWords(setUp: SetUp): string {
   const values = stated(setUp);
   const parts = [
     ...Object.entries(dials)
-      .filter(([key, dial]) => values[key] !== dial.usual || isMainDial(setUp.position, key))
-      .filter(([key]) => values[key] !== 0 || isMainDial(setUp.position, key))
+      .filter(([key, dial]) => (values[key] !== dial.usual || isMainDial(setUp.position, key)) && values[key] !== 0)
+      .filter(([key]) => !(key === 'bandShare' && values.band))
       .map(([key, dial]) => `${lower(dial.label)} ${dialInWords(dial, Number(values[key]))}`),
     ...Object.entries(choices)
       .filter(([key, choice]) => values[key] !== choice.usual)
-      .map(([key, choice]) => `${lower(choice.label)} ${String(values[key])}`),
+      .map(([key, choice]) => OPTION_WORDS[String(values[key])] ?? `${lower(choice.label)} ${String(values[key])}`),
     ...(values.band ? [`band ${values.band.name}`] : []),
   ];
   return [lower(name), ...parts].join(', ');
 }
+
+/** Options that do not read well after the name of their choice. */
+const OPTION_WORDS: Readonly<Record<string, string>> = {
+  one: 'one hand',
+  fingertips: 'on the fingertips',
+  'fists or handles': 'on fists or handles',
+};
 
 function isMainDial(position: StaticPosition, key: string): boolean {
   return modelOf(position).harder[0]?.dial === key;

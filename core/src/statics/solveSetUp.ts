@@ -3,7 +3,7 @@ import { usualBelief } from './assumptions.ts';
 import { evaluate, type Figures, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
 import { type Dial, dialInWords } from './position.ts';
 import type { StaticPosition } from './positions/index.ts';
-import { checked, modelOf, type SetUp } from './setUp.ts';
+import { checked, modelOf, type SetUp, stretchesOf } from './setUp.ts';
 
 export interface Wanted {
   /** Load on the hands as a fraction of body weight; at a wall the whole force. */
@@ -156,8 +156,8 @@ function inWords({ loadShare }: Figures, binds: Binding, { verticalShare, wristL
 
 /** Every place of the dials that can be set up, from easiest to hardest. */
 export function notchesOf(base: SetUp): readonly Notch[] {
-  const { dials, harder } = modelOf(base.position);
-  return harder.flatMap(({ dial, from, to }, i) => {
+  const { dials } = modelOf(base.position);
+  return stretchesOf(base).flatMap(({ dial, from, to }, i) => {
     const { step } = dials[dial] as Dial;
     const count = Math.round(Math.abs(to - from) / step);
     // A following stretch begins where the one before has ended.
@@ -177,7 +177,7 @@ function notchAt(notches: readonly Notch[], index: number): Notch {
 
 /** The set-up with one dial at a notch; the other dials of the search stand where their stretch ended or has yet to begin. */
 export function withNotch(base: SetUp, { dial, value }: Notch): SetUp {
-  const { harder } = modelOf(base.position);
+  const harder = stretchesOf(base);
   const at = harder.findIndex((s) => s.dial === dial);
   const turned: Record<string, unknown> = { ...base };
   harder.forEach((s, i) => {

@@ -1,7 +1,8 @@
 import { Refusal } from '../errors.ts';
 import { usualBelief } from './assumptions.ts';
 import { evaluate, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
-import { modelOf, type SetUp } from './setUp.ts';
+import { choiceOf, modelOf, type SetUp, stated } from './setUp.ts';
+import { buildOf, type Stance } from './stance.ts';
 import { nearestSetUp, solveSetUp, type Wanted } from './solveSetUp.ts';
 
 /** The set-up that a drill or rung asks for: as it stands, or turned for each trainee until the hands carry a wanted load. */
@@ -51,8 +52,31 @@ export function plannedLoad(body: KnownBody, { setUp, wanted }: SupportPlan): nu
   }
 }
 
+/**
+ * Body and forces of a plan on one trainee, for drawing; `undefined` where it can not be built.
+ *
+ * @example plannedStance(body, { setUp: { position: 'plank' } })?.joints.shoulder // { x: 1.34, y: 0.58 }
+ */
+export function plannedStance(body: KnownBody, { setUp, wanted }: SupportPlan): Stance | undefined {
+  const { assumed } = body.belief ?? usualBelief(body);
+  try {
+    const chosen = wanted === undefined ? setUp : (nearestSetUp(body, setUp, wanted) ?? setUp);
+    return modelOf(chosen.position).place(buildOf(body, assumed), stated(chosen), assumed);
+  } catch (error) {
+    if (error instanceof Refusal) return undefined;
+    throw error;
+  }
+}
+
 /** Steps between two rungs, as a share of body weight. */
 export const STEP_SHARE = 0.05;
+
+/** The lower set-up with the choices of the upper one where both have them: one hand or two, flat or on the fingertips. */
+function likeUpper(lower: SetUp, upper: SetUp): SetUp {
+  const { choices } = modelOf(upper.position);
+  const shared = Object.keys(modelOf(lower.position).choices).filter((key) => choices[key]);
+  return { ...lower, ...Object.fromEntries(shared.map((key) => [key, choiceOf(upper, key)])) } as SetUp;
+}
 
 /**
  * Set-ups between two rungs, about five points of body weight apart: of the upper rung's position where it goes so low,
@@ -68,7 +92,7 @@ export function stepsBetween(body: KnownBody, lower: SupportPlan, upper: Support
   const parts = Math.round((to - from) / STEP_SHARE);
   for (let i = 1; i < parts; i++) {
     const share = from + ((to - from) * i) / parts;
-    for (const { setUp } of [upper, lower]) {
+    for (const setUp of [upper.setUp, likeUpper(lower.setUp, upper.setUp)]) {
       if (modelOf(setUp.position).harder.length === 0) continue;
       const found = nearestSetUp(body, setUp, share);
       if (!found) continue;

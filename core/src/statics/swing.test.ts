@@ -71,10 +71,23 @@ describe('a swinging body', () => {
 });
 
 describe('what a swing asks of the grip', () => {
+  // By hand: a hand that closes with 50 ± 4 kg holds 1.5·50 = 75 kg, give or take √(6² + 12.5²) = 14 kg.
   it.each([
-    [{ kg: 60, bandKg: 4 }, 'spare', 'This asks 50 kg of each hand; the weaker hand closes with 60 ± 4 kg: 10 kg spare.'],
-    [{ kg: 48, bandKg: 4 }, 'on the mark', 'This asks 50 kg of each hand; the weaker hand closes with 48 ± 4 kg: inside the error band.'],
-    [{ kg: 40, bandKg: 4 }, 'short', 'This asks 50 kg of each hand; the weaker hand closes with 40 ± 4 kg: 10 kg short.'],
+    [
+      { kg: 50, bandKg: 4 },
+      'spare',
+      'This asks 50 kg of each hand; the weaker hand closes with 50 ± 4 kg, which holds about 75 ± 14 kg: 25 kg spare.',
+    ],
+    [
+      { kg: 35, bandKg: 4 },
+      'on the mark',
+      'This asks 50 kg of each hand; the weaker hand closes with 35 ± 4 kg, which holds about 53 ± 11 kg: inside the error band.',
+    ],
+    [
+      { kg: 20, bandKg: 2 },
+      'short',
+      'This asks 50 kg of each hand; the weaker hand closes with 20 ± 2 kg, which holds about 30 ± 6 kg: 20 kg short.',
+    ],
     [undefined, 'unknown', 'This asks 50 kg of each hand; the grip has not been read yet.'],
   ] as const)('against %j: %s', (grip, state, inWords) => {
     expect(swingGrip(50 * GRAVITY, grip)).toEqual({ state, inWords });

@@ -1,6 +1,6 @@
 import { Refusal } from '../errors.ts';
 import { USUAL } from './assumptions.ts';
-import type { Body } from './bodyModel.ts';
+import { type Body, GRAVITY } from './bodyModel.ts';
 import { pendulumOf, pendulumSwing, pointMassBound } from './pendulum.ts';
 import { buildOf } from './stance.ts';
 
@@ -41,26 +41,47 @@ export function swing(body: Body, amplitudeDeg: number, hands: 1 | 2 = 2): Swing
   };
 }
 
+/** A hand in kilograms, with its error. */
+export interface HandForce {
+  readonly kg: number;
+  readonly bandKg: number;
+}
+
+/**
+ * Fingers hooked round a bar hold more than they close with on a dynamometer: about half as much again, give or take
+ * a sixth (project default; coaches let people hang whose grip reads well below half of body weight).
+ */
+const [HOOK, HOOK_DOUBT] = [1.5, 0.25];
+
+/**
+ * What a hand can be expected to hold on a bar, from what it closes with on a dynamometer.
+ *
+ * @example holdFrom({ kg: 40, bandKg: 2 }) // { kg: 60, bandKg: 10.4 }
+ */
+export function holdFrom({ kg, bandKg }: HandForce): HandForce {
+  return { kg: HOOK * kg, bandKg: Math.hypot(HOOK * bandKg, HOOK_DOUBT * kg) };
+}
+
 export interface GripDemand {
   readonly state: 'spare' | 'on the mark' | 'short' | 'unknown';
   readonly inWords: string;
 }
 
 /**
- * What a swing asks of the grip, against the dynamometer. The force along the fingers is not the force a dynamometer
- * reads when they close; the comparison is the trade's rule of thumb (common practice, no source).
+ * What a swing asks of the grip, against the dynamometer.
  *
  * @param perHandN pull on one hand
  * @param grip weaker hand's reading and its error, in kilograms; absent when never read
  */
-export function swingGrip(perHandN: number, grip: { readonly kg: number; readonly bandKg: number } | undefined): GripDemand {
-  const asked = perHandN / 9.80665;
+export function swingGrip(perHandN: number, grip: HandForce | undefined): GripDemand {
+  const asked = perHandN / GRAVITY;
   if (!grip) return { state: 'unknown', inWords: `This asks ${Math.round(asked)} kg of each hand; the grip has not been read yet.` };
-  const spare = grip.kg - asked;
-  const state = spare >= grip.bandKg ? 'spare' : spare > -grip.bandKg ? 'on the mark' : 'short';
+  const hold = holdFrom(grip);
+  const spare = hold.kg - asked;
+  const state = spare >= hold.bandKg ? 'spare' : spare > -hold.bandKg ? 'on the mark' : 'short';
   const difference = `${Math.abs(Math.round(spare))} kg ${spare >= 0 ? 'spare' : 'short'}`;
   return {
     state,
-    inWords: `This asks ${Math.round(asked)} kg of each hand; the weaker hand closes with ${Math.round(grip.kg)} ± ${Math.round(grip.bandKg)} kg: ${state === 'on the mark' ? 'inside the error band' : difference}.`,
+    inWords: `This asks ${Math.round(asked)} kg of each hand; the weaker hand closes with ${Math.round(grip.kg)} ± ${Math.round(grip.bandKg)} kg, which holds about ${Math.round(hold.kg)} ± ${Math.round(hold.bandKg)} kg: ${state === 'on the mark' ? 'inside the error band' : difference}.`,
   };
 }

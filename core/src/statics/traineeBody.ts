@@ -28,8 +28,8 @@ export function traineeBody({ sex, stature, mass, armLength, legLength, belief }
     statureM: stature / 100,
     massKg: mass,
     overrides: {
-      ...(armLength == null ? {} : { armM: armLength / 100 }),
-      ...(legLength == null ? {} : { legM: legLength / 100 }),
+      ...(typeof armLength !== 'number' ? {} : { armM: armLength / 100 }),
+      ...(typeof legLength !== 'number' ? {} : { legM: legLength / 100 }),
     },
   });
   return belief ? { ...body, belief } : body;

@@ -14,6 +14,7 @@ import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { BUILT_IN_COACH } from '../context.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { reading, trueCapacity } from './body.ts';
+import { furnishLab } from './lab.ts';
 import { CREW, type Story } from './people.ts';
 
 const SEED = 'myokinet-demo-1';
@@ -25,6 +26,8 @@ const TRAIT_SPREAD = 0.55;
 const STEADY_NOISE = 0.3;
 /** Days of rest before today, for the one who is to be ready to sign. */
 const REST_DAYS = 2;
+/** Whose set-ups were read off a scale. */
+const MEASURED = 'Ines Shroud';
 
 /**
  * Fills a database with the demo crew's half year up to `today`, by the same stores the app uses,
@@ -46,6 +49,8 @@ export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CRE
   };
   db.transaction(() => {
     for (const story of crew) live(story, world);
+    world.at(today);
+    furnishLab({ services, today, newId: world.newId }, MEASURED);
   })();
 }
 

@@ -7,11 +7,10 @@ import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './statements.ts';
 
-type ReadingRow = Omit<ScaleReadingDto, 'setUp' | 'insisted' | 'simulated'> & {
+type ReadingRow = Omit<ScaleReadingDto, 'setUp' | 'insisted'> & {
   readonly traineeId: string;
   readonly setUp: string;
   readonly insisted: number;
-  readonly simulated: number;
   readonly coach: string;
   readonly reason: string | null;
   readonly at: Instant | null;
@@ -74,7 +73,6 @@ export function calibrationStore(context: Context) {
           ...dto,
           setUp: JSON.stringify(dto.setUp),
           insisted: dto.insisted ? 1 : 0,
-          simulated: dto.simulated ? 1 : 0,
           traineeId: trainee.id,
           studioId: who.studioId,
           coachId: who.coachId,
@@ -94,13 +92,12 @@ export function calibrationStore(context: Context) {
   };
 }
 
-/** Neither set aside nor read off the stand-in of a scale. */
-function counts({ at, simulated }: ReadingRow): boolean {
-  return at === null && simulated === 0;
+function counts({ at }: ReadingRow): boolean {
+  return at === null;
 }
 
-function readingDto({ traineeId: _t, coach: _c, reason: _r, at: _a, setUp, insisted, simulated, ...row }: ReadingRow): ScaleReadingDto {
-  return { ...row, setUp: JSON.parse(setUp) as ScaleReadingDto['setUp'], insisted: insisted === 1, simulated: simulated === 1 };
+function readingDto({ traineeId: _t, coach: _c, reason: _r, at: _a, setUp, insisted, ...row }: ReadingRow): ScaleReadingDto {
+  return { ...row, setUp: JSON.parse(setUp) as ScaleReadingDto['setUp'], insisted: insisted === 1 };
 }
 
 export type CalibrationStore = ReturnType<typeof calibrationStore>;

@@ -1,5 +1,5 @@
 const READING_COLUMNS = `
-  s.id, s.trainee_id AS traineeId, s.taken_at AS takenAt, s.set_up AS setUp, s.under, s.kg, s.mass_kg AS massKg, s.insisted, s.simulated,
+  s.id, s.trainee_id AS traineeId, s.taken_at AS takenAt, s.set_up AS setUp, s.under, s.kg, s.mass_kg AS massKg, s.insisted,
   s.note, c.name AS coach, a.reason, a.at`;
 
 export const READINGS_OF_TRAINEE = `
@@ -19,8 +19,8 @@ export const READINGS_OF_STUDIO = `
   ORDER BY s.taken_at, s.id`;
 
 export const INSERT_READING = `
-  INSERT INTO scale_reading (id, studio_id, trainee_id, coach_id, taken_at, set_up, under, kg, mass_kg, insisted, simulated, note)
-  VALUES (@id, @studioId, @traineeId, @coachId, @takenAt, @setUp, @under, @kg, @massKg, @insisted, @simulated, @note)`;
+  INSERT INTO scale_reading (id, studio_id, trainee_id, coach_id, taken_at, set_up, under, kg, mass_kg, insisted, note)
+  VALUES (@id, @studioId, @traineeId, @coachId, @takenAt, @setUp, @under, @kg, @massKg, @insisted, @note)`;
 
 export const INSERT_SET_ASIDE = `
   INSERT INTO scale_reading_set_aside (reading_id, coach_id, at, reason)

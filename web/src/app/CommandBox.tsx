@@ -25,6 +25,7 @@ export function CommandBox({ close }: { readonly close: () => void }) {
             <Choice label="Measuring: what a figure is worth" choose={() => go('/measuring')} />
             <Choice label="Library: drills" choose={() => go('/library')} />
             <Choice label="Library: ladders" choose={() => go('/library/ladders')} />
+            <Choice label="Library: bands" choose={() => go('/library/bands')} />
             <Choice label="Library: schools" choose={() => go('/library/schools')} />
           </Command.Group>
           <Command.Group heading="Trainees" className="aside text-sm">
@@ -39,6 +40,9 @@ export function CommandBox({ close }: { readonly close: () => void }) {
             ))}
             {trainees.map(({ id, name }) => (
               <Choice key={id} id={`history-${id}`} label={`History: ${name}`} choose={() => go(`/trainees/${id}/history`)} />
+            ))}
+            {trainees.map(({ id, name }) => (
+              <Choice key={id} id={`lab-${id}`} label={`Set-up lab: ${name}`} choose={() => go(`/trainees/${id}/lab`)} />
             ))}
             {trainees.map(({ id, name }) => (
               <Choice key={id} id={`plan-${id}`} label={`Plan: ${name}`} choose={() => go(`/trainees/${id}/plan`)} />

@@ -3,6 +3,7 @@ import { type Measure, readingInWords, WORKING_POSITIONS } from '@myokinet/core/
 import { originInWords, referencesFor } from '@myokinet/core/reference';
 import { formatAmount } from '@myokinet/core/quantities';
 import type { PoseName } from '@myokinet/core/statics';
+import { posed } from '../pieces/figure.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { buildOf } from '../trainee/buildOf.ts';
 import { personOf } from './person.ts';
@@ -28,7 +29,7 @@ export function ProtocolLines({
 }) {
   return (
     <div className="flex items-start gap-3">
-      <SetUpFigure pose={POSE[measure.position]} build={buildOf(trainee)} size={size} />
+      <SetUpFigure figure={posed(POSE[measure.position], buildOf(trainee))} size={size} />
       <ol className="list-decimal space-y-0.5 ps-5">
         {measure.protocol.map((line) => (
           <li key={line}>{line}</li>
@@ -50,7 +51,7 @@ export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; 
   return (
     <aside className="sheet hidden p-4 lg:block" aria-label="Protocol">
       <div className="flex items-center gap-3">
-        <SetUpFigure pose={POSE[measure.position]} build={buildOf(trainee)} size={72} />
+        <SetUpFigure figure={posed(POSE[measure.position], buildOf(trainee))} size={72} />
         <div>
           <h2>{measure.name}</h2>
           <p className="aside text-sm">{measure.instrument}</p>

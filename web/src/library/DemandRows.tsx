@@ -1,6 +1,6 @@
 import type { RungDemand } from '@myokinet/core/ladders';
 import { measureOf, MEASURES } from '@myokinet/core/measuring';
-import { UNITS } from '@myokinet/core/quantities';
+import { type Unit, UNITS } from '@myokinet/core/quantities';
 import { originInWords } from '@myokinet/core/reference';
 import { X } from 'lucide-react';
 import { useId } from 'react';
@@ -48,6 +48,16 @@ export function DemandRows({ demands, problemOf, change }: DemandRowsProps) {
 
 const PERCENT = 100;
 
+const BASES: Readonly<Partial<Record<Unit, { per: NonNullable<RungDemand['per']>; start: number; words: string; of: string }>>> = {
+  kg: { per: 'bodyMass', start: 0.3, words: 'share of body mass', of: 'body mass' },
+  percentBodyWeight: {
+    per: 'setUpLoad',
+    start: 1,
+    words: 'share of what the set-up of the rung puts on the hands',
+    of: 'this rung’s load',
+  },
+};
+
 function DemandRow({
   demand,
   problem,
@@ -61,9 +71,11 @@ function DemandRow({
 }) {
   const id = useId();
   const measure = measureOf(demand.measureId);
-  const relative = demand.per === 'bodyMass';
+  const relative = demand.per !== undefined;
+  // Shares of body mass go with kilograms, shares of the set-up's load with tolerated hand loads.
+  const share = BASES[measure.unit];
   const setBasis = (basis: string) => {
-    if (basis === 'share') change({ per: 'bodyMass', value: 0.3 });
+    if (basis === 'share' && share) change({ per: share.per, value: share.start });
     else change({ per: undefined as never, value: measure.limits.min });
   };
   return (
@@ -111,15 +123,15 @@ function DemandRow({
                 change({ value: relative ? figure / PERCENT : figure });
               }}
             />
-            {measure.unit === 'kg' ? (
+            {share ? (
               <select
                 className="select select-xs w-32"
-                aria-label={`${measure.name}: in kilograms or as a share of body mass`}
+                aria-label={`${measure.name}: in ${UNITS[measure.unit].name} or as a ${share.words}`}
                 value={relative ? 'share' : 'plain'}
                 onChange={(e) => setBasis(e.target.value)}
               >
-                <option value="plain">kg</option>
-                <option value="share">% of body mass</option>
+                <option value="plain">{UNITS[measure.unit].name}</option>
+                <option value="share">% of {share.of}</option>
               </select>
             ) : (
               <span className="w-32">{UNITS[measure.unit].name}</span>

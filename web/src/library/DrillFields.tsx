@@ -1,8 +1,9 @@
 import { JOINTS } from '@myokinet/core/anatomy';
 import type { Drill } from '@myokinet/core/drills';
 import { type Blade, BLADES } from '@myokinet/core/schools';
-import { NumberField, SelectField, TextField, TicksField } from './EntryFields.tsx';
-import { BLADE_WORDS, capital, type Option } from './words.ts';
+import { NumberField, SelectField, TextField, TicksField, type Option } from '../pieces/EntryFields.tsx';
+import { BLADE_WORDS, capital } from './words.ts';
+import { SupportNote } from './SupportNote.tsx';
 
 const DOSE_OPTIONS: readonly Option[] = [
   { value: 'reps', label: 'Repetitions' },
@@ -140,13 +141,14 @@ export function HandLoadFields({ drill, edit, problemOf }: WithProblems) {
       {handLoad && (
         <>
           <NumberField
-            label="Share of body weight"
+            label={drill.support ? 'Share of body weight on a typical trainee' : 'Share of body weight'}
             unit="%"
             value={Number.isNaN(handLoad.share) ? undefined : Math.round(handLoad.share * PERCENT)}
             problem={problemOf('handLoad/share')}
             change={(percent) => edit({ handLoad: { ...handLoad, share: percent / PERCENT } })}
           />
           <div className="sm:col-span-2">
+            <SupportNote support={drill.support} takeOff={() => edit({ support: undefined as never })} />
             <TicksField
               legend="Joints that carry it"
               values={handLoad.joints}

@@ -18,6 +18,7 @@ import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
+import { posed } from '../pieces/figure.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useSchools } from './LibraryContext.ts';
 import { CopyLink } from './CopyLink.tsx';
@@ -41,7 +42,7 @@ function Drilled({ drill }: { readonly drill: Drill }) {
       <div className="grid items-start gap-x-10 gap-y-5 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <div>
           <div className="sheet grid place-items-center p-3">
-            <SetUpFigure pose={drill.pose} build={ANYBODY} size={190} label={`Figure: ${drill.pose}`} />
+            <SetUpFigure figure={posed(drill.pose, ANYBODY)} size={190} label={`Figure: ${drill.pose}`} />
           </div>
           <Facts drill={drill} />
         </div>
@@ -82,7 +83,7 @@ function Facts({ drill }: { readonly drill: Drill }) {
     ...(tempo ? [['Tempo', tempo] as const] : []),
     ['Rest between sets', `${drill.dose.restSeconds} s`],
     ['How hard', effortInWords(drill.effort)],
-    ['Hands carry', handLoadInWords(drill)],
+    ['Hands carry', `${handLoadInWords(drill)}${drill.support ? ', worked out for each trainee' : ''}`],
     ['Bearable with', drill.aids.length > 0 ? drill.aids.join('; ') : 'nothing special'],
     ['Where it comes from', originInWords(drill.origin)],
   ];

@@ -7,11 +7,13 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../app/newId.ts';
 import { Empty } from '../pieces/Empty.tsx';
+import { posed } from '../pieces/figure.ts';
+import type { Option } from '../pieces/EntryFields.tsx';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useSchools, useStudioLibrary } from './LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
 import { type FilterName, useDrillFilter } from './useDrillFilter.ts';
-import { ANYBODY, asOptions, BLADE_WORDS, capital, jointsInWords, type Option } from './words.ts';
+import { ANYBODY, asOptions, BLADE_WORDS, capital, jointsInWords } from './words.ts';
 
 const OPTIONS: Readonly<Record<FilterName, { readonly label: string; readonly options: readonly Option[] }>> = {
   joint: { label: 'Joint', options: asOptions(JOINTS) },
@@ -116,7 +118,7 @@ function DrillRow({ drill }: { readonly drill: Drill }) {
         to={`/library/drills/${drill.id}`}
         className="grid grid-cols-[3rem_1fr] items-center gap-x-3 py-1 hover:bg-base-200 md:grid-cols-[3rem_minmax(0,5fr)_minmax(0,5fr)_minmax(0,4fr)]"
       >
-        <SetUpFigure pose={drill.pose} build={ANYBODY} size={FIGURE} />
+        <SetUpFigure figure={posed(drill.pose, ANYBODY)} size={FIGURE} />
         <span className="leading-tight">
           <span className="font-semibold">{drill.name}</span>
           {own && <span className="ms-2 border-s-4 border-primary bg-primary/10 px-1.5 text-sm">the studio’s</span>}

@@ -7,12 +7,13 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId } from '../app/newId.ts';
 import { useDesk } from '../app/useDesk.ts';
+import { posed } from '../pieces/figure.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { blankDrill, copyOfDrill, STUDIO_ORIGIN } from './blankEntries.ts';
 import { DeskBar } from './DeskBar.tsx';
 import { BladeFields, DoseFields, HandLoadFields, withText } from './DrillFields.tsx';
 import { useSaveDrillMutation } from './endpoints.ts';
-import { SelectField, TextField, TicksField } from './EntryFields.tsx';
+import { SelectField, TextField, TicksField } from '../pieces/EntryFields.tsx';
 import { useLibrary, useOwnEntry } from './LibraryContext.ts';
 import { NeighboursField } from './NeighboursField.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
@@ -115,7 +116,7 @@ function DrillEditor({ start }: { readonly start: Drill }) {
               options={asOptions(Object.keys(POSES))}
               change={(v) => edit({ pose: v as Drill['pose'] })}
             />
-            <SetUpFigure pose={drill.pose} build={ANYBODY} size={56} />
+            <SetUpFigure figure={posed(drill.pose, ANYBODY)} size={56} />
           </div>
           <SelectField label="Joint" value={drill.joint} options={asOptions(JOINTS)} change={(v) => edit({ joint: v as Drill['joint'] })} />
           <div className="sm:col-span-2">

@@ -11,7 +11,7 @@ import { dragAnnouncements } from '../pieces/dragAnnouncements.ts';
 import { blankLadder, blankRung } from './blankEntries.ts';
 import { DeskBar } from './DeskBar.tsx';
 import { useSaveLadderMutation } from './endpoints.ts';
-import { SelectField, TextField } from './EntryFields.tsx';
+import { SelectField, TextField } from '../pieces/EntryFields.tsx';
 import { useLibrary, useOwnEntry } from './LibraryContext.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { RungEditor } from './RungEditor.tsx';

@@ -7,7 +7,7 @@ import { newId } from '../app/newId.ts';
 import { useDraft } from '../app/useDraft.ts';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { useResetEntryMutation, useSaveFaultMutation } from './endpoints.ts';
-import { TextField } from './EntryFields.tsx';
+import { TextField } from '../pieces/EntryFields.tsx';
 import { useLibrary, useOwnEntry, useSchools } from './LibraryContext.ts';
 import { BLADE_WORDS, capital } from './words.ts';
 

@@ -5,12 +5,14 @@ import { originInWords } from '@myokinet/core/reference';
 import { cautionOf } from '@myokinet/core/safety';
 import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
+import { figureOn } from '../pieces/figure.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useSchools } from './LibraryContext.ts';
 import { CopyLink } from './CopyLink.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
-import { ANYBODY } from './words.ts';
+import { SupportNote } from './SupportNote.tsx';
+import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
 
 export function LadderPage() {
   const { ladderId = '' } = useParams();
@@ -68,12 +70,13 @@ function RungEntry({ rung, place }: { readonly rung: Rung; readonly place: numbe
   const practice = library.hasDrill(rung.practice) ? library.drill(rung.practice) : undefined;
   return (
     <li className="grid gap-x-6 gap-y-1 border-t border-base-300 py-2.5 md:grid-cols-[4rem_minmax(0,4fr)_minmax(0,6fr)]">
-      <SetUpFigure pose={rung.pose} build={ANYBODY} size={62} />
+      <SetUpFigure figure={figureOn(rung, ANYBODY, ANY_BODY_MODEL)} size={62} />
       <div className="leading-snug">
         <h3>
           {place}. {rung.name}
         </h3>
         <p>{rung.setUp}</p>
+        {rung.support && <SupportNote support={rung.support} />}
         {practice && (
           <p className="mt-1 text-sm">
             Practice:{' '}

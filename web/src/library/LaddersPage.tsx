@@ -2,10 +2,11 @@ import type { Ladder } from '@myokinet/core/ladders';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { newId } from '../app/newId.ts';
+import { figureOn } from '../pieces/figure.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { useLibrary, useStudioLibrary } from './LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
-import { ANYBODY } from './words.ts';
+import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
 
 /** Every ladder at a glance: where it starts, where it leads, and how many rungs lie between. */
 export function LaddersPage() {
@@ -41,8 +42,8 @@ function LadderCard({ ladder, own }: { readonly ladder: Ladder; readonly own: bo
     <li className="border-b border-base-300">
       <Link to={`/library/ladders/${ladder.id}`} className="flex items-center gap-3 py-2 hover:bg-base-200">
         <span className="flex flex-none items-end gap-1">
-          {first && <SetUpFigure pose={first.pose} build={ANYBODY} size={46} />}
-          {last && <SetUpFigure pose={last.pose} build={ANYBODY} size={46} />}
+          {first && <SetUpFigure figure={figureOn(first, ANYBODY, ANY_BODY_MODEL)} size={46} />}
+          {last && <SetUpFigure figure={figureOn(last, ANYBODY, ANY_BODY_MODEL)} size={46} />}
         </span>
         <span className="leading-snug">
           <span className="font-semibold">{ladder.name}</span>

@@ -4,6 +4,7 @@ import { useStudioLibrary } from './LibraryContext.ts';
 const TABS = [
   { to: '/library', label: 'Drills', end: true },
   { to: '/library/ladders', label: 'Ladders', end: false },
+  { to: '/library/bands', label: 'Bands', end: false },
   { to: '/library/faults', label: 'Faults', end: false },
   { to: '/library/cautions', label: 'Cautions', end: false },
   { to: '/library/schools', label: 'Schools', end: false },

@@ -4,11 +4,13 @@ import { doseInWords, PHASES } from '@myokinet/core/drills';
 import type { Rung } from '@myokinet/core/ladders';
 import { POSES } from '@myokinet/core/statics';
 import { ChevronDown, ChevronRight, Copy, GripVertical, Trash2 } from 'lucide-react';
+import { figureOn } from '../pieces/figure.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { DemandRows } from './DemandRows.tsx';
-import { SelectField, TextField } from './EntryFields.tsx';
+import { SupportNote } from './SupportNote.tsx';
+import { SelectField, TextField } from '../pieces/EntryFields.tsx';
 import { useLibrary } from './LibraryContext.ts';
-import { ANYBODY, asOptions } from './words.ts';
+import { ANY_BODY_MODEL, ANYBODY, asOptions } from './words.ts';
 
 export interface RungEditorProps {
   readonly rung: Rung;
@@ -42,7 +44,7 @@ export function RungEditor({ rung, place, open, toggle, problemOf, change, copy,
         >
           <GripVertical size={16} aria-hidden />
         </button>
-        <SetUpFigure pose={rung.pose} build={ANYBODY} size={36} />
+        <SetUpFigure figure={figureOn(rung, ANYBODY, ANY_BODY_MODEL)} size={36} />
         <button type="button" className="flex flex-1 cursor-pointer items-center gap-1.5 text-start" aria-expanded={open} onClick={toggle}>
           {open ? <ChevronDown size={16} aria-hidden /> : <ChevronRight size={16} aria-hidden />}
           <span>
@@ -88,6 +90,7 @@ function RungFields({ rung, problemOf, change }: Pick<RungEditorProps, 'rung' | 
           options={asOptions(Object.keys(POSES))}
           change={(v) => edit({ pose: v as Rung['pose'] })}
         />
+        <SupportNote support={rung.support} takeOff={() => edit({ support: undefined as never })} />
         <SelectField
           label="Practised in"
           value={rung.practice}

@@ -1,8 +1,11 @@
 import type { Drill } from '@myokinet/core/drills';
+import { bodyModel } from '@myokinet/core/statics';
+import type { Option } from '../pieces/EntryFields.tsx';
 import type { Blade } from '@myokinet/core/schools';
 
 /** A figure of nobody in particular. */
 export const ANYBODY = { stature: 1.7 } as const;
+export const ANY_BODY_MODEL = bodyModel({ statureM: ANYBODY.stature, massKg: 70 });
 
 export const BLADE_WORDS: Readonly<Record<Blade, string>> = { set: 'Set', sweep: 'Full sweep', follow: 'Follow' };
 
@@ -17,12 +20,7 @@ export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-/** A choice of a list as options of a select. */
-export interface Option {
-  readonly value: string;
-  readonly label: string;
-}
-
+/** Values as options of a select. */
 export function asOptions(values: readonly string[]): readonly Option[] {
   return values.map((value) => ({ value, label: capital(value) }));
 }

@@ -6,7 +6,8 @@ import { ChevronLeft, ChevronRight, Printer, WandSparkles } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { newId } from '../app/newId.ts';
-import { useLibrary, useSchools } from '../library/LibraryContext.ts';
+import { useSchools } from '../library/LibraryContext.ts';
+import { useFittedLibrary } from '../trainee/useFittedLibrary.ts';
 import { ConflictNote } from '../pieces/ConflictNote.tsx';
 import { Empty } from '../pieces/Empty.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
@@ -64,7 +65,7 @@ function PlanDesk({ weekStart, saved, readiness }: PlanDeskProps) {
   const [refusal, setRefusal] = useState<string | undefined>();
   const { plan } = desk;
   const now = new Date();
-  const library = useLibrary();
+  const library = useFittedLibrary();
   const studio = useSchools();
   const schools = schoolsOf(studio, plan.schools);
   const rules = planRules(trainee, readiness, { weekStart, now, library, schools });

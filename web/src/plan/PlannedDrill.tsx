@@ -3,6 +3,8 @@ import { CSS } from '@dnd-kit/utilities';
 import { cuesOf, UNIT_WORDS } from '@myokinet/core/drills';
 import { GripVertical, X } from 'lucide-react';
 import { useState } from 'react';
+import { SetUpLine } from '../pieces/SetUpLine.tsx';
+import { useCurrentBody, useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import type { ItemDraft } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
 
@@ -16,6 +18,8 @@ export interface PlannedDrillProps {
 /** One drill of a session: dragged by its handle, its dose typed, its reason always said. */
 export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps) {
   const { library, schools } = usePlanRules();
+  const trainee = useCurrentTrainee();
+  const body = useCurrentBody();
   const drill = library.drill(item.drillId);
   const byFeel = schools.progress === 'feel';
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id, disabled: locked });
@@ -79,6 +83,7 @@ export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps
           />
           s
         </div>
+        {drill.support && <SetUpLine support={drill.support} body={body} traineeId={trainee.id} />}
         <p className="text-sm leading-snug">{cuesOf(drill, schools).join(' ')}</p>
         <p className="aside text-sm leading-snug">{item.why}</p>
       </div>

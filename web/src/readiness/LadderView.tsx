@@ -1,7 +1,10 @@
 import type { Ladder, Rung } from '@myokinet/core/ladders';
 import type { Gate, RungStanding, Standing } from '@myokinet/core/readiness';
-import type { Build } from '@myokinet/core/statics';
+import { type Build, type KnownBody, plannedLoad, setUpInWords } from '@myokinet/core/statics';
 import { format } from 'date-fns';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { figureOn } from '../pieces/figure.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 
 export interface LadderViewProps {
@@ -11,15 +14,19 @@ export interface LadderViewProps {
   readonly closed: Readonly<Record<string, string>>;
   readonly gate: Gate | undefined;
   readonly build: Build;
+  readonly body: KnownBody;
   readonly now: Date;
 }
 
 /** The ladder, next rung up; the gate lies as a bar across the way. */
-export function LadderView({ ladder, standing, closed, gate, build, now }: LadderViewProps) {
+export function LadderView({ ladder, standing, closed, gate, build, body, now }: LadderViewProps) {
   const rungs = ladder.rungs.map((rung, i) => ({ rung, i })).reverse();
   return (
     <section aria-label="Ladder">
       <h2>{ladder.name}</h2>
+      <Link className="link text-sm no-print" to="lab/ladder">
+        Loads and steps between
+      </Link>
       <ol reversed className="mt-1.5">
         {rungs.map(({ rung, i }) => (
           <li key={rung.id}>
@@ -30,6 +37,7 @@ export function LadderView({ ladder, standing, closed, gate, build, now }: Ladde
               reached={i <= standing.here}
               closed={closed[rung.id]}
               build={build}
+              body={body}
               now={now}
             />
             {i === standing.next && i !== standing.here && gate && <GateBar gate={gate} />}
@@ -49,6 +57,7 @@ function RungRow({
   reached,
   closed,
   build,
+  body,
   now,
 }: {
   readonly rung: Rung;
@@ -57,15 +66,17 @@ function RungRow({
   readonly reached: boolean;
   readonly closed: string | undefined;
   readonly build: Build;
+  readonly body: KnownBody;
   readonly now: Date;
 }) {
+  const load = useMemo(() => rung.support && plannedLoad(body, rung.support), [rung, body]);
   return (
     <div className={`flex min-h-12 items-stretch gap-2.5 ${here ? 'bg-primary/10' : ''}`} {...(here ? { 'aria-current': 'step' } : {})}>
       <div aria-hidden className={`relative w-7 flex-none border-x-[3px] ${reached ? 'border-base-content' : 'border-base-300'}`}>
         <span className={`absolute inset-x-0 top-1/2 h-[3px] ${reached ? 'bg-base-content' : 'bg-base-300'}`} />
       </div>
       <div className={`flex-none self-center ${reached || here ? '' : 'opacity-60'}`}>
-        <SetUpFigure pose={rung.pose} build={build} size={FIGURE} />
+        <SetUpFigure figure={figureOn(rung, build, body)} size={FIGURE} />
       </div>
       <div className="self-center py-1 leading-tight">
         <span className={here ? 'font-semibold' : reached ? '' : 'aside'}>{rung.name}</span>
@@ -76,6 +87,11 @@ function RungRow({
             <span className="aside">{standing ? stateWords(standing, now) : ''}</span>
           )}
         </span>
+        {load !== undefined && rung.support && (
+          <span className="aside block text-sm leading-tight" title={setUpInWords(rung.support.setUp)}>
+            {Math.round(load * 100)}% on the hands
+          </span>
+        )}
         {closed && (
           <details className="text-sm leading-tight">
             <summary className="state-short cursor-pointer font-semibold">closed by the screen</summary>

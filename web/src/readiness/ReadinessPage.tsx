@@ -8,7 +8,7 @@ import { ReasonForm } from '../pieces/ReasonForm.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
 import { useReadinessQuery, useWithdrawClearanceMutation } from '../trainee/endpoints.ts';
 import { buildOf } from '../trainee/buildOf.ts';
-import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
+import { useCurrentBody, useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { GatePanel } from './GatePanel.tsx';
 import { LadderView } from './LadderView.tsx';
 import { ScreenNote } from './ScreenNote.tsx';
@@ -18,6 +18,7 @@ import { WeekPlan } from './WeekPlan.tsx';
 export function ReadinessPage() {
   const library = useLibrary();
   const trainee = useCurrentTrainee();
+  const body = useCurrentBody();
   const { data, error, isLoading, refetch } = useReadinessQuery(trainee.id);
   const [withdraw, withdrawal] = useWithdrawClearanceMutation();
   if (isLoading) return <Waiting />;
@@ -36,6 +37,7 @@ export function ReadinessPage() {
           closed={data.closedRungs}
           gate={data.gate}
           build={buildOf(trainee)}
+          body={body}
           now={now}
         />
       </div>

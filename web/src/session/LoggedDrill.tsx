@@ -5,6 +5,8 @@ import type { Schools } from '@myokinet/core/schools';
 import { Check, Plus, X } from 'lucide-react';
 import { useId } from 'react';
 import { useLibrary } from '../library/LibraryContext.ts';
+import { SetUpLine } from '../pieces/SetUpLine.tsx';
+import { useCurrentBody, useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { FaultEntry } from './FaultEntry.tsx';
 import { doneAsPlanned, type ItemLog, readSet, type SetLog, withRound } from './sessionLog.ts';
 
@@ -19,6 +21,8 @@ export interface LoggedDrillProps {
 export function LoggedDrill({ item, schools, change, remove }: LoggedDrillProps) {
   const id = useId();
   const library = useLibrary();
+  const trainee = useCurrentTrainee();
+  const body = useCurrentBody();
   const drill = library.drill(item.drillId);
   const byFeel = schools.progress === 'feel';
   const changeSet = (setId: string, part: Partial<SetLog>) =>
@@ -35,6 +39,7 @@ export function LoggedDrill({ item, schools, change, remove }: LoggedDrillProps)
           <span className="aside block text-sm">
             asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, drill.dose, schools.progress)}
           </span>
+          {drill.support && <SetUpLine support={drill.support} body={body} traineeId={trainee.id} />}
         </div>
         <div className="flex flex-wrap gap-x-5 gap-y-1">
           {sides.map((side) => (

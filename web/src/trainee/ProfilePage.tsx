@@ -53,6 +53,6 @@ export function ProfilePage() {
   );
 }
 
-function nextRevision({ savedAt: _saved, screen: _screen, ...profile }: TraineeReply): TraineeValues {
+function nextRevision({ savedAt: _saved, screen: _screen, belief: _belief, ...profile }: TraineeReply): TraineeValues {
   return { ...profile, basedOn: profile.revision, revision: newId() };
 }

@@ -2,6 +2,7 @@ import { inspect, LIMITS, TraineeDto } from '@myokinet/core/contracts';
 import { EQUIPMENT, type Equipment } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { WEEKDAYS } from '@myokinet/core/planning';
+import { BODY_LIMITS } from '@myokinet/core/statics';
 import { useEffect, useMemo } from 'react';
 import { type FieldErrors, type Resolver, useForm } from 'react-hook-form';
 import { useLibrary } from '../library/LibraryContext.ts';
@@ -18,7 +19,9 @@ export interface TraineeFormProps {
   readonly error: unknown;
 }
 
-type NumberName = 'birthYear' | 'stature' | 'mass' | 'sessionMinutes';
+type NumberName = 'birthYear' | 'stature' | 'mass' | 'armLength' | 'legLength' | 'sessionMinutes';
+
+const inCm = ({ min, max }: { readonly min: number; readonly max: number }) => ({ min: min * 100, max: max * 100 });
 
 interface NumberBounds {
   readonly unit?: string;
@@ -81,6 +84,8 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
         </Field>
         {numberField('stature', 'Stature', { unit: 'cm', ...stature })}
         {numberField('mass', 'Mass', { unit: 'kg', step: 0.1, ...mass })}
+        {numberField('armLength', 'Arm, shoulder to wrist', { unit: 'cm, if measured', step: 0.5, ...inCm(BODY_LIMITS.armM) })}
+        {numberField('legLength', 'Leg, hip to ankle', { unit: 'cm, if measured', step: 0.5, ...inCm(BODY_LIMITS.legM) })}
         <Field label="Dominant hand" error={errors.dominantHand}>
           {(props) => (
             <select className="select w-full" {...props} {...register('dominantHand')}>

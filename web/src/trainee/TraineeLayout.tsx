@@ -8,6 +8,7 @@ const TABS = [
   { to: '', label: 'Readiness' },
   { to: 'checks', label: 'Checks' },
   { to: 'history', label: 'History' },
+  { to: 'lab', label: 'Lab' },
   { to: 'plan', label: 'Plan' },
   { to: 'record', label: 'Record' },
   { to: 'screen', label: 'Screen' },

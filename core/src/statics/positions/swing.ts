@@ -8,7 +8,7 @@ export const SWING = position({
   name: 'Swing',
   direction: 'pull',
   carriedBy: 'hands',
-  dials: { amplitudeDeg: angle('Swing to each side', 0, 90, 20, 5) },
+  dials: { amplitudeDeg: angle('Amplitude to each side', 0, 90, 20, 5) },
   choices: { hands: { label: 'Hands', options: ['both', 'one'], usual: 'both' } },
   harder: [{ dial: 'amplitudeDeg', from: 0, to: 90 }],
   assumes: ['armLength', 'upperMass'],

@@ -14,7 +14,6 @@ CREATE TABLE scale_reading (
   kg         REAL NOT NULL CHECK (kg BETWEEN 0 AND 400),
   mass_kg    REAL NOT NULL CHECK (mass_kg BETWEEN 20 AND 250),
   insisted   INTEGER NOT NULL CHECK (insisted IN (0, 1)),
-  simulated  INTEGER NOT NULL CHECK (simulated IN (0, 1)),
   note       TEXT NOT NULL CHECK (length(note) <= 500)
 ) STRICT;
 CREATE INDEX scale_reading_by_trainee ON scale_reading (trainee_id, taken_at);

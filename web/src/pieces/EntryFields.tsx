@@ -1,5 +1,10 @@
 import { type ReactNode, useId } from 'react';
-import type { Option } from './words.ts';
+
+/** A choice of a list. */
+export interface Option {
+  readonly value: string;
+  readonly label: string;
+}
 
 interface Labelled {
   readonly label: string;
