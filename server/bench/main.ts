@@ -11,6 +11,7 @@ import { fillWithRecords } from './manyRecords.ts';
 import { judgeMany } from './judgeMany.ts';
 import { readTraces } from './readTraces.ts';
 import { searchMany } from './searchMany.ts';
+import { closedFormAlone, curveForTheScreen, loadsWithBand, loadsWithoutBand, SET_UPS } from './statics.ts';
 
 const TRAINEES = 500;
 const YEARS = 3;
@@ -61,6 +62,37 @@ rows.push({
   ms: traced,
   baseline: 'the filter alone, by a library',
   baselineMs: filtered,
+});
+
+const [loads, closed] = await race(
+  async () => loadsWithoutBand(),
+  async () => closedFormAlone(),
+);
+rows.push({
+  what: `hand load of ${SET_UPS} set-ups, without band (${Math.round(SET_UPS / loads)} thousand a second)`,
+  ms: loads,
+  baseline: 'the closed formula alone',
+  baselineMs: closed,
+});
+const [banded, bare] = await race(
+  async () => loadsWithBand(),
+  async () => loadsWithoutBand(),
+);
+rows.push({
+  what: `hand load of ${SET_UPS / 10} set-ups, every figure with its band`,
+  ms: banded,
+  baseline: 'ten times as many without',
+  baselineMs: bare,
+});
+const [curve, fewer] = await race(
+  async () => curveForTheScreen(),
+  async () => loadsWithoutBand(),
+);
+rows.push({
+  what: 'the lab’s curve with its band (limit 8 ms)',
+  ms: curve,
+  baseline: `${SET_UPS} set-ups without band`,
+  baselineMs: fewer,
 });
 
 const folder = mkdtempSync(join(tmpdir(), 'myokinet-bench-'));

@@ -114,7 +114,7 @@ function prepare(db: Database) {
     trainee: db.prepare('INSERT INTO trainee VALUES (?, ?, ?)'),
     revision: db.prepare(`
       INSERT INTO trainee_revision
-      VALUES (?, ?, ?, NULL, ?, ?, 1990, 'female', 170, 70, 'right', '', ?, '["Monday","Wednesday","Friday"]', 45, '["bar","step"]')`),
+      VALUES (?, ?, ?, NULL, ?, ?, 1990, 'female', 170, 70, 'right', '', ?, '["Monday","Wednesday","Friday"]', 45, '["bar","step"]', NULL, NULL)`),
     check: db.prepare(`INSERT INTO check_occasion VALUES (?, ?, ?, ?, ?, '')`),
     trial: db.prepare('INSERT INTO trial VALUES (?, ?, ?, ?, ?, ?, ?, NULL, NULL, NULL)'),
     capacity: db.prepare('INSERT INTO capacity VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 0, ?, 9, NULL)'),

@@ -2,7 +2,7 @@ import { type BodySide, sidesOf } from '../anatomy/index.ts';
 import { measureOf, readingInWords } from '../measuring/index.ts';
 import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
-import { type KnownBody, plannedLoad, type PoseName, setUpInWords, type SupportPlan } from '../statics/index.ts';
+import { type KnownBody, plannedLoad, type PoseName, type SupportPlan } from '../statics/index.ts';
 
 export type DemandDirection = 'at least' | 'at most';
 
@@ -106,7 +106,7 @@ function figureOn(
   const load = support && plannedLoad(body, support);
   const basis =
     support && load !== undefined
-      ? `${value === 1 ? '' : `${percent(value)} of `}the load of this rung on this trainee: ${setUpInWords(support.setUp)}`
+      ? `${value === 1 ? '' : `${percent(value)} of `}this rung’s load on this trainee`
       : 'the set-up of this rung can not be built for this trainee, so all of body weight is asked';
   return { figure: Math.round(100 * value * (load ?? UNBUILDABLE)), basis };
 }

@@ -45,3 +45,4 @@ export { traineeBody, type RecordedBody } from './traineeBody.ts';
 export { holdFrom, swing, swingGrip, type GripDemand, type SwingReading } from './swing.ts';
 export type { Contact, ContactName, Joints, Scenery, Stance, Support } from './stance.ts';
 export { PUBLISHED_HAND_LOADS, publishedFor, type PublishedLoad } from './publishedLoads.ts';
+export { loadCurve, type CurvePoint, type LoadCurve } from './loadCurve.ts';

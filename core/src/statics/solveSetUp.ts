@@ -3,7 +3,7 @@ import { usualBelief } from './assumptions.ts';
 import { evaluate, type Figures, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
 import { type Dial, dialInWords } from './position.ts';
 import type { StaticPosition } from './positions/index.ts';
-import { checked, modelOf, type SetUp, stretchesOf } from './setUp.ts';
+import { type AnyModel, checked, modelOf, type SetUp, stretchesOf } from './setUp.ts';
 
 export interface Wanted {
   /** Load on the hands as a fraction of body weight; at a wall the whole force. */
@@ -109,12 +109,36 @@ function searchOf(body: KnownBody, base: SetUp): Search | undefined {
     }
   };
   // What can be built is one stretch: too easy to be held at one end, out of reach at the other.
-  let first = 0;
-  while (first < notches.length && !figuresAt(first)) first += 1;
-  if (first === notches.length) throw outOfReach(`${modelOf(base.position).name}: no set-up of it can be built for this trainee.`);
-  let last = notches.length - 1;
-  while (!figuresAt(last)) last -= 1;
+  const built = someBuilt(notches.length, (i) => figuresAt(i) !== undefined);
+  if (built === undefined) throw outOfReach(`${modelOf(base.position).name}: no set-up of it can be built for this trainee.`);
+  const first = lastBuilt(built, 0, (i) => figuresAt(i) !== undefined);
+  const last = lastBuilt(built, notches.length - 1, (i) => figuresAt(i) !== undefined);
   return { notches, first, last, figuresAt, loadAt: (index) => figuresAt(index)?.loadShare ?? Number.NaN };
+}
+
+/** How many notches are looked at before every single one is. */
+const LOOKS = 16;
+
+/** Some notch that can be built: looked for here and there, then everywhere. */
+function someBuilt(count: number, works: (index: number) => boolean): number | undefined {
+  for (let i = 0; i <= LOOKS; i++) {
+    const at = Math.round(((count - 1) * i) / LOOKS);
+    if (works(at)) return at;
+  }
+  for (let i = 0; i < count; i++) if (works(i)) return i;
+  return undefined;
+}
+
+/** The last notch that can be built on the way from one that can to an end. */
+function lastBuilt(from: number, end: number, works: (index: number) => boolean): number {
+  if (works(end)) return end;
+  let [good, bad] = [from, end];
+  while (Math.abs(bad - good) > 1) {
+    const middle = (good + bad) >> 1;
+    if (works(middle)) good = middle;
+    else bad = middle;
+  }
+  return good;
 }
 
 /** The load grows along the notches, so that the crossing lies between two neighbours. */
@@ -156,8 +180,19 @@ function inWords({ loadShare }: Figures, binds: Binding, { verticalShare, wristL
 
 /** Every place of the dials that can be set up, from easiest to hardest. */
 export function notchesOf(base: SetUp): readonly Notch[] {
-  const { dials } = modelOf(base.position);
-  return stretchesOf(base).flatMap(({ dial, from, to }, i) => {
+  const stretches = stretchesOf(base);
+  const before = known.get(stretches);
+  if (before) return before;
+  const notches = listNotches(modelOf(base.position).dials, stretches);
+  known.set(stretches, notches);
+  return notches;
+}
+
+/** The same for every set-up of a position, and asked for in every search. */
+const known = new WeakMap<object, readonly Notch[]>();
+
+function listNotches(dials: AnyModel['dials'], stretches: AnyModel['harder']): readonly Notch[] {
+  return stretches.flatMap(({ dial, from, to }, i) => {
     const { step } = dials[dial] as Dial;
     const count = Math.round(Math.abs(to - from) / step);
     // A following stretch begins where the one before has ended.

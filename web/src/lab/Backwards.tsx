@@ -9,14 +9,16 @@ import { kilograms, percent, spanInWords } from './words.ts';
 export interface BackwardsProps {
   readonly body: KnownBody;
   readonly setUp: SetUp;
+  /** Of the set-up on the bench: where the question starts. */
+  readonly load: number;
   readonly limits: LabLimits;
   readonly bands: readonly BandReply[];
   readonly change: (setUp: SetUp) => void;
 }
 
 /** From a wanted load to the set-up that gives it, and which limit binds. */
-export function Backwards({ body, setUp, limits, bands, change }: BackwardsProps) {
-  const [wanted, setWanted] = useState<number>(55);
+export function Backwards({ body, setUp, load, limits, bands, change }: BackwardsProps) {
+  const [wanted, setWanted] = useState<number>(Math.round(load * 100));
   const [wristDeg, setWristDeg] = useState<number | undefined>(() => whole(restsOn(limits.wrist)));
   const [gripKg, setGripKg] = useState<number | undefined>(() => whole(restsOn(limits.hold)));
   const answer = useMemo(

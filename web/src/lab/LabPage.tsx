@@ -82,7 +82,17 @@ export function LabPage() {
           <h2>Load against the dial</h2>
           <LoadCurve body={body} setUp={first} load={problem ? undefined : reading?.reading.loadShare} limits={limits} />
         </section>
-        {checks && <Backwards key={trainee.id} body={body} setUp={first} limits={limits} bands={inUse} change={putFirst} />}
+        {checks && reading && (
+          <Backwards
+            key={first.position}
+            body={body}
+            setUp={first}
+            load={reading.reading.loadShare}
+            limits={limits}
+            bands={inUse}
+            change={putFirst}
+          />
+        )}
       </div>
       <CalibratePanel trainee={trainee} body={body} setUp={first} />
       <p className="aside text-sm">

@@ -25,7 +25,7 @@ export interface LabStageProps {
 }
 
 /** Room about the figure for arrows and their words, in metres. */
-const ROOM = { aside: 0.12, words: 0.36 };
+const ROOM = { aside: 0.12, wordPixels: 96 };
 /** From this angle on the arm stands beside the head. */
 const OVERHEAD = 140;
 /** Pixels of a handle and of the finger that finds it. */
@@ -40,7 +40,7 @@ export function LabStage({ body, setUp, reading, change, height, label }: LabSta
   const handles = useMemo(() => handlesOf(body, setUp, stance), [body, setUp, stance]);
   const swings = setUp.position === 'swing';
   // While a handle is held the picture stands still, so that it stays under the finger.
-  const { left, right, low, high } = held ?? roomOf(extentOf(figure), stance, swings ? 1 : 0);
+  const { left, right, low, high } = held ?? roomOf(extentOf(figure), stance, { swing: swings ? 1 : 0, width, height });
   const scale = Math.max((right - left) / width, (high - low) / height);
   const [w, h] = [scale * width, scale * height];
   const view = `${(left + right - w) / 2} ${-(low + high + h) / 2} ${w} ${h}`;
@@ -84,14 +84,22 @@ export function LabStage({ body, setUp, reading, change, height, label }: LabSta
   );
 }
 
-function roomOf({ left, right, low, high }: Extent, { supports, others }: Stance, swing: number): Extent {
+interface Stage {
+  /** Room to both sides for the ends of a swing, in metres. */
+  readonly swing: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+function roomOf({ left, right, low, high }: Extent, { supports, others }: Stance, { swing, width, height }: Stage): Extent {
   const arrows = [...supports, ...others].flatMap((c) => {
     const arrow = arrowOf(c, 0.03);
     return arrow ? [arrow.tail, arrow.tip] : [];
   });
+  const words = ROOM.wordPixels * Math.max((right - left + ROOM.wordPixels / 200) / width, (high - low) / height);
   return {
     left: Math.min(left - ROOM.aside - swing, ...arrows.map((p) => p.x - 0.05)),
-    right: Math.max(right + ROOM.aside + swing, ...arrows.map((p) => p.x + ROOM.words)),
+    right: Math.max(right + ROOM.aside + swing, ...arrows.map((p) => p.x + words)),
     low: Math.min(low, ...arrows.map((p) => p.y - 0.06)),
     high: Math.max(high, ...arrows.map((p) => p.y + 0.04)),
   };

@@ -1,9 +1,9 @@
-import { type KnownBody, modelOf, type SetUp, stretchesOf } from '@myokinet/core/statics';
+import { type CurvePoint, type KnownBody, loadCurve, modelOf, type SetUp, stretchesOf } from '@myokinet/core/statics';
 import { memo, useMemo } from 'react';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceArea, XAxis, YAxis } from 'recharts';
 import { gridLines, noLines, plainTick, roundSteps } from '../pieces/plainTick.tsx';
 import { usePixelWidth } from '../pieces/usePixelWidth.ts';
-import { type Curve, curveOf, placeOf } from './curveOf.ts';
+import { type CurveTick, placeOf, ticksOf } from './curvePlaces.ts';
 import { type LabLimits, restsOn } from './limitsOf.ts';
 
 export interface LoadCurveProps {
@@ -26,10 +26,10 @@ export function LoadCurve({ body, setUp, load, limits }: LoadCurveProps) {
   const base = { ...setUp, ...Object.fromEntries(harder.map(({ dial }) => [dial, undefined])) } as SetUp;
   const key = JSON.stringify(base);
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the base
-  const curve = useMemo(() => curveOf(body, base), [body, key]);
+  const curve = useMemo(() => plotOf(body, base), [body, key]);
   if (harder.length === 0 || curve.points.length < 2)
     return <p className="aside">Nothing on this position can be turned: it puts all of its load on the hands.</p>;
-  const top = Math.ceil(Math.max(...curve.points.map((p) => p.band[1])) / 10) * 10;
+  const top = Math.ceil(Math.max(...curve.points.map((p) => p.range[1])) / 10) * 10;
   const place = placeOf(setUp);
   const plot = { width: width - AXIS_WIDTH - MARGIN.left - MARGIN.right, height: HEIGHT - MARGIN.top - MARGIN.bottom - AXIS_HEIGHT };
   const tolerated = restsOn(direction === 'push' ? limits.push : limits.pull);
@@ -58,6 +58,27 @@ export function LoadCurve({ body, setUp, load, limits }: LoadCurveProps) {
       </p>
     </div>
   );
+}
+
+const PERCENT = 100;
+
+/** A curve as the chart takes it: in percent. */
+interface Curve {
+  readonly points: readonly (Pick<CurvePoint, 'at' | 'wristDeg' | 'gripKg'> & {
+    readonly load: number;
+    readonly range: readonly [low: number, high: number];
+  })[];
+  readonly length: number;
+  readonly ticks: readonly CurveTick[];
+}
+
+function plotOf(body: KnownBody, setUp: SetUp): Curve {
+  const curve = loadCurve(body, setUp);
+  return {
+    points: curve.points.map((p) => ({ ...p, load: p.load * PERCENT, range: [p.band.low * PERCENT, p.band.high * PERCENT] })),
+    length: curve.notches.length - 1,
+    ticks: ticksOf(setUp, curve),
+  };
 }
 
 const bentTooFar = ({ points }: Curve, { wrist }: LabLimits) => points.find((p) => p.wristDeg > (restsOn(wrist) ?? Infinity))?.at;
@@ -108,7 +129,7 @@ const CurveChart = memo(function CurveChart({ curve, top, width, limits, tolerat
           <ReferenceArea y1={tolerated} y2={top} fill="var(--color-warning)" fillOpacity={0.16} stroke="none" />
         )}
         {from !== undefined && <ReferenceArea x1={from} x2={curve.length} fill="var(--color-error)" fillOpacity={0.2} stroke="none" />}
-        <Area dataKey="band" stroke="none" fill="var(--color-primary)" fillOpacity={0.18} isAnimationActive={false} activeDot={false} />
+        <Area dataKey="range" stroke="none" fill="var(--color-primary)" fillOpacity={0.18} isAnimationActive={false} activeDot={false} />
         <Line dataKey="load" stroke="var(--color-primary)" strokeWidth={2.5} dot={false} isAnimationActive={false} />
       </ComposedChart>
     </div>

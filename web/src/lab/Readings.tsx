@@ -66,6 +66,9 @@ export function Readings({ body, setUp, reading, limits, title }: ReadingsProps)
   );
 }
 
+/** Friction that every floor has. */
+const LITTLE = 0.05;
+
 function Standing({ reading: { stands } }: { readonly reading: HandLoadReading }) {
   if (!stands.ok)
     return (
@@ -74,8 +77,8 @@ function Standing({ reading: { stands } }: { readonly reading: HandLoadReading }
       </li>
     );
   const needs = [
-    ...(stands.handFriction === undefined ? [] : [`hands ${percent(stands.handFriction)}`]),
-    ...(stands.footFriction === undefined ? [] : [`feet ${percent(stands.footFriction)}`]),
+    ...((stands.handFriction ?? 0) < LITTLE ? [] : [`hands ${percent(stands.handFriction ?? 0)}`]),
+    ...((stands.footFriction ?? 0) < LITTLE ? [] : [`feet ${percent(stands.footFriction ?? 0)}`]),
   ];
   return <li>Stands{needs.length > 0 ? ` on a floor that holds ${needs.join(', ')} of the load sideways` : ''}.</li>;
 }

@@ -16,7 +16,7 @@ export function PlanNotes({ plan }: { readonly plan: PlanDto }) {
     <section aria-label="What shaped this week" className="mt-2 max-w-5xl text-sm">
       <p>
         Hands this week: {Math.round(push)} pushing and {Math.round(pull)} pulling, in body-weight seconds (share of body weight × seconds
-        under tension, by the shares set for each drill);{' '}
+        under tension, by each drill’s set-up on this trainee);{' '}
         {buildOn
           ? `the week of ${format(parseISO(buildOn.weekStart), 'd MMM')} had ${Math.round(buildOn.dose)}`
           : 'there is no earlier week to build on'}
