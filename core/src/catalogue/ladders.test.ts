@@ -136,6 +136,19 @@ describe('demands on a trainee', () => {
     ]);
   });
 
+  it('ask for the load of the rung’s own set-up on this body, or for all of body weight where it can not be built', () => {
+    const rung = library.rung('push-up', 'surface-60');
+    const asked = (stature: number) =>
+      demandsOn(rung, bodyModel({ sex: 'female', statureM: stature, massKg: 60 })).find((d) => d.measureId === 'hand-load-push');
+    expect(asked(1.55)?.value).toBeLessThan((asked(1.85)?.value ?? 0) - 3);
+    expect(asked(1.7)).toMatchObject({ basis: 'this rung’s load on this trainee' });
+    const high = { ...rung, support: { setUp: { position: 'push-up', handHeightM: 1.3 } } as const };
+    const [demand] = demandsOn(high, bodyModel({ statureM: 1.2, massKg: 30 })).filter((d) => d.measureId === 'hand-load-push');
+    expect(demand).toMatchObject({ value: 100 });
+    expect(demand?.basis).toContain('can not be built for this trainee');
+    expect(rung.demands.map(rungDemandInWords)).toContain('at least what this rung puts on the hands');
+  });
+
   it('are said with their direction, levels by their name', () => {
     expect(demands.map(demandInWords)).toEqual(expect.arrayContaining(['at least 165°', 'at most 20°', 'at least 40 s', 'at least 80%']));
     const [wall] = demandsOn(library.rung('hand-support', 'wall-handstand'), bodyModel({ statureM: 1.72, massKg: 75 })).filter(

@@ -129,6 +129,7 @@ describe('the published schema, checked by a general validator', () => {
     ['a phase that is none', (f) => Object.assign(f.drills[3] ?? {}, { phase: 'lunch' })],
     ['a strength of four', (f) => Object.assign(f.drills[3] ?? {}, { trains: { grip: 4 } })],
     ['a missing cue', (f) => delete f.drills[3]?.cue],
+    ['a set-up beyond its dial', (f) => Object.assign(f.drills[3] ?? {}, { support: { setUp: { position: 'plank', leanM: 4 } } })],
     ['a field nobody knows', (f) => Object.assign(f.ladders[0] ?? {}, { colour: 'teal' })],
     ['script in a name', (f) => Object.assign(f.ladders[0] ?? {}, { name: '<b>' })],
   ])('refuses %s, as the program does', (_, spoil) => {
@@ -151,6 +152,13 @@ describe('a table of drills', () => {
       'dose.max': '40',
       'handLoad.share': '0.69',
     });
+  });
+
+  it('written before there were set-ups is still taken', () => {
+    const rows = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true }).data;
+    const { content, problems } = readDrillsCsv(Papa.unparse(rows.map(({ support: _support, ...row }) => row)), BUILT_IN, now);
+    expect(problems).toEqual([]);
+    expect(content.drills.some((d) => d.support)).toBe(false);
   });
 
   it('brings back what was written, to the letter', () => {

@@ -7,9 +7,43 @@ import { EQUIPMENT_IDS } from '../drills/index.ts';
 import { MEASURES } from '../measuring/index.ts';
 import { UNITS } from '../quantities/index.ts';
 import { BLADES } from '../schools/index.ts';
+import { modelOf, type StaticPosition, STATIC_POSITIONS } from '../statics/index.ts';
 
 const TEXTS = { type: 'object', additionalProperties: { type: 'string' } } as const;
 const measureIds = MEASURES.map((m) => m.id);
+
+const BAND = {
+  type: 'object',
+  required: ['name', 'linear', 'quadratic', 'slackM', 'mostM'],
+  properties: { name: { type: 'string' }, ...numbers(['linear', 'quadratic', 'slackM', 'mostM']) },
+  additionalProperties: false,
+};
+
+function numbers(names: readonly string[]): Readonly<Record<string, unknown>> {
+  return Object.fromEntries(names.map((name) => [name, { type: 'number' }]));
+}
+
+/** A set-up of one position: its dials with their limits in metres, degrees, kilograms or shares, and its choices. */
+function setUpSchema(position: StaticPosition): Readonly<Record<string, unknown>> {
+  const { dials, choices, name } = modelOf(position);
+  return {
+    type: 'object',
+    title: name,
+    required: ['position'],
+    properties: {
+      position: { const: position },
+      ...Object.fromEntries(
+        Object.entries(dials).map(([key, { label, min, max }]) => [
+          key,
+          { type: 'number', description: label, minimum: min, maximum: max },
+        ]),
+      ),
+      ...Object.fromEntries(Object.entries(choices).map(([key, { label, options }]) => [key, { description: label, enum: options }])),
+      band: BAND,
+    },
+    additionalProperties: false,
+  };
+}
 
 /** What the product's own rules mean in JSON Schema; rules between fields stay with the program. */
 const OWN_RULES = {
@@ -19,7 +53,8 @@ const OWN_RULES = {
   isStandIns: { ...TEXTS, propertyNames: { enum: EQUIPMENT_IDS } },
   isUnitOfMeasure: { type: 'string', enum: Object.keys(UNITS) },
   isDemandValue: { type: 'number' },
-  isPerBodyMass: { const: 'bodyMass' },
+  isPer: { enum: ['bodyMass', 'setUpLoad'] },
+  isSetUp: { oneOf: STATIC_POSITIONS.map(setUpSchema) },
   isNotBelow: {},
   isTempoOfReps: {},
   isPlainText: { type: 'string', pattern: '^[^<>]*$' },
@@ -31,6 +66,7 @@ const LIBRARY_CLASSES = [
   'TempoDto',
   'EffortDto',
   'HandLoadDto',
+  'SupportPlanDto',
   'OriginDto',
   'RungRefDto',
   'LadderDto',

@@ -10,7 +10,9 @@ import {
   libraryProblems,
   merged,
   openLibrary,
+  fittedTo,
 } from './index.ts';
+import { bodyModel, handLoad } from '../statics/index.ts';
 
 const library = openLibrary(BUILT_IN);
 const plank = library.drill('plank');
@@ -96,7 +98,31 @@ describe('an entry of the studio’s own', () => {
   });
 });
 
+describe('a library fitted to a trainee', () => {
+  const body = bodyModel({ sex: 'female', statureM: 1.6, massKg: 55 });
+  const fitted = fittedTo(library, body);
+
+  it('says the hand load of a drill as its set-up puts it on this trainee', () => {
+    const share = handLoad(body, { position: 'push-up', handHeightM: 0.6 }).loadShare;
+    expect(fitted.drill('practice-push-up-60').handLoad?.share).toBeCloseTo(share, 9);
+    expect(fitted.drills.find((d) => d.id === 'practice-push-up-60')?.handLoad?.share).toBeCloseTo(share, 9);
+    expect(library.drill('practice-push-up-60').handLoad?.share).not.toBeCloseTo(share, 2);
+  });
+
+  it('keeps the share of the library where the lab has no set-up', () => {
+    expect(fitted.drill('four-directions')).toEqual(library.drill('four-directions'));
+    expect(fitted.easierThan('plank').map((d) => d.id)).toEqual(library.easierThan('plank').map((d) => d.id));
+  });
+});
+
 describe('what does not fit together', () => {
+  it('a demand on the load of a set-up that the rung does not have', () => {
+    const ladder = library.ladder('dip');
+    const rungs = ladder.rungs.map(({ support: _support, ...rung }) => rung);
+    const problems = libraryProblems({ ...BUILT_IN, ladders: [...BUILT_IN.ladders.filter((l) => l !== ladder), { ...ladder, rungs }] });
+    expect(problems.map((p) => p.message).join(' ')).toContain('the rung has no set-up that the lab knows');
+  });
+
   const messages = (content: LibraryContent) => libraryProblems(content).map((p) => p.message);
 
   it('a ring of neighbours, at every place of it', () => {
