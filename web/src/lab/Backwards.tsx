@@ -1,7 +1,7 @@
 import { Refusal } from '@myokinet/core/errors';
-import { bandsFor, GRAVITY, type KnownBody, type SetUp, type Solved, solveSetUp } from '@myokinet/core/statics';
+import { bandsFor, GRAVITY, type KnownBody, plannedLoad, type SetUp, type Solved, solveSetUp } from '@myokinet/core/statics';
 import type { BandReply } from '@myokinet/core/contracts';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { NumberField } from '../pieces/EntryFields.tsx';
 import { type LabLimit, type LabLimits, restsOn } from './limitsOf.ts';
 import { kilograms, percent, spanInWords } from './words.ts';
@@ -9,16 +9,14 @@ import { kilograms, percent, spanInWords } from './words.ts';
 export interface BackwardsProps {
   readonly body: KnownBody;
   readonly setUp: SetUp;
-  /** Of the set-up on the bench: where the question starts. */
-  readonly load: number;
   readonly limits: LabLimits;
   readonly bands: readonly BandReply[];
   readonly change: (setUp: SetUp) => void;
 }
 
 /** From a wanted load to the set-up that gives it, and which limit binds. */
-export function Backwards({ body, setUp, load, limits, bands, change }: BackwardsProps) {
-  const [wanted, setWanted] = useState<number>(Math.round(load * 100));
+export const Backwards = memo(function Backwards({ body, setUp, limits, bands, change }: BackwardsProps) {
+  const [wanted, setWanted] = useState<number>(() => Math.round((plannedLoad(body, { setUp }) ?? 0.5) * 100));
   const [wristDeg, setWristDeg] = useState<number | undefined>(() => whole(restsOn(limits.wrist)));
   const [gripKg, setGripKg] = useState<number | undefined>(() => whole(restsOn(limits.hold)));
   const answer = useMemo(
@@ -60,7 +58,7 @@ export function Backwards({ body, setUp, load, limits, bands, change }: Backward
       {picks && <BandPicks body={body} setUp={setUp} bands={bands} wantedBand={1 - wanted / 100} change={change} />}
     </section>
   );
-}
+});
 
 const whole = (value: number | undefined) => (value === undefined ? undefined : Math.floor(value));
 const known = (value: number | undefined) => (value === undefined || Number.isNaN(value) ? undefined : value);

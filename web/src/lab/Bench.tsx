@@ -10,6 +10,7 @@ import { Readings } from './Readings.tsx';
 export interface BenchProps {
   readonly body: KnownBody;
   readonly setUp: SetUp;
+  readonly read: SetUpReading;
   readonly change: (setUp: SetUp) => void;
   readonly limits: LabLimits;
   readonly bands: readonly BandReply[];
@@ -19,8 +20,7 @@ export interface BenchProps {
 }
 
 /** One set-up on the bench: figure, dials, readings. */
-export function Bench({ body, setUp, change, limits, bands, title, narrow }: BenchProps) {
-  const { reading, problem } = useReading(body, setUp);
+export function Bench({ body, setUp, read: { reading, problem }, change, limits, bands, title, narrow }: BenchProps) {
   return (
     <section
       aria-label={title}
@@ -53,13 +53,18 @@ export function Bench({ body, setUp, change, limits, bands, title, narrow }: Ben
   );
 }
 
+/** The reading of a set-up, or why there is none; then the last one that stood. */
+export interface SetUpReading {
+  readonly reading: Read | undefined;
+  readonly problem: string | undefined;
+}
+
 interface Read {
   readonly setUp: SetUp;
   readonly reading: HandLoadReading;
 }
 
-/** The reading of a set-up, or why there is none; then the last one that stood. */
-export function useReading(body: KnownBody, setUp: SetUp): { readonly reading: Read | undefined; readonly problem: string | undefined } {
+export function useReading(body: KnownBody, setUp: SetUp): SetUpReading {
   const now = useMemo((): { readonly reading?: Read; readonly problem?: string } => {
     try {
       return { reading: { setUp, reading: handLoad(body, setUp) } };

@@ -12,7 +12,7 @@ import {
   setUpInWords,
 } from '@myokinet/core/statics';
 import { format } from 'date-fns';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { newId } from '../app/newId.ts';
 import { asOptions } from '../library/words.ts';
 import { NumberField, SelectField } from '../pieces/EntryFields.tsx';
@@ -28,7 +28,7 @@ export interface CalibratePanelProps {
 }
 
 /** A bathroom scale under hands or feet teaches the model how this trainee stands. */
-export function CalibratePanel({ trainee, body, setUp }: CalibratePanelProps) {
+export const CalibratePanel = memo(function CalibratePanel({ trainee, body, setUp }: CalibratePanelProps) {
   const { currentData, error, refetch } = useCalibrationQuery(trainee.id);
   return (
     <section aria-label="Calibrate with a scale">
@@ -53,7 +53,7 @@ export function CalibratePanel({ trainee, body, setUp }: CalibratePanelProps) {
       )}
     </section>
   );
-}
+});
 
 function TakeReading({ trainee, body, setUp, earlier }: CalibratePanelProps & { readonly earlier: readonly ScaleReadingReply[] }) {
   const places = placesOf(body, setUp);

@@ -1,6 +1,6 @@
 import { type SetUp, setUpProblem } from '@myokinet/core/statics';
 import { ArrowLeftRight, X } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { useChecksQuery } from '../trainee/endpoints.ts';
@@ -35,9 +35,13 @@ export function LabPage() {
   const { data: checks, error: checksError, refetch } = useChecksQuery(trainee.id);
   const now = useMemo(() => new Date(), []);
   const limits = useMemo(() => limitsOf(checks ?? [], now), [checks, now]);
-  const { reading, problem } = useReading(body, first);
+  const firstRead = useReading(body, first);
+  const { reading, problem } = firstRead;
   const inUse = useMemo(() => bands.filter((b) => b.inUse), [bands]);
-  const putFirst = (setUp: SetUp) => put({ first: setUp, second });
+  const putFirst = useCallback((setUp: SetUp) => put((bench) => ({ ...bench, first: setUp })), []);
+  // Panels that ask about the set-up as a whole follow when it stands still, so that a handle that is dragged does not wait.
+  const settled = useWhenStill(first);
+  const secondRead = useReading(body, second ?? first);
   return (
     <div className="flex flex-1 flex-col gap-5 px-4 py-3 sm:px-6">
       <title>{`Set-up lab · ${trainee.name} · Myokinet`}</title>
@@ -64,11 +68,21 @@ export function LabPage() {
       </div>
       <ProblemNote error={error ?? checksError} retry={() => void refetch()} />
       <div className={second ? 'grid gap-6 md:grid-cols-2' : ''}>
-        <Bench body={body} setUp={first} change={putFirst} limits={limits} bands={inUse} title="Set-up" narrow={second !== undefined} />
+        <Bench
+          body={body}
+          setUp={first}
+          read={firstRead}
+          change={putFirst}
+          limits={limits}
+          bands={inUse}
+          title="Set-up"
+          narrow={second !== undefined}
+        />
         {second && (
           <Bench
             body={body}
             setUp={second}
+            read={secondRead}
             change={(setUp) => put({ first, second: setUp })}
             limits={limits}
             bands={inUse}
@@ -82,19 +96,9 @@ export function LabPage() {
           <h2>Load against the dial</h2>
           <LoadCurve body={body} setUp={first} load={problem ? undefined : reading?.reading.loadShare} limits={limits} />
         </section>
-        {checks && reading && (
-          <Backwards
-            key={first.position}
-            body={body}
-            setUp={first}
-            load={reading.reading.loadShare}
-            limits={limits}
-            bands={inUse}
-            change={putFirst}
-          />
-        )}
+        {checks && <Backwards key={settled.position} body={body} setUp={settled} limits={limits} bands={inUse} change={putFirst} />}
       </div>
-      <CalibratePanel trainee={trainee} body={body} setUp={first} />
+      <CalibratePanel trainee={trainee} body={body} setUp={settled} />
       <p className="aside text-sm">
         A model of rigid segments, for a position held still. Coaching aid, not medical advice; what hurts is too much, whatever the figure
         says.
@@ -104,6 +108,17 @@ export function LabPage() {
 }
 
 const STILL_MS = 300;
+const FOLLOW_MS = 120;
+
+/** A value once it has not changed for a moment. */
+function useWhenStill<T>(value: T): T {
+  const [still, setStill] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setStill(value), FOLLOW_MS);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return still;
+}
 
 /** Keeps what is on the bench in the page's address, so that it survives a reload and can be sent on. */
 function useInTheAddress({ first, second }: OnTheBench): void {
