@@ -11,22 +11,35 @@ import { setup } from './setup.mjs';
 
 const LAPTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
+const TALL = { width: 1280, height: 1130 };
+const setUp = (asked) => encodeURIComponent(JSON.stringify(asked));
 
 /** File name, trainee whose page it is (by first name), path behind the trainee's address, and what to do first. */
 const SHOTS = [
   { file: 'today.png', path: '/' },
   { file: 'caseload.png', path: '/caseload' },
   { file: 'readiness.png', trainee: 'Noor' },
-  { file: 'readiness-gate-open.png', trainee: 'Jory' },
   { file: 'readiness-lamp.png', trainee: 'Linus', theme: 'lamp' },
   { file: 'checks.png', trainee: 'Tamsin', path: '/checks' },
   { file: 'run.png', trainee: 'Ines', path: '/run?scope=all', act: takeSomeTrials },
-  { file: 'run-phone.png', trainee: 'Noor', path: '/run?scope=all', size: PHONE, act: takeSomeTrials },
-  { file: 'trace.png', trainee: 'Petra', path: '/run?scope=scapular-push-ups', act: readATrace },
   { file: 'picture.png', trainee: 'Jory', path: '/run?scope=shoulder-flexion', act: (page) => readAPicture(page, 150) },
-  { file: 'pictures.png', trainee: 'Linus', path: '/run?scope=shoulder-flexion', act: comparePictures },
   { file: 'history.png', trainee: 'Ines', path: '/history' },
   { file: 'measuring.png', path: '/measuring', act: typeATest },
+  {
+    file: 'lab.png',
+    trainee: 'Ines',
+    path: `/lab?setUp=${setUp({ position: 'push-up', handHeightM: 0.3 })}`,
+    size: TALL,
+    act: askBackwards,
+  },
+  {
+    file: 'lab-compare.png',
+    trainee: 'Ines',
+    path: `/lab?setUp=${setUp({ position: 'plank', leanM: 0.12 })}&second=${setUp({ position: 'kneeling-push-up', shanks: 'lifted' })}`,
+  },
+  { file: 'lab-swing.png', trainee: 'Tamsin', path: `/lab?setUp=${setUp({ position: 'swing', amplitudeDeg: 40 })}`, theme: 'lamp' },
+  { file: 'lab-phone.png', trainee: 'Tobias', path: `/lab?setUp=${setUp({ position: 'pull-up', bandShare: 0.3 })}`, size: PHONE },
+  { file: 'ladder-loads.png', trainee: 'Petra', path: '/lab/ladder' },
   { file: 'plan.png', trainee: 'Tamsin', path: '/plan' },
   { file: 'log-a-session.png', trainee: 'Maren', path: '/session?free=1', act: addADrill },
   { file: 'record.png', trainee: 'Petra', path: '/record' },
@@ -82,15 +95,6 @@ async function takeSomeTrials(page) {
   await page.waitForTimeout(300);
 }
 
-async function readATrace(page) {
-  await page.getByRole('button', { name: 'Instrument' }).click();
-  await page.getByRole('button', { name: 'Connect' }).click();
-  await page.waitForTimeout(16_500);
-  await page.getByRole('button', { name: 'Stop and read the trace' }).click();
-  await page.getByRole('checkbox', { name: 'Count repetition 3' }).uncheck();
-  await page.waitForTimeout(400);
-}
-
 /** Reads a drawn figure: no real person, and its angle is known. */
 async function readAPicture(page, flexion) {
   const { png, landmarks } = await drawFigure(browser, flexion);
@@ -116,22 +120,10 @@ async function readAPicture(page, flexion) {
   await page.waitForTimeout(300);
 }
 
-async function comparePictures(page) {
-  const run = page.url();
-  for (const flexion of [148, 163]) {
-    await page.goto(run);
-    await page.getByRole('heading', { level: 1 }).waitFor();
-    await readAPicture(page, flexion);
-    await page.getByRole('button', { name: /^Use \d+° as the trial/ }).click();
-    await page.getByRole('button', { name: /^left, trial 1: 1\d\d°/ }).waitFor();
-    await page.getByRole('button', { name: 'Picture' }).click();
-    await page.getByRole('button', { name: 'right, trial 3: nothing yet' }).click();
-    await page.getByRole('button', { name: 'Next check' }).click();
-    await page.getByRole('button', { name: 'Save the battery' }).click();
-    await page.getByRole('heading', { name: /^Headroom/ }).waitFor();
-  }
-  await page.goto(run.replace(/run.*/, 'pictures'));
-  await page.waitForLoadState('networkidle');
+async function askBackwards(page) {
+  const panel = page.getByRole('region', { name: 'From a load to its set-up' });
+  await panel.getByLabel('Wanted').fill('45');
+  await panel.getByRole('status').waitFor();
 }
 
 async function typeATest(page) {
