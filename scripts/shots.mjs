@@ -10,7 +10,6 @@ import { must, ROOT } from './run.mjs';
 import { setup } from './setup.mjs';
 
 const LAPTOP = { width: 1280, height: 800 };
-const PHONE = { width: 390, height: 844 };
 const TALL = { width: 1280, height: 1130 };
 const setUp = (asked) => encodeURIComponent(JSON.stringify(asked));
 
@@ -38,7 +37,6 @@ const SHOTS = [
     path: `/lab?setUp=${setUp({ position: 'plank', leanM: 0.12 })}&second=${setUp({ position: 'kneeling-push-up', shanks: 'lifted' })}`,
   },
   { file: 'lab-swing.png', trainee: 'Tamsin', path: `/lab?setUp=${setUp({ position: 'swing', amplitudeDeg: 40 })}`, theme: 'lamp' },
-  { file: 'lab-phone.png', trainee: 'Tobias', path: `/lab?setUp=${setUp({ position: 'pull-up', bandShare: 0.3 })}`, size: PHONE },
   { file: 'ladder-loads.png', trainee: 'Petra', path: '/lab/ladder' },
   { file: 'plan.png', trainee: 'Tamsin', path: '/plan' },
   { file: 'log-a-session.png', trainee: 'Maren', path: '/session?free=1', act: addADrill },
