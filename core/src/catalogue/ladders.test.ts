@@ -141,7 +141,7 @@ describe('demands on a trainee', () => {
     const asked = (stature: number) =>
       demandsOn(rung, bodyModel({ sex: 'female', statureM: stature, massKg: 60 })).find((d) => d.measureId === 'hand-load-push');
     expect(asked(1.55)?.value).toBeLessThan((asked(1.85)?.value ?? 0) - 3);
-    expect(asked(1.7)).toMatchObject({ basis: 'this rung’s load on this trainee' });
+    expect(asked(1.7)).toMatchObject({ basis: 'this rung’s load' });
     const high = { ...rung, support: { setUp: { position: 'push-up', handHeightM: 1.3 } } as const };
     const [demand] = demandsOn(high, bodyModel({ statureM: 1.2, massKg: 30 })).filter((d) => d.measureId === 'hand-load-push');
     expect(demand).toMatchObject({ value: 100 });

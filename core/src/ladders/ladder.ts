@@ -106,7 +106,7 @@ function figureOn(
   const load = support && plannedLoad(body, support);
   const basis =
     support && load !== undefined
-      ? `${value === 1 ? '' : `${percent(value)} of `}this rung’s load on this trainee`
+      ? `${value === 1 ? '' : `${percent(value)} of `}this rung’s load`
       : 'the set-up of this rung can not be built for this trainee, so all of body weight is asked';
   return { figure: Math.round(100 * value * (load ?? UNBUILDABLE)), basis };
 }

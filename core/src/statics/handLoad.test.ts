@@ -157,6 +157,11 @@ describe('set-ups that coaches know (70 kg, 1.75 m)', () => {
     expect(handLoad(man, { position: 'plank', hands: 'fists or handles' }).wristExtensionDeg).toBe(0);
   });
 
+  it('a push-up asks the wrist for what its straight-armed end asks, whichever end is looked at', () => {
+    expect(handLoad(man, { position: 'push-up', arms: 'lowered' }).wristExtensionDeg).toBeCloseTo(90, 9);
+    expect(handLoad(man, { position: 'kneeling-push-up', arms: 'lowered' }).wristExtensionDeg).toBeCloseTo(90, 9);
+  });
+
   it('the band at 30 cm of bench is about 3 to 6 points to each side', () => {
     const { band, verticalShare } = handLoad(man, { position: 'push-up', handHeightM: 0.3 });
     expect((band.high - verticalShare) * 100).toBeGreaterThan(3);

@@ -25,21 +25,30 @@ export function placement(kind: HandKind, { pressureCentreM }: Pick<Assumed, 'pr
   }
 }
 
+/** A hand on a surface, and the angle it makes with the forearm. */
+interface Hand {
+  readonly knuckles: Point;
+  readonly wristExtensionDeg: number;
+}
+
 /** Bend of the wrist over domed fingertips, in degrees (project default: it differs much between hands). */
 const TIPS_EXTENSION = 50;
 
 /** The hand from a wrist on a level surface, and the angle it makes with the forearm. */
-export function handFrom(
-  kind: HandKind,
-  wrist: Point,
-  forearm: number,
-  length: number,
-  wedgeDeg = 0,
-): { readonly knuckles: Point; readonly wristExtensionDeg: number } {
+export function handFrom(kind: HandKind, wrist: Point, forearm: number, length: number, wedgeDeg = 0): Hand {
   if (kind === 'fists or handles') return { knuckles: along(wrist, forearm, length), wristExtensionDeg: 0 };
   const extension = kind === 'fingertips' ? TIPS_EXTENSION : -wedgeDeg - forearm;
   return { knuckles: along(wrist, forearm + extension, length), wristExtensionDeg: extension };
 }
+
+/** The hand as it is drawn, with the larger bend of the two: a push-up passes through both ends of its way. */
+export function widest(hand: Hand, other: Hand): Hand {
+  return { knuckles: hand.knuckles, wristExtensionDeg: Math.max(hand.wristExtensionDeg, other.wristExtensionDeg) };
+}
+
+/** What a side view can not show of bent arms. */
+export const ELBOWS_BACK =
+  'The elbows are drawn straight back. Elbows that go out to the side leave the forearms upright: the wrist figure is that of the straight arms, where it is largest, and the moments at elbow and wrist are a guide.';
 
 /** A straight arm down from the shoulder, leaning back by so much at the hand (the shoulder is ahead of the wrist). */
 export function straightArm(

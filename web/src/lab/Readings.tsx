@@ -80,6 +80,7 @@ function Standing({ reading: { stands } }: { readonly reading: HandLoadReading }
     ...((stands.handFriction ?? 0) < LITTLE ? [] : [`hands ${percent(stands.handFriction ?? 0)}`]),
     ...((stands.footFriction ?? 0) < LITTLE ? [] : [`feet ${percent(stands.footFriction ?? 0)}`]),
   ];
+  if (needs.length === 0) return null;
   return <li>Stands{needs.length > 0 ? ` on a floor that holds ${needs.join(', ')} of the load sideways` : ''}.</li>;
 }
 

@@ -1,4 +1,4 @@
-import { bentArm, HAND_CHOICE, handFrom, placement, straightArm } from '../hands.ts';
+import { bentArm, ELBOWS_BACK, HAND_CHOICE, handFrom, placement, straightArm, widest } from '../hands.ts';
 import { along, closingAngles, degrees } from '../plane.ts';
 import { cm, height, impossible, position } from '../position.ts';
 import { massesOf, reactionToward, support } from '../stance.ts';
@@ -21,8 +21,12 @@ export const KNEELING_PUSH_UP = position({
   },
   harder: [{ dial: 'handHeightM', from: 0.8, to: 0 }],
   assumes: ['armLeanDeg', 'pressureCentreM', 'armLength', 'upperMass'],
-  honest: ({ shanks }) =>
-    shanks === 'resting' ? ['Shanks resting on the floor are taken to carry nothing through the knee: published loads lie lower.'] : [],
+  honest: ({ shanks, arms }) => [
+    ...(shanks === 'resting'
+      ? ['Shanks resting on the floor are taken to carry nothing through the knee: published loads lie lower.']
+      : []),
+    ...(arms === 'lowered' ? [ELBOWS_BACK] : []),
+  ],
   place(b, { handHeightM, arms, shanks, hands }, assumed) {
     const knee = { x: 0, y: KNEE_HEIGHT_M };
     const { rise, beyond } = placement(hands, assumed);
@@ -55,7 +59,10 @@ export const KNEELING_PUSH_UP = position({
     const body = arms === 'straight' ? upright : placed(degrees(Math.asin(sine)));
     const limb = arms === 'straight' ? arm : bentArm(b, body.shoulder, wrist);
     if (!limb) throw impossible(`With hands ${cm(handHeightM)} high the arms do not reach in the lowered position.`);
-    const hand = handFrom(hands, arms === 'straight' ? arm.wrist : wrist, limb.forearm, b.hand);
+    const hand = widest(
+      handFrom(hands, arms === 'straight' ? arm.wrist : wrist, limb.forearm, b.hand),
+      handFrom(hands, arm.wrist, arm.forearm, b.hand),
+    );
     const { toe, ball, heel, ankle } = lower;
     const { hip, shoulder, crown } = body;
     const { elbow } = limb;

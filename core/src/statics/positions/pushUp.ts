@@ -1,4 +1,4 @@
-import { bentArm, HAND_CHOICE, handFrom, placement, straightArm } from '../hands.ts';
+import { bentArm, ELBOWS_BACK, HAND_CHOICE, handFrom, placement, straightArm, widest } from '../hands.ts';
 import { balanced } from '../onHandsAndFeet.ts';
 import { cm, height, impossible, position, weight } from '../position.ts';
 import { leanForShoulder, leanForTurnedArm, straightBody } from '../straightBody.ts';
@@ -27,6 +27,7 @@ export const PUSH_UP = position({
       ? ['Lowered on a raised surface: how far the shoulders come forward differs much between people.']
       : []),
     ...(footHeightM > 0.5 ? ['Feet this high: nobody measured it that we know of.'] : []),
+    ...(arms === 'lowered' ? [ELBOWS_BACK] : []),
     'Held still: a fast push-up peaks well above this.',
   ],
   place(b, { handHeightM, footHeightM, addedKg, arms, hands }, assumed) {
@@ -43,13 +44,14 @@ export const PUSH_UP = position({
     const arm = straightArm(b, body.shoulder, (up > 0 ? floor - straight : 0) + assumed.armLeanDeg);
     const wrist = { x: arm.wrist.x, y: handHeightM + rise };
     const pressure = { x: wrist.x + beyond, y: handHeightM };
-    if (arms === 'straight') return balanced(b, body, arm, handFrom(hands, arm.wrist, arm.forearm, b.hand), pressure, addedKg);
+    const straightHand = handFrom(hands, arm.wrist, arm.forearm, b.hand);
+    if (arms === 'straight') return balanced(b, body, arm, straightHand, pressure, addedKg);
 
     const lean = leanForShoulder(b, up + LOWERED_M);
     const lowered = lean === undefined ? undefined : straightBody(b, ball, lean);
     const bent = lowered && bentArm(b, lowered.shoulder, wrist);
     if (!bent)
       throw impossible(`With hands ${cm(handHeightM)} and feet ${cm(footHeightM)} high the arms do not reach in the lowered position.`);
-    return balanced(b, lowered, bent, handFrom(hands, wrist, bent.forearm, b.hand), pressure, addedKg);
+    return balanced(b, lowered, bent, widest(handFrom(hands, wrist, bent.forearm, b.hand), straightHand), pressure, addedKg);
   },
 });
