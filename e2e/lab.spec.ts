@@ -64,6 +64,8 @@ test('backwards: a wanted load becomes a set-up, a wrist limit binds, an impossi
   await expect(loadRow(page)).toContainText('72% of body weight');
   await panel.getByLabel('Wanted').fill('80');
   await panel.getByLabel('Wrist at most').fill('97');
+  await expect(panel.getByRole('status')).toContainText(/and a wedge of \d+° under the hands gives 80%/);
+  await panel.getByLabel('Wrist at most').fill('72');
   await expect(panel.getByRole('status')).toContainText('The wrist binds.');
   await panel.getByLabel('Wanted').fill('20');
   await expect(panel.getByRole('status')).toContainText(/gives at least 6\d\.\d% of body weight/);
@@ -76,6 +78,10 @@ test('two set-ups side by side, swapped and put away', async ({ page }) => {
   await expect(loadRow(page, 'Readings, Second set-up')).toContainText(/6\d% of body weight/);
   await expect(loadRow(page)).toContainText(/5\d% of body weight/);
   await page.getByRole('button', { name: 'Swap the two' }).click();
+  await expect(loadRow(page)).toContainText(/6\d% of body weight/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(loadRow(page)).toContainText(/5\d% of body weight/);
+  await page.getByRole('button', { name: 'Redo' }).click();
   await expect(loadRow(page)).toContainText(/6\d% of body weight/);
   await page.getByRole('button', { name: 'Take the second away' }).click();
   await expect(page.getByRole('region', { name: 'Second set-up', exact: true })).toHaveCount(0);

@@ -70,12 +70,28 @@ describe('a wanted load', () => {
 });
 
 describe('a limit', () => {
-  it('of the wrist stops a lean, and says so', () => {
-    const { reading, binds, inWords } = solveSetUp(man, 'plank', { verticalShare: 0.78, wristLimitDeg: 98 });
-    expect(binds).toBe('wrist');
+  it('of the wrist is met by a wedge, a whole degree up', () => {
+    const { setUp, reading, binds, inWords } = solveSetUp(man, 'plank', { verticalShare: 0.78, wristLimitDeg: 98 });
+    expect(binds).toBe('wanted load');
+    expect(reading.loadShare).toBeCloseTo(0.78, 2);
     expect(reading.wristExtensionDeg).toBeLessThanOrEqual(98);
-    expect(handLoad(man, { position: 'plank', leanM: 0.08 }).wristExtensionDeg).toBeGreaterThan(98);
-    expect(inWords).toContain('the wrists may bend to 98° and no further');
+    expect(reading.wristExtensionDeg).toBeGreaterThan(97);
+    expect((setUp as { wedgeDeg: number }).wedgeDeg).toBeGreaterThan(5);
+    expect(inWords).toMatch(/and a wedge of \d+° under the hands gives 78%/);
+  });
+
+  it('of the wrist stops a lean where the thickest wedge is not enough, and says so', () => {
+    const { reading, binds, inWords } = solveSetUp(man, 'plank', { verticalShare: 0.78, wristLimitDeg: 70 });
+    expect(binds).toBe('wrist');
+    expect(reading.wristExtensionDeg).toBeLessThanOrEqual(70);
+    expect(handLoad(man, { position: 'plank', leanM: 0.1, wedgeDeg: 30 }).wristExtensionDeg).toBeGreaterThan(70);
+    expect(inWords).toContain('the wrists may bend to 70° and no further');
+  });
+
+  it('of the wrist stops a push-up, which takes no wedge, on a higher surface', () => {
+    const { setUp, binds } = solveSetUp(man, 'push-up', { verticalShare: 0.68, wristLimitDeg: 80 });
+    expect(binds).toBe('wrist');
+    expect((setUp as { handHeightM: number }).handHeightM).toBeGreaterThan(0.1);
   });
 
   it('of the grip stops a hang', () => {
@@ -85,8 +101,8 @@ describe('a limit', () => {
   });
 
   it('that even the easiest set-up breaks refuses with advice', () => {
-    expect(() => solveSetUp(man, 'plank', { verticalShare: 0.7, wristLimitDeg: 60 })).toThrow(
-      /a wrist bent no further than 60° allows; add a wedge, or take handles/,
+    expect(() => solveSetUp(man, 'plank', { verticalShare: 0.7, wristLimitDeg: 45 })).toThrow(
+      /a wrist bent no further than 45° allows; add a wedge, or take handles/,
     );
   });
 });

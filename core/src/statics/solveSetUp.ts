@@ -3,7 +3,7 @@ import { usualBelief } from './assumptions.ts';
 import { evaluate, type Figures, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
 import { type Dial, dialInWords } from './position.ts';
 import type { StaticPosition } from './positions/index.ts';
-import { type AnyModel, checked, modelOf, type SetUp, stretchesOf } from './setUp.ts';
+import { type AnyModel, checked, dialOf, modelOf, type SetUp, stretchesOf } from './setUp.ts';
 
 export interface Wanted {
   /** Load on the hands as a fraction of body weight; at a wall the whole force. */
@@ -58,6 +58,8 @@ export function solveSetUp(body: KnownBody, position: StaticPosition | SetUp, wa
     );
   }
   let chosen = nearestNotch(search, wanted.verticalShare);
+  const wedged = withWedge(base, figuresAt(chosen), wanted);
+  if (wedged) return solveSetUp(body, wedged, wanted);
   let binds: Binding = 'wanted load';
   while (chosen >= first) {
     const limit = limitBroken(figuresAt(chosen), wanted);
@@ -72,7 +74,9 @@ export function solveSetUp(body: KnownBody, position: StaticPosition | SetUp, wa
   const notch = notchAt(notches, chosen);
   const setUp = withNotch(base, notch);
   const reading = handLoad(body, setUp);
-  return { setUp, reading, binds, inWords: inWords(reading, binds, wanted, notchInWords(base, notch)) };
+  const wedge = modelOf(base.position).dials.wedgeDeg ? dialOf(base, 'wedgeDeg') : 0;
+  const at = `${notchInWords(base, notch)}${wedge > 0 ? ` and a wedge of ${wedge}° under the hands` : ''}`;
+  return { setUp, reading, binds, inWords: inWords(reading, binds, wanted, at) };
 }
 
 /**
@@ -150,6 +154,19 @@ function nearestNotch({ first, last, loadAt }: Search, wanted: number): number {
     else high = middle;
   }
   return Math.abs(loadAt(high) - wanted) < Math.abs(loadAt(low) - wanted) ? high : low;
+}
+
+/**
+ * The set-up with a wedge that brings the wrist back inside its limit, a whole degree up; `undefined` where none is
+ * needed, the position has none, or it has as much as it takes.
+ */
+function withWedge(base: SetUp, figures: Figures | undefined, { wristLimitDeg }: Wanted): SetUp | undefined {
+  const spec = modelOf(base.position).dials.wedgeDeg;
+  if (!spec || !figures || wristLimitDeg === undefined) return undefined;
+  const before = dialOf(base, 'wedgeDeg');
+  const missing = Math.ceil(figures.wristExtensionDeg - wristLimitDeg - 1e-9);
+  const wedge = Math.min(spec.max, before + missing);
+  return missing > 0 && wedge > before ? ({ ...base, wedgeDeg: wedge } as SetUp) : undefined;
 }
 
 function asItStands(body: KnownBody, base: SetUp, wanted: Wanted, name: string): Solved {

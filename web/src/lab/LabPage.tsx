@@ -9,6 +9,8 @@ import { Backwards } from './Backwards.tsx';
 import { Bench, useReading } from './Bench.tsx';
 import { CalibratePanel } from './CalibratePanel.tsx';
 import { useBandsQuery } from './endpoints.ts';
+import { UndoRedo } from '../pieces/UndoRedo.tsx';
+import { useSteps } from './useSteps.ts';
 import { limitsOf } from './limitsOf.ts';
 import { LoadCurve } from './LoadCurve.tsx';
 import { UseSetUp } from './UseSetUp.tsx';
@@ -26,10 +28,12 @@ export function LabPage() {
   const trainee = useCurrentTrainee();
   const body = useCurrentBody();
   const [search] = useSearchParams();
-  const [{ first, second }, put] = useState<OnTheBench>(() => ({
+  const steps = useSteps<OnTheBench>(() => ({
     first: setUpFrom(search.get('setUp')) ?? START,
     second: setUpFrom(search.get('second')),
   }));
+  const { put } = steps;
+  const { first, second } = steps.value;
   useInTheAddress({ first, second });
   const { data: bands = [], error } = useBandsQuery();
   const { data: checks, error: checksError, refetch } = useChecksQuery(trainee.id);
@@ -38,7 +42,7 @@ export function LabPage() {
   const firstRead = useReading(body, first);
   const { reading, problem } = firstRead;
   const inUse = useMemo(() => bands.filter((b) => b.inUse), [bands]);
-  const putFirst = useCallback((setUp: SetUp) => put((bench) => ({ ...bench, first: setUp })), []);
+  const putFirst = useCallback((setUp: SetUp) => put((bench) => ({ ...bench, first: setUp })), [put]);
   // Panels that ask about the set-up as a whole follow when it stands still, so that a handle that is dragged does not wait.
   const settled = useWhenStill(first);
   const secondRead = useReading(body, second ?? first);
@@ -49,18 +53,19 @@ export function LabPage() {
         <h2 className="sr-only">Set-up lab</h2>
         {second ? (
           <>
-            <button type="button" className="btn btn-sm" onClick={() => put({ first: second, second: first })}>
+            <button type="button" className="btn btn-sm" onClick={() => put(() => ({ first: second, second: first }))}>
               <ArrowLeftRight size={15} aria-hidden /> Swap the two
             </button>
-            <button type="button" className="btn btn-sm" onClick={() => put({ first })}>
+            <button type="button" className="btn btn-sm" onClick={() => put(() => ({ first }))}>
               <X size={15} aria-hidden /> Take the second away
             </button>
           </>
         ) : (
-          <button type="button" className="btn btn-sm" onClick={() => put({ first, second: first })}>
+          <button type="button" className="btn btn-sm" onClick={() => put(() => ({ first, second: first }))}>
             Compare with a second set-up
           </button>
         )}
+        <UndoRedo desk={steps} />
         {reading && !problem && <UseSetUp setUp={first} reading={reading.reading} />}
         <Link className="link ms-auto" to="ladder">
           The ladder’s loads on {trainee.name}
@@ -83,7 +88,7 @@ export function LabPage() {
             body={body}
             setUp={second}
             read={secondRead}
-            change={(setUp) => put({ first, second: setUp })}
+            change={(setUp) => put((bench) => ({ ...bench, second: setUp }))}
             limits={limits}
             bands={inUse}
             title="Second set-up"
