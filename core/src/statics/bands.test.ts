@@ -9,8 +9,8 @@ describe('a band', () => {
     fc.assert(
       fc.property(fc.double({ min: 50, max: 400, noNaN: true }), fc.double({ min: -0.2, max: 1, noNaN: true }), (linear, bendShare) => {
         const quadratic = linear * bendShare;
-        const f = (e: number) => kg(linear * e + quadratic * e * e);
-        const fit = fitBand([0.4, 0.8, 1.2].map((stretchM) => ({ stretchM, forceKg: f(stretchM) })));
+        const f = (e: number) => linear * e + quadratic * e * e;
+        const fit = fitBand([0.4, 0.8, 1.2].map((stretchM) => ({ stretchM, forceN: f(stretchM) })));
         expect(fit.linear).toBeCloseTo(linear, 6);
         expect(fit.quadratic).toBeCloseTo(quadratic, 6);
         expect(fit.worstN).toBeLessThan(1e-6);
@@ -22,56 +22,56 @@ describe('a band', () => {
   // Least squares by hand: e = 1, 2 m, F = 10, 16 kg gives a·1 + b·1 = 10, a·2 + b·4 = 16, so a = 12, b = −2 kg.
   it('is fitted as worked out by hand', () => {
     const fit = fitBand([
-      { stretchM: 1, forceKg: 10 },
-      { stretchM: 2, forceKg: 16 },
+      { stretchM: 1, forceN: 10 * GRAVITY },
+      { stretchM: 2, forceN: 16 * GRAVITY },
     ]);
     expect(fit.linear).toBeCloseTo(12 * GRAVITY, 9);
     expect(fit.quadratic).toBeCloseTo(-2 * GRAVITY, 9);
   });
 
   it('that gives way keeps pulling harder up to its longest stretch', () => {
-    const readings = [10, 14.5, 16.5].map((forceKg, i) => ({ stretchM: 0.5 * (i + 1), forceKg }));
+    const readings = [10, 14.5, 16.5].map((pull, i) => ({ stretchM: 0.5 * (i + 1), forceN: pull * GRAVITY }));
     const fit = fitBand(readings);
     for (let e = 0.05; e <= 1.5; e += 0.05) expect(fit.linear + 2 * fit.quadratic * e).toBeGreaterThan(0);
     expect(kg(fit.worstN)).toBeLessThan(1);
   });
 
   it.each([
-    [[{ stretchM: 1, forceKg: 10 }], 'A band needs two to four readings, not 1.'],
+    [[{ stretchM: 1, forceN: 10 * GRAVITY }], 'A band needs two to four readings, not 1.'],
     [
       [
-        { stretchM: 0.5, forceKg: 10 },
-        { stretchM: 1, forceKg: 8 },
+        { stretchM: 0.5, forceN: 10 * GRAVITY },
+        { stretchM: 1, forceN: 8 * GRAVITY },
       ],
       'At 100 cm the band pulls 8 kg, no more than at 50 cm',
     ],
     [
       [
-        { stretchM: 0, forceKg: 10 },
-        { stretchM: 1, forceKg: 8 },
+        { stretchM: 0, forceN: 10 * GRAVITY },
+        { stretchM: 1, forceN: 8 * GRAVITY },
       ],
       'A stretch must be above 0 cm and at most 400 cm, not 0 cm.',
     ],
     [
       [
-        { stretchM: 0.5, forceKg: -1 },
-        { stretchM: 1, forceKg: 8 },
+        { stretchM: 0.5, forceN: -1 * GRAVITY },
+        { stretchM: 1, forceN: 8 * GRAVITY },
       ],
       'A force must be above 0 kg and at most 200 kg, not -1 kg.',
     ],
     [
       [
-        { stretchM: 0.5, forceKg: 5 },
-        { stretchM: 0.51, forceKg: 8 },
+        { stretchM: 0.5, forceN: 5 * GRAVITY },
+        { stretchM: 0.51, forceN: 8 * GRAVITY },
       ],
       'Two readings at 51 cm say nothing about the curve',
     ],
     [
       [
-        { stretchM: 0.3, forceKg: 3 },
-        { stretchM: 0.6, forceKg: 20 },
-        { stretchM: 0.9, forceKg: 21 },
-        { stretchM: 1.2, forceKg: 40 },
+        { stretchM: 0.3, forceN: 3 * GRAVITY },
+        { stretchM: 0.6, forceN: 20 * GRAVITY },
+        { stretchM: 0.9, forceN: 21 * GRAVITY },
+        { stretchM: 1.2, forceN: 40 * GRAVITY },
       ],
       'off the best curve through the others',
     ],

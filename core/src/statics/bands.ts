@@ -17,13 +17,16 @@ export interface BandCurve {
 /** One reading off a luggage scale: how far beyond its slack length the band was stretched, and what the scale showed. */
 export interface BandReading {
   readonly stretchM: number;
-  readonly forceKg: number;
+  readonly forceN: number;
 }
 
 export interface BandFit extends Pick<BandCurve, 'linear' | 'quadratic' | 'mostM'> {
   /** Largest difference between a reading and the curve, in newtons. */
   readonly worstN: number;
 }
+
+/** A luggage scale shows at most 200 kg. */
+const MOST_N = 200 * GRAVITY + 1e-6;
 
 /** How far a reading may lie off the curve, as a share of the largest force (project default; a luggage scale in the hand shakes). */
 const OFF = 0.12;
@@ -32,30 +35,30 @@ const OFF = 0.12;
  * Fits F = a·e + b·e² through zero to two to four readings by least squares, such that it never falls up to the longest
  * stretch. Readings that no rising curve describes are refused.
  *
- * @param readings stretch in metres and force in kilograms as the luggage scale shows it
+ * @param readings stretch in metres and force in newtons
  * @throws Refusal `band-nonsense`, with the reason
- * @example fitBand([{ stretchM: 0.5, forceKg: 8 }, { stretchM: 1, forceKg: 14 }]) // { linear: 176, quadratic: -39, … }
+ * @example fitBand([{ stretchM: 0.5, forceN: 78 }, { stretchM: 1, forceN: 137 }]) // { linear: 176, quadratic: -39, … }
  */
 export function fitBand(readings: readonly BandReading[]): BandFit {
   if (readings.length < 2 || readings.length > 4)
     throw new Refusal('band-nonsense', `A band needs two to four readings, not ${readings.length}.`);
   const sorted = [...readings].sort((a, b) => a.stretchM - b.stretchM);
-  sorted.forEach(({ stretchM, forceKg }, i) => {
+  sorted.forEach(({ stretchM, forceN }, i) => {
     if (!(stretchM > 0 && stretchM <= 4))
       throw new Refusal('band-nonsense', `A stretch must be above 0 cm and at most 400 cm, not ${cm(stretchM)}.`);
-    if (!(forceKg > 0 && forceKg <= 200))
-      throw new Refusal('band-nonsense', `A force must be above 0 kg and at most 200 kg, not ${forceKg} kg.`);
+    if (!(forceN > 0 && forceN <= MOST_N))
+      throw new Refusal('band-nonsense', `A force must be above 0 kg and at most 200 kg, not ${kg(forceN)}.`);
     const before = sorted[i - 1];
     if (!before) return;
     if (stretchM - before.stretchM < 0.02)
       throw new Refusal('band-nonsense', `Two readings at ${cm(stretchM)} say nothing about the curve; stretch further between them.`);
-    if (forceKg <= before.forceKg)
+    if (forceN <= before.forceN)
       throw new Refusal(
         'band-nonsense',
-        `At ${cm(stretchM)} the band pulls ${forceKg} kg, no more than at ${cm(before.stretchM)}: a band that is stretched further pulls harder. Read again.`,
+        `At ${cm(stretchM)} the band pulls ${kg(forceN)}, no more than at ${cm(before.stretchM)}: a band that is stretched further pulls harder. Read again.`,
       );
   });
-  const points = sorted.map(({ stretchM: e, forceKg }) => ({ e, f: forceKg * GRAVITY }));
+  const points = sorted.map(({ stretchM: e, forceN: f }) => ({ e, f }));
   const most = points.at(-1)?.e ?? 0;
   const curve = risingCurve(points, most);
   const worstN = Math.max(...points.map(({ e, f }) => Math.abs(f - curve.linear * e - curve.quadratic * e * e)));
@@ -118,4 +121,5 @@ export interface Assistance {
   readonly beyondReadings: boolean;
 }
 
+const kg = (newtons: number) => `${Math.round((newtons / GRAVITY) * 10) / 10} kg`;
 const cm = (metres: number) => `${Math.round(metres * 100)} cm`;

@@ -1,7 +1,7 @@
 import type { BandDto, BandReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { fitBand } from '@myokinet/core/statics';
+import { fitBand, GRAVITY } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import * as sql from './statements.ts';
@@ -50,7 +50,7 @@ export function bandStore(context: Context) {
 }
 
 function curveOf({ name, slackCm, readings }: Pick<BandDto, 'name' | 'slackCm' | 'readings'>): Pick<BandReply, 'curve' | 'worstN'> {
-  const { worstN, ...fit } = fitBand(readings.map(({ stretchCm, kg }) => ({ stretchM: stretchCm / CM, forceKg: kg })));
+  const { worstN, ...fit } = fitBand(readings.map(({ stretchCm, kg }) => ({ stretchM: stretchCm / CM, forceN: kg * GRAVITY })));
   return { curve: { name, slackM: slackCm / CM, ...fit }, worstN };
 }
 

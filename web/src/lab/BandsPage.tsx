@@ -1,6 +1,6 @@
 import { type BandReply, BandDto, inspect } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { asKilograms, bandForce, fitBand } from '@myokinet/core/statics';
+import { asKilograms, bandForce, fitBand, GRAVITY } from '@myokinet/core/statics';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { newId } from '../app/newId.ts';
@@ -97,7 +97,7 @@ const STEPS = 20;
 
 /** The curve through a band's readings, small. */
 function BandCurvePlot({ band: { curve, readings } }: { readonly band: BandReply }) {
-  const top = Math.max(bandForce(curve, curve.slackM + curve.mostM), ...readings.map((r) => r.kg * 9.80665));
+  const top = Math.max(bandForce(curve, curve.slackM + curve.mostM), ...readings.map((r) => r.kg * GRAVITY));
   const x = (e: number) => 4 + ((PLOT_WIDTH - 8) * e) / curve.mostM;
   const y = (f: number) => PLOT_HEIGHT - 4 - ((PLOT_HEIGHT - 8) * f) / top;
   const line = Array.from({ length: STEPS + 1 }, (_, i) => (curve.mostM * i) / STEPS).map(
@@ -108,7 +108,7 @@ function BandCurvePlot({ band: { curve, readings } }: { readonly band: BandReply
       <path d={`M4 4V${PLOT_HEIGHT - 4}H${PLOT_WIDTH - 4}`} fill="none" stroke="var(--color-base-300)" />
       <polyline points={line.join(' ')} fill="none" stroke="var(--color-primary)" strokeWidth={2} />
       {readings.map((r) => (
-        <circle key={r.stretchCm} cx={x(r.stretchCm / 100)} cy={y(r.kg * 9.80665)} r={3.5} fill="var(--color-base-content)" />
+        <circle key={r.stretchCm} cx={x(r.stretchCm / 100)} cy={y(r.kg * GRAVITY)} r={3.5} fill="var(--color-base-content)" />
       ))}
     </svg>
   );
@@ -241,7 +241,7 @@ function BandEditor({ id, saved, close }: BandEditorProps) {
 /** Why the readings describe no band, as the server would say it. */
 function nonsenseIn({ readings }: BandDto): string | undefined {
   try {
-    fitBand(readings.map(({ stretchCm, kg: pull }) => ({ stretchM: stretchCm / 100, forceKg: pull })));
+    fitBand(readings.map(({ stretchCm, kg: pull }) => ({ stretchM: stretchCm / 100, forceN: pull * GRAVITY })));
     return undefined;
   } catch (error) {
     if (error instanceof Refusal) return error.detail;

@@ -3,7 +3,7 @@ import { ArrowLeftRight, X } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
-import { useChecksQuery } from '../trainee/endpoints.ts';
+import { useAllChecksQuery } from '../trainee/endpoints.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { Backwards } from './Backwards.tsx';
 import { Bench, useReading } from './Bench.tsx';
@@ -36,7 +36,7 @@ export function LabPage() {
   const { first, second } = steps.value;
   useInTheAddress({ first, second });
   const { data: bands = [], error } = useBandsQuery();
-  const { data: checks, error: checksError, refetch } = useChecksQuery(trainee.id);
+  const { data: checks, error: checksError, refetch } = useAllChecksQuery(trainee.id);
   const now = useMemo(() => new Date(), []);
   const limits = useMemo(() => limitsOf(checks ?? [], now), [checks, now]);
   const firstRead = useReading(body, first);

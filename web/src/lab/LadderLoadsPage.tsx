@@ -10,7 +10,7 @@ import { labLink } from '../pieces/labLink.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { buildOf } from '../trainee/buildOf.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
-import { useChecksQuery } from '../trainee/endpoints.ts';
+import { useAllChecksQuery } from '../trainee/endpoints.ts';
 import { type LabLimit, type LabLimits, limitsOf, restsOn } from './limitsOf.ts';
 import { percent, spanInWords } from './words.ts';
 
@@ -22,7 +22,7 @@ export function LadderLoadsPage() {
   const [search, setSearch] = useSearchParams();
   const asked = search.get('ladder');
   const ladder = library.ladder(library.hasLadder(asked) ? asked : trainee.ladderId);
-  const { data: checks } = useChecksQuery(trainee.id);
+  const { data: checks } = useAllChecksQuery(trainee.id);
   const limits = useMemo(() => limitsOf(checks ?? [], new Date()), [checks]);
   const rungs = useMemo(() => ladder.rungs.map((rung) => rungOn(body, rung)), [ladder, body]);
   return (
