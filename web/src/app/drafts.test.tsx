@@ -48,6 +48,17 @@ it('lets go only when told', () => {
   expect(hold(createStore()).result.current.exists).toBe(false);
 });
 
+it('is not brought back by an answer that comes late', () => {
+  const { result } = hold();
+  act(() => result.current.change({ start: 7, text: 'typed' }));
+  act(() => result.current.amend((now) => ({ ...now, text: `${now.text}, sent` })));
+  expect(result.current.value.text).toBe('typed, sent');
+  act(() => result.current.discard());
+  act(() => result.current.amend((now) => ({ ...now, text: 'late' })));
+  expect(result.current.exists).toBe(false);
+  expect(hold(createStore()).result.current.exists).toBe(false);
+});
+
 it('comes back from the bin as it was, unless something new was typed', () => {
   const store = createStore();
   const { result } = hold(store);

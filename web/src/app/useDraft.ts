@@ -8,6 +8,8 @@ export interface Draft<T> {
   readonly change: (value: T) => void;
   /** The same from what it is by then, for answers that arrive later. */
   readonly update: (change: (value: T) => T) => void;
+  /** The same, but only while there is a draft: an answer that comes late must not bring back what is gone. */
+  readonly amend: (change: (value: T) => T) => void;
   /** Lets go of what the server has taken. */
   readonly discard: () => void;
   /** Throws it away; the coach can take it back. */
@@ -40,10 +42,17 @@ export function useDraft<T>(key: string, initial: () => T, version = ''): Draft<
     },
     [dispatch, key, store, untouched.value],
   );
+  const amend = useCallback(
+    (change: (value: T) => T) => {
+      const current = store.getState().drafts[key] as T | undefined;
+      if (current !== undefined) dispatch(drafted({ key, value: change(current) }));
+    },
+    [dispatch, key, store],
+  );
   const discard = useCallback(() => dispatch(discarded(key)), [dispatch, key]);
   const throwAway = useCallback(() => {
     if (stored !== undefined) dispatch(thrownAway({ key, value: stored }));
   }, [dispatch, key, stored]);
   const returns = useSelector((state: RootState) => state.bin.returns);
-  return { value: stored ?? untouched.value, change, update, discard, throwAway, returns, exists: stored !== undefined };
+  return { value: stored ?? untouched.value, change, update, amend, discard, throwAway, returns, exists: stored !== undefined };
 }

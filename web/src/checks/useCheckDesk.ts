@@ -38,6 +38,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   const [failure, setFailure] = useState<unknown>();
   const sentAt = useRef(0);
   const typedIn = useRef<string | undefined>(undefined);
+  const saved = useRef<string | undefined>(undefined);
 
   const ended = (words: string) => {
     const rest = unsent(value);
@@ -47,7 +48,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     setNotice(words);
   };
 
-  const sent = useEffectEvent((body: RunPatchDto) => draft.update((now) => acknowledged(whole(now), body)));
+  const sent = useEffectEvent((body: RunPatchDto) => draft.amend((now) => (now.id === body.id ? acknowledged(whole(now), body) : now)));
   const over = useEffectEvent(() => ended(FINISHED));
   const send = useEffectEvent(async (body: RunPatchDto) => {
     const result = await patch({ traineeId, body });
@@ -71,6 +72,8 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     if (!theirs) return;
     if (theirs.run) {
       const { run: open } = theirs;
+      // Asked for before it was saved, answered after.
+      if (open.id === saved.current) return;
       if (JSON.stringify(merged(value, open)) !== JSON.stringify(value)) draft.update((now) => merged(whole(now), open));
     } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) ended(ENDED_ELSEWHERE);
   });
@@ -133,6 +136,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
       const result = await record({ traineeId, body: checkFrom(value, takenAt) });
       if (!result.data) return false;
       sentAt.current = Date.now();
+      saved.current = value.id;
       draft.discard();
       return true;
     },
