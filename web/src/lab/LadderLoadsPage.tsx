@@ -4,7 +4,7 @@ import { asKilograms, type KnownBody, modelOf, setUpInWords, stepsBetween, type 
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLibrary } from '../library/LibraryContext.ts';
-import { posed, stood } from '../pieces/figure.ts';
+import { figureOn } from '../pieces/figure.ts';
 import { SelectField } from '../pieces/EntryFields.tsx';
 import { labLink } from '../pieces/labLink.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
@@ -35,7 +35,7 @@ export function LadderLoadsPage() {
           options={library.ladders.map((l) => ({ value: l.id, label: l.name }))}
           change={(id) => setSearch({ ladder: id }, { replace: true })}
         />
-        <p className="aside flex-1">
+        <p className="aside basis-full sm:flex-1 sm:basis-0">
           Each rung set up for {trainee.name}, {Math.round(trainee.mass)} kg and {(trainee.stature / 100).toFixed(2)} m, and steps of about
           five points of body weight between.
         </p>
@@ -111,9 +111,9 @@ function RungRows({ rung, on, problem, below, body, build, limits }: RungRowsPro
   return (
     <>
       <tr>
-        <th scope="row" className="!py-1.5">
-          <span className="flex items-center gap-3">
-            <SetUpFigure figure={on ? stood(on.reading.stance) : posed(rung.pose, build)} size={FIGURE} />
+        <th scope="row" className="!py-1.5 !whitespace-normal">
+          <span className="flex items-center gap-3 max-sm:[&>svg]:hidden">
+            <SetUpFigure figure={figureOn(rung, build, body)} size={FIGURE} />
             {rung.name}
           </span>
         </th>
@@ -128,7 +128,7 @@ function RungRows({ rung, on, problem, below, body, build, limits }: RungRowsPro
       )}
       {steps.map((step) => (
         <tr key={JSON.stringify(step.setUp)} className="bg-base-200/60 text-sm">
-          <th scope="row" className="!ps-16 font-normal">
+          <th scope="row" className="!ps-4 font-normal !whitespace-normal sm:!ps-16">
             step between
           </th>
           <Figures on={step} limits={limits} />

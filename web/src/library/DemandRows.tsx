@@ -54,7 +54,7 @@ const BASES: Readonly<Partial<Record<Unit, { per: NonNullable<RungDemand['per']>
     per: 'setUpLoad',
     start: 1,
     words: 'share of what the set-up of the rung puts on the hands',
-    of: 'this rung’s load',
+    of: 'its own load',
   },
 };
 
@@ -125,7 +125,7 @@ function DemandRow({
             />
             {share ? (
               <select
-                className="select select-xs w-32"
+                className="select select-xs w-36"
                 aria-label={`${measure.name}: in ${UNITS[measure.unit].name} or as a ${share.words}`}
                 value={relative ? 'share' : 'plain'}
                 onChange={(e) => setBasis(e.target.value)}
@@ -134,7 +134,7 @@ function DemandRow({
                 <option value="share">% of {share.of}</option>
               </select>
             ) : (
-              <span className="w-32">{UNITS[measure.unit].name}</span>
+              <span className="w-36">{UNITS[measure.unit].name}</span>
             )}
           </>
         )}
