@@ -18,7 +18,7 @@ import { IsPastInstant, IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
 
-const UNDER: readonly ContactName[] = ['hands', 'forearms', 'feet', 'knees'];
+const UNDER: readonly ContactName[] = ['hands', 'forearms', 'feet', 'knees', 'shanks'];
 
 /** What a scale showed in a set-up. */
 export class ScaleReadingDto {

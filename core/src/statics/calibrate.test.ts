@@ -114,6 +114,6 @@ describe('what can not calibrate', () => {
 
   it('what stands on a scale follows from the set-up', () => {
     expect(scalePlaces(man, { position: 'push-up' })).toEqual(['hands', 'feet']);
-    expect(scalePlaces(man, { position: 'tabletop' })).toEqual(['hands', 'knees', 'feet']);
+    expect(scalePlaces(man, { position: 'tabletop' })).toEqual(['hands', 'knees', 'shanks']);
   });
 });

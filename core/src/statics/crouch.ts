@@ -1,9 +1,8 @@
-import { bentArm, handFrom } from './hands.ts';
+import { bentArm, handFrom, RISE_M } from './hands.ts';
 import { along, bend, between, direction, type Point } from './plane.ts';
 import { cm, impossible } from './position.ts';
 import type { Build, Joints } from './stance.ts';
 
-const RISE = 0.03;
 /** Elbows a little bent, so that the knees find a shelf on the upper arms (project default). */
 const BENT = 0.93;
 /** Weight travels toward the fingers in this lean, in metres beyond its usual place (project default). */
@@ -19,10 +18,10 @@ export interface Crouch {
  * and thighs meet, feet on a block of a height, or folded behind the hips where there is none.
  */
 export function crouch(b: Build, ahead: number, block: number | undefined): Crouch {
-  const wrist = { x: 0, y: RISE };
+  const wrist = { x: 0, y: RISE_M };
   const reach = BENT * b.arm;
   if (!(Math.abs(ahead) < reach)) throw impossible(`A lean of ${cm(ahead)} is longer than the arm allows.`);
-  const shoulder = { x: ahead, y: RISE + Math.sqrt(reach ** 2 - ahead ** 2) };
+  const shoulder = { x: ahead, y: RISE_M + Math.sqrt(reach ** 2 - ahead ** 2) };
   const arm = bentArm(b, shoulder, wrist);
   const knee = arm && between(arm.elbow, shoulder, 0.3);
   const hip = knee && bend(shoulder, knee, b.trunk, b.thigh, -1);

@@ -13,11 +13,14 @@ interface Placement {
   readonly beyond: number;
 }
 
-/** Palm and wrist raise the joint about 3 cm (project default); fists and tips by what is under them. */
+/** Palm and wrist, or a forearm, raise the joint so far over the surface, in metres (project default). */
+export const RISE_M = 0.03;
+
+/** Fists and tips raise the wrist by what is under them (project defaults). */
 export function placement(kind: HandKind, { pressureCentreM }: Pick<Assumed, 'pressureCentreM'>): Placement {
   switch (kind) {
     case 'flat':
-      return { rise: 0.03, beyond: pressureCentreM };
+      return { rise: RISE_M, beyond: pressureCentreM };
     case 'fists or handles':
       return { rise: 0.08, beyond: pressureCentreM - 0.04 };
     case 'fingertips':

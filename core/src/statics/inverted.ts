@@ -1,11 +1,9 @@
 import type { Assumed } from './assumptions.ts';
-import { handFrom } from './hands.ts';
+import { handFrom, RISE_M } from './hands.ts';
 import { shankFrom } from './kneeling.ts';
 import { along, degrees } from './plane.ts';
 import { cm, impossible } from './position.ts';
 import { type Build, centreOf, contact, massesOf, type Scenery, type Stance, support } from './stance.ts';
-
-const RISE = 0.03;
 
 /** A straight body upside down over hands or forearms, its feet resting against a wall behind or free of it. */
 export function inverted(b: Build, on: 'hands' | 'forearms', wallM: number, assumed: Assumed): Stance {
@@ -13,7 +11,7 @@ export function inverted(b: Build, on: 'hands' | 'forearms', wallM: number, assu
   const long = arms + b.trunk + b.thigh + b.shank;
   if (!(wallM < long * 0.5)) throw impossible(`${cm(wallM)} from the wall is a pike, not an inversion; come nearer to the wall.`);
   const line = 90 + degrees(Math.asin(wallM / long));
-  const base = { x: 0, y: RISE };
+  const base = { x: 0, y: RISE_M };
   const elbow = on === 'hands' ? along(base, line, b.forearm) : base;
   const shoulder = along(base, line, arms);
   const hip = along(shoulder, line, b.trunk);

@@ -23,6 +23,6 @@ export function kneesAndShanks(masses: Stance['masses'], resting: boolean, under
   const lower = masses.slice(6);
   const share = lower.reduce((sum, m) => sum + m.share, 0);
   const x = lower.reduce((sum, m) => sum + m.share * m.x, 0) / share;
-  const shanks = { x, y: 0, name: 'feet', fx: 0, fy: share, surface: 'level' } as const;
+  const shanks = { x, y: 0, name: 'shanks', fx: 0, fy: share, surface: 'level' } as const;
   return [remainder(under, 'knees', 'level', masses, [hands, shanks]), shanks];
 }

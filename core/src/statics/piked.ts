@@ -1,5 +1,5 @@
 import type { Assumed } from './assumptions.ts';
-import { handFrom } from './hands.ts';
+import { handFrom, RISE_M } from './hands.ts';
 import { along, closingAngles, direction } from './plane.ts';
 import { cm, impossible } from './position.ts';
 import { type Build, massesOf, reactionToward, remainder, type Scenery, type Stance, support } from './stance.ts';
@@ -10,8 +10,6 @@ interface Piked {
   readonly hipAngleDeg: number;
   readonly footHeightM: number;
 }
-
-const RISE = 0.03;
 
 /**
  * Straight legs, a straight line from hips to hands (or elbows), the hips bent by the angle asked: the closing
@@ -25,7 +23,7 @@ export function piked(b: Build, { on, hipAngleDeg, footHeightM }: Piked, assumed
       [legs.reach, legs.off],
       [front, hipAngleDeg - 180],
     ],
-    RISE - footHeightM,
+    RISE_M - footHeightM,
   )?.[0];
   if (lean === undefined) throw impossible(`With the feet ${cm(footHeightM)} high the arms do not reach the floor at this hip angle.`);
   const ball = { x: 0, y: footHeightM };

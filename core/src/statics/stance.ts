@@ -25,7 +25,8 @@ export interface PointMass extends Point {
   readonly share: number;
 }
 
-export type ContactName = 'hands' | 'low hand' | 'high hand' | 'forearms' | 'feet' | 'knees' | 'seat' | 'wall' | 'band' | 'swing';
+export type ContactName =
+  'hands' | 'low hand' | 'high hand' | 'forearms' | 'feet' | 'knees' | 'shanks' | 'seat' | 'wall' | 'band' | 'swing';
 
 /** A force on the body, as a share of body weight. */
 export interface Contact extends Point {

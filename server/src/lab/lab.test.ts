@@ -85,7 +85,7 @@ describe('readings of a scale', () => {
     [{ kg: 300 }, 'A scale under the feet shows from 0 kg to 70 kg here, not 300 kg.'],
     [{ setUp: { position: 'supported-hang' }, kg: 20 }, 'teaches nothing'],
     [{ setUp: { position: 'push-up', handHeightM: 9 } }, 'Height under the hands must be from 0 cm to 130 cm'],
-    [{ under: 'nose' }, 'A scale stands under hands, forearms, feet, knees.'],
+    [{ under: 'nose' }, 'A scale stands under hands, forearms, feet, knees, shanks.'],
     [{ massKg: 3 }, 'Body mass must be at least 20 kg.'],
     [{ takenAt: '2199-01-01T00:00:00.000Z' }, 'in the future'],
   ])('are refused with the limit they break: %j', async (wrong, sentence) => {

@@ -1,9 +1,8 @@
 import { bend, direction } from '../plane.ts';
-import { bentArm, handFrom } from '../hands.ts';
+import { bentArm, handFrom, RISE_M } from '../hands.ts';
 import { cm, height, impossible, position } from '../position.ts';
 import { massesOf, reactionToward, remainder, support } from '../stance.ts';
 
-const RISE = 0.03;
 /** The trunk passes the edge of the bench at this distance from the hands, in metres (project default). */
 const CLEARANCE = 0.12;
 
@@ -19,7 +18,7 @@ export const BENCH_DIP = position({
   honest: ({ arms }) =>
     arms === 'lowered' ? ['How deep the shoulder goes behind the body is not limited here: stop where the shoulders stay down.'] : [],
   place(b, { benchHeightM, feetM, arms }, assumed) {
-    const wrist = { x: 0, y: benchHeightM + RISE };
+    const wrist = { x: 0, y: benchHeightM + RISE_M };
     const drop = arms === 'straight' ? Math.sqrt(b.arm ** 2 - (CLEARANCE - 0.04) ** 2) : b.forearm;
     const shoulder = { x: CLEARANCE - 0.04, y: wrist.y + drop };
     const hip = { x: CLEARANCE, y: shoulder.y - b.trunk };

@@ -1,9 +1,8 @@
+import { RISE_M } from '../hands.ts';
 import { along, degrees } from '../plane.ts';
 import { cm, height, impossible, position } from '../position.ts';
 import { massesOf, reactionToward, remainder, support } from '../stance.ts';
 import { leanForShoulder, straightBody, withArm } from '../straightBody.ts';
-
-const RISE = 0.03;
 
 export const FOREARM_PLANK = position({
   id: 'forearm-plank',
@@ -19,7 +18,7 @@ export const FOREARM_PLANK = position({
     if (!(Math.abs(leanM) < b.upperArm * 0.9))
       throw impossible(`A lean of ${cm(leanM)} is longer than the upper arm of ${cm(b.upperArm)}.`);
     const tilt = degrees(Math.asin(leanM / b.upperArm));
-    const lean = leanForShoulder(b, Math.sqrt(b.upperArm ** 2 - leanM ** 2) + RISE) ?? 0;
+    const lean = leanForShoulder(b, Math.sqrt(b.upperArm ** 2 - leanM ** 2) + RISE_M) ?? 0;
     const body = straightBody(b, { x: 0, y: 0 }, lean);
     const elbow = along(body.shoulder, -90 - tilt - assumed.armLeanDeg, b.upperArm);
     const wrist = along(elbow, 0, b.forearm);

@@ -1,3 +1,4 @@
+import { RISE_M } from '../hands.ts';
 import { shareDial } from '../hanging.ts';
 import { along, bend, direction, type Point } from '../plane.ts';
 import { cm, height, impossible, position } from '../position.ts';
@@ -68,7 +69,7 @@ export const SEATED_PRESS = position({
     const { joints, wrist, masses, foot, onFeet, rest } = placed;
     const shared = weightOf(masses) - onFeet;
     const inHands = Math.min(shared, Math.max(0, pressShare * shared + heldShare));
-    const surface = wrist.y - 0.03;
+    const surface = wrist.y - RISE_M;
     const hands = support('hands', 'level', 2, { x: rest, y: surface }, { fx: 0, fy: inHands }, joints);
     return {
       joints,

@@ -1,10 +1,9 @@
+import { RISE_M } from '../hands.ts';
 import { bend, direction } from '../plane.ts';
 import { cm, height, impossible, position } from '../position.ts';
 import { massesOf, reactionAlong, remainder, support } from '../stance.ts';
 import { leanForReach, straightBody, withArm } from '../straightBody.ts';
 
-/** Wrist before the wall, in metres (project default). */
-const PALM = 0.03;
 /** A little short of locked, so that the closing is never a hair out of reach. */
 const BENT = 0.75;
 
@@ -24,7 +23,7 @@ export const WALL_PUSH = position({
   honest: () => ['At a wall the feet can shift their pressure: do not trust this to better than 5 points.'],
   place(b, { distanceM, handHeightM, arms }, assumed) {
     const pivot = { x: assumed.footPressureM, y: 0 };
-    const wrist = { x: distanceM - PALM, y: handHeightM };
+    const wrist = { x: distanceM - RISE_M, y: handHeightM };
     const reach = arms === 'straight' ? b.arm : b.arm * BENT;
     const lean = leanForReach(b, wrist, reach);
     if (lean === undefined)
