@@ -1,6 +1,6 @@
 import { measureOf } from '@myokinet/core/measuring';
 import { readTrace, type Samples } from '@myokinet/core/traces';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { TraceView } from './TraceView.tsx';
 
@@ -22,7 +22,7 @@ async function show(measureId: string, samples: Samples) {
   const take = vi.fn();
   const close = vi.fn();
   render(<TraceView measure={measureOf(measureId)} samples={samples} from="push-ups.csv" simulated={false} take={take} close={close} />);
-  await screen.findByRole('button', { name: /^(Use it|Back to the instrument)/ });
+  await waitFor(() => expect(screen.queryByText('Reading the trace…')).toBeNull());
   return { take, close };
 }
 
