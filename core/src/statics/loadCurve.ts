@@ -21,7 +21,7 @@ export interface LoadCurve {
 }
 
 /** About as many points as the eye can tell apart on a page. */
-const POINTS = 48;
+const POINTS = 32;
 
 /**
  * Load against the dials of a position, from its easiest set-up to its hardest, with its error band.
