@@ -3,7 +3,7 @@ import { usualBelief } from './assumptions.ts';
 import { evaluate, type Figures, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
 import { type Dial, dialInWords } from './position.ts';
 import type { StaticPosition } from './positions/index.ts';
-import { type AnyModel, checked, dialOf, modelOf, type SetUp, stretchesOf } from './setUp.ts';
+import { type AnyModel, checked, choiceOf, dialOf, modelOf, type SetUp, stretchesOf } from './setUp.ts';
 
 export interface Wanted {
   /** Load on the hands as a fraction of body weight; at a wall the whole force. */
@@ -162,7 +162,8 @@ function nearestNotch({ first, last, loadAt }: Search, wanted: number): number {
  */
 function withWedge(base: SetUp, figures: Figures | undefined, { wristLimitDeg }: Wanted): SetUp | undefined {
   const spec = modelOf(base.position).dials.wedgeDeg;
-  if (!spec || !figures || wristLimitDeg === undefined) return undefined;
+  // A wedge turns flat hands only.
+  if (!spec || !figures || wristLimitDeg === undefined || choiceOf(base, 'hands') !== 'flat') return undefined;
   const before = dialOf(base, 'wedgeDeg');
   const missing = Math.ceil(figures.wristExtensionDeg - wristLimitDeg - 1e-9);
   const wedge = Math.min(spec.max, before + missing);

@@ -3,6 +3,7 @@ import { bandsFor, GRAVITY, type KnownBody, plannedLoad, type SetUp, type Solved
 import type { BandReply } from '@myokinet/core/contracts';
 import { memo, useMemo, useState } from 'react';
 import { NumberField } from '../pieces/EntryFields.tsx';
+import { scaleToShow } from '../pieces/scaleToShow.ts';
 import { type LabLimit, type LabLimits, restsOn } from './limitsOf.ts';
 import { kilograms, percent, spanInWords } from './words.ts';
 
@@ -75,10 +76,8 @@ function gripInWords({ grip, hold }: LabLimits): string {
 }
 
 function scaleInWords({ reading, setUp }: Solved): string {
-  const { feet, seat } = reading.scales;
-  if (setUp.position === 'supported-hang' && feet !== undefined) return ` Feet on a scale until it shows ${kilograms(feet)}.`;
-  if (setUp.position === 'seated-press' && seat !== undefined) return ` Press until a scale under the seat shows ${kilograms(seat)}.`;
-  return '';
+  const scale = scaleToShow(setUp, reading);
+  return scale ? ` A scale under the ${scale.under} then shows ${kilograms(scale.kg)}.` : '';
 }
 
 interface Asked {

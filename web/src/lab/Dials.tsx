@@ -34,7 +34,7 @@ export function Dials({ setUp, change, bands }: DialsProps) {
         />
       )}
       {Object.entries(dials)
-        .filter(([key]) => !(key === 'bandShare' && setUp.band))
+        .filter(([key]) => !(key === 'bandShare' && setUp.band) && !(key === 'wedgeDeg' && choiceOf(setUp, 'hands') !== 'flat'))
         .map(([key, dial]) => (
           <DialField key={key} dial={dial} value={dialOf(setUp, key)} change={(value) => set(key, value)} />
         ))}

@@ -7,6 +7,7 @@ import { useLibrary } from '../library/LibraryContext.ts';
 import { figureOn } from '../pieces/figure.ts';
 import { SelectField } from '../pieces/EntryFields.tsx';
 import { labLink } from '../pieces/labLink.ts';
+import { scaleToShow } from '../pieces/scaleToShow.ts';
 import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { buildOf } from '../trainee/buildOf.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
@@ -180,16 +181,10 @@ function Beyond({ figure, limit, unit }: { readonly figure: number; readonly lim
 
 /** What a scale has to show where the load is not in the geometry. */
 function ScaleNote({ reading, setUp }: Pick<SupportOn, 'reading' | 'setUp'>) {
-  const { feet, seat } = reading.scales;
-  const [under, kg] =
-    setUp.position === 'seated-press'
-      ? ['seat', seat]
-      : setUp.position === 'supported-hang' || setUp.position === 'post-brace'
-        ? ['feet', feet]
-        : [];
-  return kg === undefined ? null : (
+  const scale = scaleToShow(setUp, reading);
+  return scale ? (
     <span className="aside block text-sm">
-      scale under the {under}: {Math.round(kg)} kg
+      scale under the {scale.under}: {Math.round(scale.kg)} kg
     </span>
-  );
+  ) : null;
 }

@@ -3,6 +3,7 @@ import { type KnownBody, setUpInWords, supportOn, type SupportPlan } from '@myok
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { labLink } from './labLink.ts';
+import { scaleToShow } from './scaleToShow.ts';
 
 interface SetUpLineProps {
   readonly support: SupportPlan;
@@ -21,21 +22,16 @@ export function SetUpLine({ support, body, traineeId }: SetUpLineProps) {
     }
   }, [body, support]);
   if ('refused' in on) return <p className="state-mark text-sm leading-snug">{on.refused}</p>;
-  const { loadShare, scales } = on.reading;
-  const [under, kg] =
-    support.setUp.position === 'seated-press'
-      ? ['seat', scales.seat]
-      : support.setUp.position === 'supported-hang'
-        ? ['feet', scales.feet]
-        : [];
+  const { loadShare } = on.reading;
+  const scale = scaleToShow(on.setUp, on.reading);
   return (
     <p className="text-sm leading-snug">
       <Link className="link" to={labLink(traineeId, on.setUp)}>
         Set-up
       </Link>
       : {setUpInWords(on.setUp)}
-      {kg === undefined ? '' : ` (a scale under the ${under} shows ${Math.round(kg)} kg)`}; {Math.round(loadShare * 100)}% of body weight on
-      the arms.
+      {scale ? ` (a scale under the ${scale.under} shows ${Math.round(scale.kg)} kg)` : ''}; {Math.round(loadShare * 100)}% of body weight
+      on the arms.
       {on.problem && <span className="state-mark"> {on.problem}</span>}
     </p>
   );
