@@ -180,7 +180,7 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   const at = `/trainees/${idOf('Tamsin')}`;
   const leftOut = page.getByText(/Kneeling, chest to the floor/);
   await open(page, `${at}/plan?week=2031-01-06`);
-  await page.getByRole('button', { name: 'Propose the week' }).click();
+  await page.getByRole('button', { name: 'Plan this week' }).click();
   await expect(page.getByRole('region', { name: /^Session/ }).first()).toBeVisible();
   await expect(page.getByText(/Shoulder once dislocated/)).toHaveCount(0);
 
@@ -197,7 +197,8 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   await open(page, at);
   await expect(page.getByText('closed by the screen')).toHaveCount(2);
   await open(page, `${at}/plan?week=2031-01-06`);
-  await page.getByRole('button', { name: /^Propose/ }).click();
+  await page.getByRole('button', { name: /^Plan th/ }).click();
+  await page.getByText('What shaped it, and how each need is served').click();
   await expect(
     page.getByText(/^Shoulder once dislocated: \d+ drills are left out; the rest goes on\. Stability of the shoulder comes first\.$/),
   ).toBeVisible();
@@ -222,6 +223,7 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
 test('a plan may follow another school than the studio, and is logged by feel', async ({ page }) => {
   const at = `/trainees/${idOf('Bram')}`;
   await open(page, `${at}/plan`);
+  await page.getByRole('link', { name: /^This week/ }).click();
   const schools = page.locator('summary').filter({ hasText: 'Schools:' });
   await schools.click();
   await page.getByLabel('What tells that a set is enough?').selectOption('feel');
@@ -239,7 +241,7 @@ test('a plan may follow another school than the studio, and is logged by feel', 
   const added = page.getByRole('region', { name: /^Session/ }).filter({ hasText: 'Added by the coach.' });
   await expect(added).toContainText('by feel, up to');
   await expect(added).toContainText('Blades down and back, flat on the ribs');
-  await page.getByRole('button', { name: 'Save the week' }).click();
+  await page.getByRole('button', { name: 'Save the plan' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
   await added.getByRole('link', { name: 'Log this session' }).click();
   await page.getByLabel('Wall slides, set 1').selectOption('right');

@@ -23,7 +23,7 @@ async function restart(page: Page): Promise<void> {
 }
 
 async function logAsPlanned(page: Page, daysAgo: number): Promise<void> {
-  await page.getByRole('button', { name: 'All done as planned' }).click();
+  await page.getByRole('button', { name: 'All done as planned', exact: true }).click();
   await page.getByLabel('When').fill(`${new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10)}T10:00`);
   await page.getByLabel('Effort, 0–10').fill('6');
   await expect(page.getByText('Clean so far.')).toBeVisible();
@@ -106,7 +106,8 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
 
   await test.step('propose the week and change it', async () => {
     await page.getByRole('link', { name: 'Plan', exact: true }).click();
-    await page.getByRole('button', { name: 'Propose the week' }).click();
+    await page.getByRole('link', { name: /^This week/ }).click();
+    await page.getByRole('button', { name: 'Plan this week' }).click();
     await expect(page.getByText(/wrist extension, 7° short \(the limiter\)/).first()).toBeVisible();
     const card = page.getByRole('region', { name: /^Session/ }).first();
     const drills = card.getByRole('listitem');
@@ -145,13 +146,13 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     await page.getByRole('button', { name: 'Add an empty session' }).click();
     await page
       .getByRole('region', { name: /^Session/ })
-      .filter({ hasNot: page.getByRole('listitem') })
+      .filter({ hasNot: page.getByLabel(/^Sets of/) })
       .getByRole('button', { name: 'Add a drill' })
       .click();
     await addPlank(page);
     await page.reload();
     await expect(page.getByText('1 unsaved draft, kept here')).toBeVisible();
-    await page.getByRole('button', { name: 'Save the week' }).click();
+    await page.getByRole('button', { name: 'Save the plan' }).click();
     await expect(page.getByText('all saved')).toBeVisible();
   });
 
@@ -167,6 +168,7 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
 
   await test.step('log a second one while the server is dead: nothing lost, nothing twice', async () => {
     await page.getByRole('link', { name: 'Plan', exact: true }).click();
+    await page.getByRole('link', { name: /^This week/ }).click();
     await page
       .getByRole('region', { name: /^Session/ })
       .filter({ hasText: 'Added by the coach.' })

@@ -22,18 +22,18 @@ test('two tabs edit the same week: the second is told, keeps its version, and ch
   const [row] = await server.api<readonly CaseloadRow[]>('/api/caseload');
 
   for (const page of [one, two]) {
-    await page.goto(`${server.address}/trainees/${row?.id}/plan`);
+    await page.goto(`${server.address}/trainees/${row?.id}/plan?week=2031-01-06`);
     await page.getByRole('button', { name: 'Add an empty session' }).click();
   }
-  await one.getByRole('button', { name: 'Save the week' }).click();
+  await one.getByRole('button', { name: 'Save the plan' }).click();
   await expect(one.getByText('all saved')).toBeVisible();
 
   await two.getByRole('button', { name: 'Add an empty session' }).click();
-  await two.getByRole('button', { name: 'Save the week' }).click();
-  await expect(two.getByText(/A newer version of this week was saved elsewhere/)).toBeVisible();
+  await two.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(two.getByText(/A newer version of these weeks was saved elsewhere/)).toBeVisible();
   await expect(two.getByRole('region', { name: /^Session/ })).toHaveCount(2);
   await two.getByRole('button', { name: 'Keep mine on top' }).click();
-  await two.getByRole('button', { name: 'Save the week' }).click();
+  await two.getByRole('button', { name: 'Save the plan' }).click();
   await expect(two.getByText('all saved')).toBeVisible();
   await one.reload();
   await expect(one.getByRole('region', { name: /^Session/ })).toHaveCount(2);
@@ -43,9 +43,9 @@ test('two tabs edit the same week: the second is told, keeps its version, and ch
     .getByRole('button', { name: /^Remove the session/ })
     .first()
     .click();
-  await one.getByRole('button', { name: 'Save the week' }).click();
+  await one.getByRole('button', { name: 'Save the plan' }).click();
   await expect(one.getByText('all saved')).toBeVisible();
-  await two.getByRole('button', { name: 'Save the week' }).click();
+  await two.getByRole('button', { name: 'Save the plan' }).click();
   await two.getByRole('button', { name: 'Take the newer one' }).click();
   await expect(two.getByRole('region', { name: /^Session/ })).toHaveCount(3);
 });

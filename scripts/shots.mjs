@@ -31,14 +31,10 @@ const SHOTS = [
     size: TALL,
     act: askBackwards,
   },
-  {
-    file: 'lab-compare.png',
-    trainee: 'Ines',
-    path: `/lab?setUp=${setUp({ position: 'plank', leanM: 0.12 })}&second=${setUp({ position: 'kneeling-push-up', shanks: 'lifted' })}`,
-  },
-  { file: 'lab-swing.png', trainee: 'Tamsin', path: `/lab?setUp=${setUp({ position: 'swing', amplitudeDeg: 40 })}`, theme: 'lamp' },
   { file: 'ladder-loads.png', trainee: 'Petra', path: '/lab/ladder' },
-  { file: 'plan.png', trainee: 'Tamsin', path: '/plan' },
+  { file: 'plan.png', trainee: 'Petra', path: '/plan', size: { width: 1280, height: 1250 }, act: planTheWeeks },
+  { file: 'plan-compare.png', trainee: 'Petra', path: '/plan/compare', size: TALL, act: compareRhythms },
+  { file: 'plan-calendar.png', trainee: 'Petra', path: '/plan/calendar', act: showPlanned },
   { file: 'log-a-session.png', trainee: 'Maren', path: '/session?free=1', act: addADrill },
   { file: 'record.png', trainee: 'Petra', path: '/record' },
   { file: 'screen.png', trainee: 'Maren', path: '/screen' },
@@ -116,6 +112,30 @@ async function readAPicture(page, flexion) {
     await page.mouse.up();
   }
   await page.waitForTimeout(300);
+}
+
+async function planTheWeeks(page) {
+  await page.getByRole('button', { name: 'Plan the rest again' }).click();
+  const says = page.getByRole('region', { name: 'What the planner says' });
+  await says.waitFor();
+  await says.getByText('What shaped it').click();
+}
+
+async function compareRhythms(page) {
+  await page.getByRole('button', { name: 'Plan and compare' }).click();
+  await page.getByRole('button', { name: 'Put it on the desk' }).nth(2).waitFor({ timeout: 60_000 });
+}
+
+async function showPlanned(page) {
+  await page.getByRole('link', { name: 'Weeks', exact: true }).click();
+  await planTheWeeks(page);
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await page.getByText('all saved').waitFor();
+  await page.getByRole('link', { name: 'Calendar', exact: true }).click();
+  await page
+    .getByText(/^Re-check: /)
+    .first()
+    .waitFor();
 }
 
 async function askBackwards(page) {

@@ -32,6 +32,7 @@ export const ERROR_CATALOGUE = {
   'contract-broken': 'Some fields need another look.',
   'trainee-missing': 'This trainee is not in the studio’s records.',
   'plan-missing': 'There is no plan for this week yet.',
+  'template-missing': 'This template is not among the studio’s.',
   'session-missing': 'This session is not in the trainee’s record.',
   'symptom-missing': 'This symptom is not in the trainee’s record.',
   'trial-missing': 'This trial is not in the trainee’s record.',

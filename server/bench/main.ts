@@ -8,6 +8,7 @@ import { BUILT_IN_COACH } from '../src/context.ts';
 import { openDatabase } from '../src/database/open.ts';
 import { servicesFor } from '../src/services.ts';
 import { fillWithRecords } from './manyRecords.ts';
+import { planMany } from './plans.ts';
 import { judgeMany } from './judgeMany.ts';
 import { readTraces } from './readTraces.ts';
 import { searchMany } from './searchMany.ts';
@@ -120,6 +121,7 @@ try {
     ['record endpoint, one trainee', `/api/trainees/${first}/record`],
     ['history endpoint, one trainee, all checks', `/api/trainees/${first}/checks?all=1`],
     ['measuring endpoint, own errors', '/api/measuring'],
+    ['weeks of a plan, one trainee', `/api/trainees/${first}/plans?from=${now.toISOString().slice(0, 10)}&weeks=8`],
   ] as const) {
     const bytes = await fetchBytes(address + path);
     const bare = Fastify();
@@ -143,6 +145,7 @@ for (const { what, ms, baseline, baselineMs } of rows)
   process.stdout.write(
     `${what.padEnd(44)} ${ms.toFixed(2).padStart(8)} ms   ${(ms / baselineMs).toFixed(1).padStart(6)} × ${baseline} (${baselineMs.toFixed(2)} ms)\n`,
   );
+process.stdout.write(`\n${(await planMany()).join('\n')}\n`);
 process.exit(0);
 
 /** Median milliseconds of two things done in turn, so that both see the same machine. */

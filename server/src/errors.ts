@@ -7,6 +7,7 @@ const STATUS: Partial<Record<ErrorCode, number>> = {
   'contract-broken': 422,
   'trainee-missing': 404,
   'plan-missing': 404,
+  'template-missing': 404,
   'session-missing': 404,
   'symptom-missing': 404,
   'trial-missing': 404,

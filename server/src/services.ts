@@ -9,6 +9,8 @@ import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
 import { libraryStore, type LibraryStore } from './library/store.ts';
 import { measuringStore, type MeasuringStore } from './measuring/store.ts';
 import { pictureStore, type PictureStore } from './pictures/store.ts';
+import { briefStore, type BriefStore } from './plans/briefStore.ts';
+import { templateStore, type TemplateStore } from './plans/templateStore.ts';
 import { planStore, type PlanStore } from './plans/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
 import { runStore, type RunStore } from './runs/store.ts';
@@ -32,6 +34,8 @@ export interface Services {
   readonly pictures: PictureStore;
   readonly checks: CheckStore;
   readonly plans: PlanStore;
+  readonly briefs: BriefStore;
+  readonly templates: TemplateStore;
   readonly clearances: ClearanceStore;
   readonly sessions: SessionStore;
   readonly readiness: ReadinessStore;
@@ -62,6 +66,8 @@ export function servicesFor(context: Context): Services {
     pictures: pictureStore(context, trainees),
     checks: checkStore(context, { trainees, measuring, runs }),
     plans: planStore(context, trainees),
+    briefs: briefStore(context, trainees),
+    templates: templateStore(context),
     clearances,
     sessions,
     readiness,

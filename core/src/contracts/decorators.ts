@@ -5,8 +5,8 @@ import { libraryInScope, nowInScope } from './scope.ts';
 export const IsMeasureId = () =>
   rule('isMeasure', (value) => (isMeasure(value) ? undefined : `There is no check called "${shown(value)}".`));
 
-export const IsDrillId = () =>
-  rule('isDrill', (value) => (libraryInScope().hasDrill(value) ? undefined : `There is no drill called "${shown(value)}".`));
+export const IsDrillId = ({ each = false }: { readonly each?: boolean } = {}) =>
+  rule('isDrill', (value) => (libraryInScope().hasDrill(value) ? undefined : `There is no drill called "${shown(value)}".`), each);
 
 export const IsLadderId = () =>
   rule('isLadder', (value) => (libraryInScope().hasLadder(value) ? undefined : `There is no ladder called "${shown(value)}".`));

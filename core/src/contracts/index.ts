@@ -25,7 +25,8 @@ export { RunCellDto, RunPatchDto, RunSkipDto } from './run.ts';
 export { PictureDto } from './picture.ts';
 export { BandDto, BandReadingDto, ReadingSetAsideDto, ScaleReadingDto } from './lab.ts';
 export { RepeatabilityTestDto, RepeatedDto } from './repeatability.ts';
-export { LeftOutDto, PlanDto, PlannedItemDto, PlannedSessionDto } from './plan.ts';
+export { LeftOutDto, PlanBlockDto, PlanDto, PlannedItemDto, PlannedSessionDto } from './plan.ts';
+export { BriefDayDto, FixedEventDto, PauseDto, PlanBriefDto, PlanTemplateDto, TemplateItemDto, TemplateSessionDto } from './brief.ts';
 export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
 export type {
@@ -44,7 +45,9 @@ export type {
   ScreenReply,
   PictureReply,
   PlannerFacts,
+  PlanBriefReply,
   PlanReply,
+  PlanTemplateReply,
   PlanUse,
   ProblemReply,
   ReadinessReply,

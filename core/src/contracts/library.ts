@@ -169,7 +169,7 @@ export class SupportPlanDto {
   @Max(3, { message: 'A wanted load must be at most 300% of body weight.' })
   @Min(0.01, { message: 'A wanted load must be at least 1% of body weight.' })
   @IsNumber()
-  wanted?: number;
+  wanted?: number | undefined;
 }
 
 /** Where an entry or figure comes from. */

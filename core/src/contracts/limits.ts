@@ -10,6 +10,7 @@ export const LIMITS = {
   traceSeconds: 3600,
   drillsPerSession: 40,
   sessionsPerWeek: 14,
+  weeksAtOnce: 16,
   setsPerDrill: 40,
   symptomsPerSession: 40,
   stature: { min: 100, max: 230 },

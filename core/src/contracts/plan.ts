@@ -1,7 +1,24 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsInt, IsOptional, IsString, IsUUID, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow } from './decorators.ts';
+import { type Place, PLACES, SESSION_FORMS, type SessionForm } from '../planning/index.ts';
+import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 import { PlanSchoolsDto } from './schools.ts';
 
@@ -30,11 +47,19 @@ export class PlannedItemDto {
   @IsInt()
   restSeconds!: number;
   @MaxLength(LIMITS.reason) @IsString() why!: string;
+  /** What the week would be without it. */
+  @IsOptional() @MaxLength(LIMITS.reason) @IsString() without?: string;
+  /** This trainee's own set-up, in place of the drill's. */
+  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
+  /** Stays when the rest is planned again. */
+  @IsOptional() @IsBoolean() pinned?: boolean;
 }
 
 export class PlannedSessionDto {
   @IsUUID('7') id!: string;
   @IsCalendarDay() day!: string;
+  @IsOptional() @IsIn(Object.keys(PLACES)) place?: Place;
+  @IsOptional() @IsIn(Object.keys(SESSION_FORMS)) form?: SessionForm;
   @ValidateNested({ each: true })
   @Type(() => PlannedItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })
@@ -63,6 +88,18 @@ export class PlanDto {
   /** Where this plan leaves the studio's schools. */
   @IsOptional() @ValidateNested() @Type(() => PlanSchoolsDto) schools?: PlanSchoolsDto;
 
-  @MaxLength(LIMITS.reason, { each: true }) @ArrayMaxSize(20) @IsArray() notes!: string[];
+  @MaxLength(LIMITS.reason, { each: true }) @ArrayMaxSize(40) @IsArray() notes!: string[];
   @ValidateNested({ each: true }) @Type(() => LeftOutDto) @ArrayMaxSize(40) @IsArray() leftOut!: LeftOutDto[];
+}
+
+/** Several weeks of one trainee, saved together or not at all. */
+export class PlanBlockDto {
+  @IsUUID('7') revision!: string;
+  @ArrayUnique((p: PlanDto) => p.weekStart, { message: 'A week is named twice.' })
+  @ValidateNested({ each: true })
+  @Type(() => PlanDto)
+  @ArrayMaxSize(LIMITS.weeksAtOnce, { message: `At most ${LIMITS.weeksAtOnce} weeks are saved at once.` })
+  @ArrayMinSize(1, { message: 'There is no week to save.' })
+  @IsArray()
+  plans!: PlanDto[];
 }

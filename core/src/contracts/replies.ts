@@ -1,6 +1,6 @@
-import type { BodySide } from '../anatomy/index.ts';
+import type { BodySide, Joint } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
-import type { WeekDose } from '../planning/index.ts';
+import type { PlanBrief, WeekDose } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Gate, Headroom, HeadroomState, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
@@ -11,6 +11,7 @@ import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
 import type { BandDto, ScaleReadingDto } from './lab.ts';
 import type { PictureDto } from './picture.ts';
+import type { PlanTemplateDto } from './brief.ts';
 import type { PlanDto } from './plan.ts';
 import type { ReadingDto } from './reading.ts';
 import type { RepeatabilityTestDto } from './repeatability.ts';
@@ -75,6 +76,10 @@ export interface CaseloadRow {
 
 export interface PlannerFacts {
   readonly knownDrills: readonly string[];
+  /** Drills that clean sessions of the last weeks had. */
+  readonly didWell: readonly string[];
+  /** When each joint was last loaded. */
+  readonly lastLoaded: Readonly<Partial<Record<Joint, CalendarDay>>>;
   /** Weeks with logged hand load, newest first. */
   readonly weekDoses: readonly WeekDose[];
   readonly lastLoadedDay?: CalendarDay;
@@ -164,6 +169,11 @@ export interface MeasuringReply {
 }
 
 export type PlanReply = PlanDto & { readonly savedAt: Instant };
+
+/** The brief as it stands; `revision` is null where none was written and the profile speaks. */
+export type PlanBriefReply = PlanBrief & { readonly revision: string | null };
+
+export type PlanTemplateReply = PlanTemplateDto & { readonly savedAt: Instant; readonly coach: string };
 
 /** A trainee's week, this one or a later one, that has the drill in it. */
 export interface PlanUse {

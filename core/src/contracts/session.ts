@@ -20,6 +20,7 @@ import { FAULT_IDS, type FaultId } from '../drills/index.ts';
 import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
 import { type Feeling, FEELINGS } from '../readiness/index.ts';
 import { IsDrillId, IsNotBelow, IsPastInstant } from './decorators.ts';
+import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 
 const MOST_AMOUNT = 3600;
@@ -49,6 +50,8 @@ export class SessionItemDto {
   @Max(20) @Min(1) @IsInt() plannedSets!: number;
   @Max(MOST_AMOUNT) @Min(1) @IsInt() min!: number;
   @IsNotBelow('min') @Max(MOST_AMOUNT) @Min(1) @IsInt() max!: number;
+  /** The set-up it was done in, where it was not the drill's. */
+  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
   @ValidateNested({ each: true })
   @Type(() => SetDto)
   @ArrayMaxSize(LIMITS.setsPerDrill, { message: `At most ${LIMITS.setsPerDrill} sets fit one drill.` })

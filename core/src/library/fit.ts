@@ -1,6 +1,6 @@
 import type { Drill } from '../drills/index.ts';
 import { type KnownBody, plannedLoad } from '../statics/index.ts';
-import type { Library } from './library.ts';
+import { inSetUp, type Library } from './library.ts';
 
 /**
  * The library as it stands for one trainee: drills whose set-up the model knows carry the share of body weight that it
@@ -26,6 +26,7 @@ export function fittedTo(library: Library, body: KnownBody): Library {
       return (all ??= library.drills.map(fitted));
     },
     drill: (id) => fitted(library.drill(id)),
+    asPlanned: ({ drillId, support }) => inSetUp(fitted(library.drill(drillId)), support, (own) => plannedLoad(body, own)),
     harderThan: (id) => library.harderThan(id).map(fitted),
     easierThan: (id) => library.easierThan(id).map(fitted),
   };

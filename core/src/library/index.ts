@@ -5,6 +5,7 @@ export {
   openLibrary,
   type EntryKind,
   type Library,
+  type Planned,
   type LibraryContent,
   type LibraryEntry,
 } from './library.ts';

@@ -1,6 +1,7 @@
 import { Refusal } from '../errors.ts';
 import { type Drill, type Fault, type FaultEntry, faultOf, type FaultId } from '../drills/index.ts';
 import type { Ladder, Rung } from '../ladders/index.ts';
+import type { SupportPlan } from '../statics/index.ts';
 
 /** What a library is made of: plain data that can be stored, sent and compared. */
 export interface LibraryContent {
@@ -17,6 +18,12 @@ export type EntryKind = keyof typeof LIST_OF;
 export const ENTRY_KINDS = Object.keys(LIST_OF) as readonly EntryKind[];
 export type LibraryEntry = Drill | Ladder | FaultEntry;
 
+/** A drill in a plan or a log, with a set-up of its own where it has one. */
+export interface Planned {
+  readonly drillId: string;
+  readonly support?: SupportPlan;
+}
+
 export const EMPTY_LIBRARY: LibraryContent = { drills: [], ladders: [], faults: [], setAside: [] };
 
 /** Drills and ladders with the ways to find them. Records may name what is no longer offered. */
@@ -28,6 +35,12 @@ export interface Library {
   /** @throws Refusal `drill-unknown` */
   readonly drill: (id: string) => Drill;
   readonly hasDrill: (id: unknown) => id is string;
+  /**
+   * A drill as it is planned: in the item's own set-up where it has one, which then decides its hand load.
+   *
+   * @throws Refusal `drill-unknown`
+   */
+  readonly asPlanned: (item: Planned) => Drill;
   /** Drills that name this one as their easier neighbour. */
   readonly harderThan: (id: string) => readonly Drill[];
   readonly easierThan: (id: string) => readonly Drill[];
@@ -75,6 +88,7 @@ export function openLibrary(content: LibraryContent): Library {
     content,
     drill,
     hasDrill: (id): id is string => typeof id === 'string' && drills.has(id),
+    asPlanned: ({ drillId, support }) => inSetUp(drill(drillId), support, () => undefined),
     harderThan: (id) => harder.get(id) ?? [],
     easierThan: (id) => drill(id).easier.flatMap((e) => drills.get(e) ?? []),
     ladder,
@@ -89,4 +103,11 @@ export function openLibrary(content: LibraryContent): Library {
     practisedOn: (drillId) =>
       [...ladders.values()].flatMap((l) => l.rungs.filter((rung) => rung.practice === drillId).map((rung) => ({ ladder: l, rung }))),
   };
+}
+
+/** A drill in another set-up; `shareOf` says what that puts on the hands where no load is wanted. */
+export function inSetUp(drill: Drill, support: SupportPlan | undefined, shareOf: (support: SupportPlan) => number | undefined): Drill {
+  if (!support || !drill.handLoad) return drill;
+  const share = support.wanted ?? shareOf(support) ?? drill.handLoad.share;
+  return { ...drill, support, handLoad: { ...drill.handLoad, share } };
 }

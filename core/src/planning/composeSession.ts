@@ -1,6 +1,8 @@
 import { type Dose, type Drill, drillSeconds, isLoaded, type Phase } from '../drills/index.ts';
 import { type CautionInForce, cautionOf } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
+import { itemSeconds, type SessionForm } from './plan.ts';
+import { isPartner } from './pairs.ts';
 import { mainNeed, mostWorth, type Need, needInWords, worth } from './needs.ts';
 import { usualDose, worksRebuilding } from './usualDose.ts';
 
@@ -9,25 +11,30 @@ export interface ComposedItem extends Dose {
   readonly why: string;
 }
 
-export interface SessionBrief {
+/** What the warm-up and cool-down of a session depend on. */
+export interface FrameBrief {
   readonly kind: 'loaded' | 'mobility';
-  readonly seconds: number;
   readonly allowed: readonly Drill[];
   readonly needs: readonly Need[];
+  /** Joints that are being rebuilt get the reduced doses. */
+  readonly cautions: readonly CautionInForce[];
+  readonly stretching: Schools['stretching'];
+  readonly form?: SessionForm;
+}
+
+export interface SessionBrief extends FrameBrief {
+  readonly seconds: number;
   /** The practice of the rung in hand, once there is one. */
   readonly practiceId?: string | undefined;
   /** Drills the trainee has done before; others start at half dose. */
   readonly known: ReadonlySet<string>;
-  /** Joints that are being rebuilt get the reduced doses. */
-  readonly cautions: readonly CautionInForce[];
-  readonly stretching: Schools['stretching'];
 }
 
 /** Warm-up in all, before loaded work (common practice, no source); unloaded mobility needs less (project default). */
 export const WARM_UP_SECONDS = { loaded: 600, mobility: 180 } as const;
 
 /** How many drills of a phase one session holds at most (project default: a session stays readable). */
-const MOST_PER_PHASE: Partial<Record<Phase, number>> = {
+export const MOST_PER_PHASE: Partial<Record<Phase, number>> = {
   'active mobility': 3,
   'blade activation': 2,
   stability: 4,
@@ -44,7 +51,7 @@ export const BEFORE_LOAD = 'Forearm hold before load';
 const WORTH_ADDING = 0.6;
 
 /** Parts that hold no matter what: warm-up first, cool-down last. */
-export function frame({ kind, allowed, needs, cautions, stretching }: SessionBrief): readonly ComposedItem[] {
+export function frame({ kind, allowed, needs, cautions, stretching, form }: FrameBrief): readonly ComposedItem[] {
   // The sort is stable: what serves nothing in particular keeps its customary place.
   const wrists = allowed.filter((d) => d.phase === 'wrists and forearms').sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
   const warmUps = allowed.filter((d) => d.phase === 'warm-up');
@@ -55,7 +62,9 @@ export function frame({ kind, allowed, needs, cautions, stretching }: SessionBri
   let seconds = 0;
   for (const drill of openers) {
     if (seconds >= WARM_UP_SECONDS[kind]) break;
-    seconds += drillSeconds(drill, usualDose(drill, cautions));
+    const dose = usualDose(drill, cautions);
+    const { perSet, once } = itemSeconds(drill, dose, form);
+    seconds += dose.sets * perSet + once;
     const why = kind === 'loaded' ? 'Warm-up: at least 10 minutes before any load.' : 'Wrists and forearms first, as in every session.';
     add(drill, why);
   }
@@ -134,15 +143,15 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
 /** How much more a shoulder's stability may claim where a caution puts it first (project default). */
 const STABILITY_CLAIM = 1.5;
 
-function claimUnder(cautions: readonly CautionInForce[]): (drill: Drill) => number {
+/** How much more or less than usual each drill may claim under the cautions in force. */
+export function claimUnder(cautions: readonly CautionInForce[]): (drill: Drill) => number {
   if (!cautions.some(({ id }) => cautionOf(id).stabilityFirst)) return () => 1;
   return ({ quality, joint }) => (quality === 'stability' && (joint === 'shoulder' || joint === 'scapula') ? STABILITY_CLAIM : 1);
 }
 
 /** A stability drill for the same joint and a shared direction, unless one is chosen already. */
 export function partnerOf(mobility: Drill, pool: readonly Drill[], chosen: readonly Drill[], needs: readonly Need[]): Drill | undefined {
-  const pairs = (d: Drill) =>
-    d.quality === 'stability' && d.joint === mobility.joint && d.motions.some((m) => mobility.motions.includes(m));
+  const pairs = (d: Drill) => isPartner(mobility, d);
   if (chosen.some(pairs)) return undefined;
   return mostWorth(pool.filter(pairs), needs, chosen)?.drill;
 }

@@ -1,9 +1,45 @@
-export { isLoadedSession, plannedHandLoad, sessionMinutes, WEEKDAYS, type PlannedItem, type PlannedSession, type Weekday } from './plan.ts';
+export {
+  FRAME_PHASES,
+  isLoadedSession,
+  itemSeconds,
+  jointsLoadedBy,
+  loadedJoints,
+  PLACES,
+  plannedHandLoad,
+  SESSION_FORMS,
+  sessionMinutes,
+  WEEKDAYS,
+  type Place,
+  type PlannedDose,
+  type PlannedItem,
+  type PlannedSession,
+  type SessionForm,
+  type Weekday,
+} from './plan.ts';
+export {
+  BRIEF_DEFAULTS,
+  BRIEF_LIMITS,
+  defaultBrief,
+  PAUSE_REASONS,
+  type BriefDay,
+  type FixedEvent,
+  type Pause,
+  type PauseReason,
+  type PlanBrief,
+} from './brief.ts';
+export { proposePlan, type PlanProposal, type ProposeOptions, type SearchProgress, type Solved } from './proposePlan.ts';
+export { type BlockInput } from './block/task.ts';
+export { type Served } from './block/score.ts';
 export { candidatesFor, exclusionOf, type Foothold, type LeftOut, type Limits } from './candidates.ts';
-export { proposePlan, type PlanInput, type PlanProposal } from './proposePlan.ts';
-export { reviewPlan, type PlanFinding, type PlanRules } from './reviewPlan.ts';
+export { proposeByRules, type RulesInput, type RulesProposal } from './proposeByRules.ts';
+export { minutesGiven, reviewPlan, type PlanFinding, type PlanRules } from './reviewPlan.ts';
+export { nextDose, type DrillDone, type NextDose } from './nextDose.ts';
+export { shiftMissed, type MissedShift } from './missed.ts';
+export { fitTemplate, templateOf, type PlanTemplate, type TemplateFor } from './template.ts';
+export { BLOCK_RULES } from './block/rules.ts';
+export { lightBecause } from './block/slots.ts';
 export { changesAlong, orderSession } from './sessionOrder.ts';
 export { doseToBuildOn, weekStartOf, weeksLater, type WeekDose } from './week.ts';
 export { shapeWeek, type WeekShape } from './rhythm.ts';
 export { usualDose, worksRebuilding } from './usualDose.ts';
-export { calendarDaysBetween, dayOfWeek, loadedDays } from './spacing.ts';
+export { calendarDaysBetween, dayOfWeek, dayShort, daysLater, loadedDays, weekdayOf } from './spacing.ts';

@@ -1,23 +1,75 @@
-import { type Dose, drillSeconds, handLoadDose, isLoaded } from '../drills/index.ts';
-import type { Library } from '../library/index.ts';
+import type { Joint } from '../anatomy/index.ts';
+import {
+  type Dose,
+  type Drill,
+  BREATH_SECONDS,
+  drillSeconds,
+  handLoadDose,
+  isLoaded,
+  type Phase,
+  tensionSeconds,
+} from '../drills/index.ts';
+import type { Library, Planned } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
-import type { HandLoadTotals } from '../workload/index.ts';
+import type { HandLoadByJoint } from '../workload/index.ts';
 
 /** Monday first. */
 export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 export type Weekday = (typeof WEEKDAYS)[number];
 
-export interface PlannedItem extends Dose {
+/** Where a session is held: each place has its own equipment. */
+export const PLACES = { gym: 'Gym', home: 'Home', deck: 'Deck' } as const;
+export type Place = keyof typeof PLACES;
+
+/** Phases that open and close every session whatever it is for: they make ready, and do not progress. */
+export const FRAME_PHASES: readonly Phase[] = ['wrists and forearms', 'warm-up', 'cool-down'];
+
+/** How the drills of a session follow each other. */
+export const SESSION_FORMS = {
+  sets: { name: 'Sets', says: 'One drill after the other, all its sets with their rests.' },
+  circuit: { name: 'Circuit', says: 'One set of each drill, round after round, without rests between.' },
+  flow: { name: 'Flow', says: 'From drill to drill on the breath, a slow breath for each change.' },
+} as const;
+export type SessionForm = keyof typeof SESSION_FORMS;
+
+/** Seconds from one station of a circuit to the next (project default). */
+const STATION_SECONDS = 15;
+
+/** A drill as planned: its dose, and the set-up where it has one of its own. */
+export interface PlannedDose extends Dose, Planned {}
+
+export interface PlannedItem extends PlannedDose {
   readonly id: string;
-  readonly drillId: string;
   /** Why it is here, in a sentence. */
   readonly why: string;
+  /** What the week would be without it, in a sentence. */
+  readonly without?: string;
+  /** Stays when the rest is planned again. */
+  readonly pinned?: boolean;
 }
 
 export interface PlannedSession {
   readonly id: string;
   readonly day: CalendarDay;
   readonly items: readonly PlannedItem[];
+  readonly place?: Place;
+  readonly form?: SessionForm;
+}
+
+/**
+ * What a drill takes in a session of some form: for each set, and once whatever the sets.
+ *
+ * @example itemSeconds(plank, { sets: 3, min: 20, max: 30, restSeconds: 45 }) // { perSet: 75, once: -15 }: 3 · 75 − 15 = 210
+ */
+export function itemSeconds(
+  drill: Pick<Drill, 'dose'>,
+  dose: Dose,
+  form: SessionForm = 'sets',
+): { readonly perSet: number; readonly once: number } {
+  const tension = tensionSeconds(drill, { sets: 1, max: dose.max });
+  if (form === 'circuit') return { perSet: tension + STATION_SECONDS, once: 0 };
+  if (form === 'flow') return { perSet: tension + BREATH_SECONDS, once: 0 };
+  return { perSet: tension + dose.restSeconds, once: drillSeconds(drill, { ...dose, sets: 1 }) - tension - dose.restSeconds };
 }
 
 /**
@@ -26,21 +78,45 @@ export interface PlannedSession {
  * @throws Refusal `drill-unknown`
  * @example sessionMinutes([{ drillId: 'plank', sets: 3, min: 20, max: 40, restSeconds: 45 }], library) // 4
  */
-export function sessionMinutes(items: readonly (Dose & { readonly drillId: string })[], library: Library): number {
-  return items.reduce((sum, item) => sum + drillSeconds(library.drill(item.drillId), item), 0) / 60;
+export function sessionMinutes(items: readonly (Dose & { readonly drillId: string })[], library: Library, form?: SessionForm): number {
+  return (
+    items.reduce((sum, item) => {
+      const { perSet, once } = itemSeconds(library.drill(item.drillId), item, form);
+      return sum + item.sets * perSet + once;
+    }, 0) / 60
+  );
 }
 
-/** Whether a session holds loaded work, and so needs 48 hours before the next. */
-export function isLoadedSession(items: readonly { readonly drillId: string }[], library: Library): boolean {
-  return items.some((item) => isLoaded(library.drill(item.drillId)));
+/** Joints that a drill loads through the hands, and that need 48 hours before the same again; none for unloaded work. */
+export function loadedJoints(drill: Pick<Drill, 'handLoad'>): readonly Joint[] {
+  return isLoaded(drill) ? (drill.handLoad?.joints ?? []) : [];
 }
 
-/** Hand-load dose of planned work, by direction, in body-weight seconds. */
-export function plannedHandLoad(items: readonly (Dose & { readonly drillId: string })[], library: Library): HandLoadTotals {
+/** Joints that some planned work loads. */
+export function jointsLoadedBy(items: readonly Planned[], library: Library): ReadonlySet<Joint> {
+  return new Set(items.flatMap((item) => loadedJoints(library.asPlanned(item))));
+}
+
+/** Whether a session holds loaded work, and so needs a full warm-up and 48 hours before the next. */
+export function isLoadedSession(items: readonly Planned[], library: Library): boolean {
+  return items.some((item) => isLoaded(library.asPlanned(item)));
+}
+
+/**
+ * Hand-load dose of planned work, in body-weight seconds. A joint counts the whole load of every drill that passes through it.
+ *
+ * @throws Refusal `drill-unknown`
+ * @example plannedHandLoad([{ drillId: 'plank', sets: 3, min: 20, max: 30, restSeconds: 45 }], library).push // 62.1
+ */
+export function plannedHandLoad(items: readonly PlannedDose[], library: Library): HandLoadByJoint {
   const totals = { push: 0, pull: 0 };
+  const byJoint: Partial<Record<Joint, number>> = {};
   for (const item of items) {
-    const drill = library.drill(item.drillId);
-    if (drill.handLoad) totals[drill.handLoad.direction] += handLoadDose(drill, item);
+    const drill = library.asPlanned(item);
+    if (!drill.handLoad) continue;
+    const dose = handLoadDose(drill, item);
+    totals[drill.handLoad.direction] += dose;
+    for (const joint of drill.handLoad.joints) byJoint[joint] = (byJoint[joint] ?? 0) + dose;
   }
-  return totals;
+  return { ...totals, byJoint };
 }

@@ -1,45 +1,37 @@
-import { type Dose, drillSeconds, LOADING_PHASES } from '../drills/index.ts';
-import type { Library } from '../library/index.ts';
-import type { CalendarDay } from '../quantities/index.ts';
-import type { Headroom } from '../readiness/index.ts';
-import type { Schools } from '../schools/index.ts';
-import { candidatesFor, type LeftOut, type Limits } from './candidates.ts';
-import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
-import { mainNeed, needsFrom, worth } from './needs.ts';
-import { isLoadedSession, plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
-import { shapeWeek } from './rhythm.ts';
-import { orderSession } from './sessionOrder.ts';
-import { dayOfWeek, loadedDays, weekdayOf } from './spacing.ts';
+import type { Solve } from '../solver/index.ts';
+import { type BindingRule, bindingRules } from './block/binding.ts';
+import { dayNotes, reasonsFor, unserved } from './block/explain.ts';
+import type { BlockProgram } from './block/model.ts';
+import { blockProgram } from './block/program.ts';
+import { chosenSessions, writtenSessions } from './block/read.ts';
+import { refusalBefore, refusalOf, smallestChanges } from './block/refuse.ts';
+import { scoreOf, type Served } from './block/score.ts';
+import { type BlockInput, type BlockTask, blockTask } from './block/task.ts';
+import type { LeftOut } from './candidates.ts';
+import { mainNeed, worth } from './needs.ts';
+import type { PlannedSession } from './plan.ts';
 import { workedAround } from './workedAround.ts';
 
-export interface PlanInput extends Limits {
-  /** A Monday. */
-  readonly weekStart: CalendarDay;
-  readonly trainingDays: readonly Weekday[];
-  /** Days before this one are past and stay empty. */
-  readonly notBefore?: CalendarDay | undefined;
-  readonly sessionMinutes: number;
-  readonly schools: Schools;
-  /** Whole weeks since the first session on record; 0 before it. */
-  readonly weeksIn: number;
-  /** Headroom of the next rung's demands, each side. */
-  readonly headrooms: readonly Headroom[];
-  /** Drills done before; others start at half dose. */
-  readonly knownDrills: readonly string[];
-  /** Sessions of this week that are done: their days are taken, their load counts. */
-  readonly done?: readonly PlannedSession[];
-  /** Hand-load dose of the week to build on, in body-weight seconds; 0 when nothing was logged. */
-  readonly lastWeekDose: number;
-  readonly lastLoadedDay?: CalendarDay | undefined;
-  /** Largest weekly growth of the hand-load dose, as a share. */
-  readonly ramp?: number;
-  /** Makes ids; passed in because core has no randomness of its own. */
-  readonly newId: () => string;
+/** How good a proposal is, and how that is known. */
+export interface Solved {
+  /** What the block is worth by the planner's measure. */
+  readonly objective: number;
+  /** No plan can be worth more. */
+  readonly bound: number;
+  /** (bound − objective) ÷ objective. */
+  readonly gap: number;
+  readonly seconds: number;
+  /** `best found`: the time was up, or it was stopped, before the gap was small enough. */
+  readonly status: 'good enough' | 'best found';
 }
 
 export interface PlanProposal {
+  /** New sessions in date order; those that were kept are not among them. */
   readonly sessions: readonly PlannedSession[];
-  /** Rules that shaped the week, in sentences. */
+  readonly solved?: Solved;
+  /** Work on each need, week by week. */
+  readonly served: readonly Served[];
+  /** What shaped the weeks, in sentences: rhythm, cautions, days, rules that bind, needs that are not served. */
   readonly notes: readonly string[];
   /** Drills that would have helped and may not be used, most useful first. */
   readonly leftOut: readonly LeftOut[];
@@ -47,177 +39,92 @@ export interface PlanProposal {
   readonly refusal?: string;
 }
 
-/** Default growth (common practice, no source). */
-const RAMP = 0.1;
-/** The shortest useful drill between warm-up and cool-down, in seconds (project default). */
-const ONE_DRILL_SECONDS = 120;
+export interface ProposeOptions {
+  readonly seconds: number;
+  /** Relative gap at which a plan is good enough. */
+  readonly gap: number;
+  /** Makes ids; passed in because core has no randomness of its own. */
+  readonly newId: () => string;
+  /** Told how far the search is. */
+  readonly onProgress?: (progress: SearchProgress) => void;
+}
+
+/** How far a search is; `plan` when a better one was found, so that stopping leaves the best. */
+export interface SearchProgress {
+  readonly seconds: number;
+  readonly objective?: number;
+  readonly bound?: number;
+  readonly plan?: PlanProposal;
+}
+
 const MOST_LEFT_OUT = 8;
 
 /**
- * Proposes one week of training by rules: aimed at the limiter and the other short demands, inside
- * the minutes, equipment and cautions, loaded days 48 hours apart, new drills at half dose, weekly
- * hand load growing by at most 10 %. A solver takes this place later behind the same signature.
+ * Proposes a block of weeks: the mixed-integer programme of docs/planner.md, solved, written out and explained.
  *
- * @param input what the week must obey and serve
- * @returns sessions in date order, or a refusal that names the smallest change
+ * @param input what the weeks must obey and serve
+ * @param solve a solver, in this thread or in a worker
+ * @returns sessions with their reasons, or a refusal that names the smallest change
  * @throws Refusal `ladder-unknown`, `drill-unknown`
- * @example proposePlan({ trainingDays: [], … }).refusal // 'No training day is chosen. Choose at least one.'
+ * @example (await proposePlan({ brief: { …, days: [] }, … }, solve, options)).refusal // 'No training day is chosen. Choose at least one.'
  */
-export function proposePlan(input: PlanInput): PlanProposal {
-  const { library, cautions, schools } = input;
-  const { allowed, leftOut } = candidatesFor(input);
-  const needs = needsFrom(input.headrooms);
-  const usefulLeftOut = leftOut
+export async function proposePlan(input: BlockInput, solve: Solve, options: ProposeOptions): Promise<PlanProposal> {
+  const refuse = (refusal: string): PlanProposal => ({ sessions: [], served: [], notes: [], leftOut: [], refusal });
+  const early = refusalBefore(input);
+  if (early) return refuse(early);
+  const task = blockTask(input);
+  const impossible = refusalOf(task);
+  if (impossible) return refuse(impossible);
+  const block = blockProgram(task);
+  const { onProgress } = options;
+  let seen: Pick<SearchProgress, 'objective' | 'bound'> = {};
+  const solution = await solve(block.program, { seconds: options.seconds, gap: options.gap }, ({ values, seconds, ...found }) => {
+    seen = { ...seen, ...found };
+    onProgress?.({ seconds, ...seen, ...(values ? { plan: written(task, block, { values, seconds, ...seen }, options) } : {}) });
+  });
+  if (solution.status === 'infeasible') return refuse(await smallestChanges(task, block.program, solve));
+  const { values } = solution;
+  if (!values) return refuse(`No plan was found in ${options.seconds} seconds. Give it more time, fewer weeks or fewer pins.`);
+  const binding = await bindingRules(block.program, solve, input.brief.ramp);
+  return written(task, block, { ...solution, values }, options, binding);
+}
+
+/** An answer of the solver written out as sessions, with what explains it. */
+function written(
+  task: BlockTask,
+  block: BlockProgram,
+  answer: { readonly values: ArrayLike<number>; readonly seconds: number; readonly objective?: number; readonly bound?: number },
+  { gap: wantedGap, newId }: ProposeOptions,
+  binding: readonly BindingRule[] = [],
+): PlanProposal {
+  const { input } = task;
+  const chosen = chosenSessions(task, block, answer.values);
+  const sessions = writtenSessions(task, chosen, { newId, reasons: reasonsFor(task, chosen) });
+  const { objective, served } = scoreOf(task, [...sessions, ...input.kept]);
+  const found = answer.objective ?? objective;
+  const bound = Math.max(answer.bound ?? Number.POSITIVE_INFINITY, found);
+  const gap = (bound - found) / Math.max(1e-9, Math.abs(found));
+  return {
+    sessions,
+    served,
+    solved: { objective: found, bound, gap, seconds: answer.seconds, status: gap <= wantedGap + 1e-9 ? 'good enough' : 'best found' },
+    notes: [
+      ...(input.stopped ? [`Loaded work pauses while a stop sign is open: ${input.stopped}`] : []),
+      ...task.notes,
+      ...workedAround({ allowed: task.allowed, leftOut: task.leftOut, cautions: input.cautions, library: input.library }),
+      ...dayNotes(task, chosen),
+      ...binding.map((b) => b.sentence),
+      ...unserved(task, chosen),
+    ],
+    leftOut: usefulLeftOut(task.leftOut, input, task.needs),
+  };
+}
+
+function usefulLeftOut(leftOut: readonly LeftOut[], { library }: BlockInput, needs: Parameters<typeof worth>[1]): readonly LeftOut[] {
+  return leftOut
     .map((entry) => ({ ...entry, drill: library.drill(entry.drillId) }))
     .filter(({ drill }) => !drill.rung && worth(drill, needs, []) > 0 && mainNeed(drill, needs))
     .sort((a, b) => worth(b.drill, needs, []) - worth(a.drill, needs, []))
     .slice(0, MOST_LEFT_OUT)
     .map(({ drillId, why }) => ({ drillId, why }));
-  const refuse = (refusal: string): PlanProposal => ({ sessions: [], notes: [], leftOut: usefulLeftOut, refusal });
-
-  const shape = shapeWeek({ ...input, rhythm: schools.rhythm });
-  if (shape.days.length === 0) return refuse('No training day is chosen. Choose at least one.');
-  const week = shape.days.map((d) => dayOfWeek(input.weekStart, d)).sort();
-  const done = input.done ?? [];
-  const days = week.filter((d) => (!input.notBefore || d >= input.notBefore) && done.every((s) => s.day !== d));
-  if (days.length === 0) return refuse('The training days of this week are over. Plan the next week, or add a session by hand.');
-  const loadedDone = done.filter((s) => isLoadedSession(s.items, library)).length;
-  const loadedLeft = Math.max(0, shape.loadedDaysPerWeek - loadedDone);
-  const loadable = days.filter((d) => !shape.mobilityOnly.includes(weekdayOf(d)));
-  const loaded = loadedDays(loadable, loadedLeft, input.lastLoadedDay);
-  const known = new Set(input.knownDrills);
-  const practiceId = library.ladder(input.foothold.ladderId).rungs[input.foothold.here]?.practice;
-  const briefOf = (day: CalendarDay): SessionBrief => ({
-    kind: loaded.includes(day) ? 'loaded' : 'mobility',
-    seconds: shape.minutesOn(weekdayOf(day)) * 60,
-    allowed,
-    needs,
-    practiceId,
-    known,
-    cautions,
-    stretching: schools.stretching,
-  });
-
-  const composed = new Map<string, readonly ComposedItem[]>();
-  const drafts: Draft[] = [];
-  for (const day of days) {
-    const brief = briefOf(day);
-    const key = `${brief.kind} ${brief.seconds}`;
-    if (!composed.has(key)) {
-      const needed = (secondsIn(frame(brief), library) + ONE_DRILL_SECONDS) / 60;
-      if (brief.seconds / 60 < needed)
-        return refuse(
-          `${brief.seconds / 60} minutes cannot hold the ${brief.kind === 'loaded' ? '10-minute warm-up' : 'warm-up'}, one drill and a cool-down; ${Math.ceil(needed)} minutes would.`,
-        );
-      composed.set(key, composeSession(brief));
-    }
-    drafts.push({ day, items: composed.get(key) ?? [] });
-  }
-  const { weeks, note } = keepRamp(drafts, {
-    library,
-    lastWeek: input.lastWeekDose,
-    already: dose(
-      done.flatMap((s) => s.items),
-      library,
-    ),
-    ramp: input.ramp ?? RAMP,
-  });
-  const sessions = weeks.map(({ day, items }) => ({
-    id: input.newId(),
-    day,
-    items: orderFor(items, input).map((item) => ({ id: input.newId(), ...item })),
-  }));
-  const notes = [
-    ...(shape.note ? [shape.note] : []),
-    ...spacingNotes(days, loaded, loadedDone, input),
-    ...workedAround({ allowed, leftOut, cautions, library }),
-    ...(note ? [note] : []),
-  ];
-  return { sessions, leftOut: usefulLeftOut, notes };
-}
-
-/** Phases in order; a hold that the school allows before load stays among the openers. */
-function orderFor(items: readonly ComposedItem[], { library, schools }: PlanInput): readonly ComposedItem[] {
-  if (schools.stretching === 'after load') return orderSession(items, library);
-  const early = items.filter((i) => i.why.startsWith(BEFORE_LOAD));
-  const [openers, rest] = [
-    items.filter((i) => library.drill(i.drillId).phase === 'wrists and forearms'),
-    items.filter((i) => !early.includes(i) && library.drill(i.drillId).phase !== 'wrists and forearms'),
-  ];
-  return [...orderSession(openers, library), ...early, ...orderSession(rest, library)];
-}
-
-interface Draft {
-  readonly day: CalendarDay;
-  readonly items: readonly ComposedItem[];
-}
-
-/** Takes sets from the drill that loads the hands most until the week keeps the ramp. */
-function keepRamp(
-  drafts: readonly Draft[],
-  {
-    library,
-    lastWeek,
-    already,
-    ramp,
-  }: { readonly library: Library; readonly lastWeek: number; readonly already: number; readonly ramp: number },
-): { readonly weeks: readonly Draft[]; readonly note?: string } {
-  const limit = lastWeek * (1 + ramp);
-  const total = (week: readonly Draft[]) => already + week.reduce((sum, d) => sum + dose(d.items, library), 0);
-  if (lastWeek === 0 || total(drafts) <= limit) return { weeks: drafts };
-  let weeks = drafts;
-  while (total(weeks) > limit) {
-    const reducible = [
-      ...new Set(
-        weeks
-          .flatMap((d) => d.items)
-          .filter((i) => i.sets > 1 && dose([i], library) > 0 && LOADING_PHASES.includes(library.drill(i.drillId).phase))
-          .map((i) => i.drillId),
-      ),
-    ];
-    const heaviest = reducible.sort((a, b) => doseOf(b, weeks, library) - doseOf(a, weeks, library))[0];
-    if (!heaviest) break;
-    weeks = weeks.map((d) => ({
-      ...d,
-      items: d.items.map((i) => (i.drillId === heaviest && i.sets > 1 ? { ...i, sets: i.sets - 1 } : i)),
-    }));
-  }
-  const kept = total(weeks) <= limit;
-  const growth = Math.round(ramp * 100);
-  return {
-    weeks,
-    note: kept
-      ? `Sets were taken away so that the hands carry at most ${growth}% more than in the last whole week (${Math.round(lastWeek)} body-weight seconds).`
-      : `Even at one set each the hands carry ${Math.round((total(weeks) / lastWeek - 1) * 100)}% more than in the last whole week, above the ${growth}% limit: take a drill out, or accept it knowingly.`,
-  };
-}
-
-function dose(items: readonly (Dose & { readonly drillId: string })[], library: Library): number {
-  const { push, pull } = plannedHandLoad(items, library);
-  return push + pull;
-}
-
-function doseOf(drillId: string, week: readonly Draft[], library: Library): number {
-  return dose(
-    week.flatMap((d) => d.items.filter((i) => i.drillId === drillId)),
-    library,
-  );
-}
-
-function secondsIn(items: readonly (Dose & { readonly drillId: string })[], library: Library): number {
-  return items.reduce((sum, item) => sum + drillSeconds(library.drill(item.drillId), item), 0);
-}
-
-function spacingNotes(
-  days: readonly CalendarDay[],
-  loaded: readonly CalendarDay[],
-  loadedDone: number,
-  { lastLoadedDay }: PlanInput,
-): string[] {
-  if (loaded.length === days.length) return [];
-  const before = loadedDone > 0 ? ` (${loadedDone} loaded ${loadedDone === 1 ? 'day is' : 'days are'} done this week)` : '';
-  const because = lastLoadedDay && loaded.length === 0 && loadedDone === 0 ? ` The last loaded session was on ${lastLoadedDay}.` : '';
-  return [
-    `Loaded work on ${loaded.length} of ${days.length} days${before}, at least 48 hours apart; the other days stay unloaded.${because}`,
-  ];
 }

@@ -17,6 +17,8 @@ export interface RhythmInput {
   readonly rhythm: Schools['rhythm'];
   readonly trainingDays: readonly Weekday[];
   readonly sessionMinutes: number;
+  /** Minutes of single days that differ from `sessionMinutes`. */
+  readonly minutesOf?: ((day: Weekday) => number | undefined) | undefined;
   /** Whole weeks since the first session on record; 0 before it. */
   readonly weeksIn: number;
 }
@@ -37,16 +39,22 @@ const WEEKS_A_MONTH = 4;
  * @example shapeWeek({ rhythm: 'building up', trainingDays: ['Monday', 'Wednesday', 'Friday'], sessionMinutes: 45, weeksIn: 0 }).days
  * // ['Monday', 'Friday']
  */
-export function shapeWeek({ rhythm, trainingDays, sessionMinutes, weeksIn }: RhythmInput): WeekShape {
+export function shapeWeek({ rhythm, trainingDays, sessionMinutes, weeksIn, minutesOf }: RhythmInput): WeekShape {
+  const own = (day: Weekday) => minutesOf?.(day) ?? sessionMinutes;
   const chosen = WEEKDAYS.filter((d) => trainingDays.includes(d));
-  const plain: WeekShape = { days: chosen, minutesOn: () => sessionMinutes, mobilityOnly: [], loadedDaysPerWeek: LOADED_DAYS_PER_WEEK };
+  const plain: WeekShape = { days: chosen, minutesOn: own, mobilityOnly: [], loadedDaysPerWeek: LOADED_DAYS_PER_WEEK };
   const { name } = SCHOOLS.rhythm.choices[rhythm];
   switch (rhythm) {
     case 'training days':
       return plain;
     case 'little daily': {
       const minutes = Math.min(DAILY_MINUTES, sessionMinutes);
-      return { ...plain, days: WEEKDAYS, minutesOn: () => minutes, note: `${name}: every day, ${minutes} minutes.` };
+      return {
+        ...plain,
+        days: WEEKDAYS,
+        minutesOn: (day) => Math.min(DAILY_MINUTES, own(day)),
+        note: `${name}: every day, ${minutes} minutes.`,
+      };
     }
     case 'stability twice': {
       const home = WEEKDAYS.filter((d) => !trainingDays.includes(d));
@@ -54,13 +62,18 @@ export function shapeWeek({ rhythm, trainingDays, sessionMinutes, weeksIn }: Rhy
         ...plain,
         days: chosen.length === 0 ? [] : WEEKDAYS,
         mobilityOnly: home,
-        minutesOn: (day) => (home.includes(day) ? Math.min(HOME_MINUTES, sessionMinutes) : sessionMinutes),
+        minutesOn: (day) => (home.includes(day) ? Math.min(HOME_MINUTES, sessionMinutes) : own(day)),
         note: `${name}: ${HOME_MINUTES} minutes of mobility at home on the days between.`,
       };
     }
     case 'one or two long': {
       const minutes = Math.round(sessionMinutes * LONGER);
-      return { ...plain, days: spread(chosen, FIRST_DAYS), minutesOn: () => minutes, note: `${name}: ${minutes} minutes each.` };
+      return {
+        ...plain,
+        days: spread(chosen, FIRST_DAYS),
+        minutesOn: (day) => Math.round(own(day) * LONGER),
+        note: `${name}: ${minutes} minutes each.`,
+      };
     }
     case 'building up': {
       const months = Math.floor(weeksIn / WEEKS_A_MONTH);

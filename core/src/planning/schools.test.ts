@@ -9,8 +9,10 @@ import type { CautionId } from '../safety/index.ts';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools/index.ts';
 import {
   isLoadedSession,
-  type PlanInput,
-  proposePlan,
+  type RulesInput,
+  proposeByRules,
+  defaultBrief,
+  type PlanRules,
   reviewPlan,
   sessionMinutes,
   shapeWeek,
@@ -24,7 +26,7 @@ const library = openLibrary(BUILT_IN);
 let made = 0;
 const caution = (id: CautionId) => ({ id, because: ['as answered'] });
 
-function input(schools: Partial<Schools> = {}, own: Partial<PlanInput> = {}): PlanInput {
+function input(schools: Partial<Schools> = {}, own: Partial<RulesInput> = {}): RulesInput {
   return {
     library,
     schools: { ...DEFAULT_SCHOOLS, ...schools },
@@ -44,7 +46,9 @@ function input(schools: Partial<Schools> = {}, own: Partial<PlanInput> = {}): Pl
     ...own,
   };
 }
-const loadedDays = (p: ReturnType<typeof proposePlan>) => p.sessions.filter((s) => isLoadedSession(s.items, library)).map((s) => s.day);
+const loadedDays = (p: ReturnType<typeof proposeByRules>) => p.sessions.filter((s) => isLoadedSession(s.items, library)).map((s) => s.day);
+
+const rules = ({ lastWeekDose: _, ...given }: RulesInput): PlanRules => ({ ...given, brief: { ...defaultBrief(given), deloadEvery: 0 } });
 
 describe('rhythm (common practice, no source)', () => {
   it.each<[Schools['rhythm'], number, number]>([
@@ -54,16 +58,16 @@ describe('rhythm (common practice, no source)', () => {
     ['one or two long', 2, 2],
     ['building up', 2, 2],
   ])('%s: %d sessions, %d of them loaded, and the review agrees', (rhythm, sessions, loaded) => {
-    const plan = proposePlan(input({ rhythm }));
+    const plan = proposeByRules(input({ rhythm }));
     expect(plan.refusal).toBeUndefined();
     expect([plan.sessions.length, loadedDays(plan).length]).toEqual([sessions, loaded]);
-    expect(reviewPlan(plan.sessions, input({ rhythm }))).toEqual([]);
+    expect(reviewPlan(plan.sessions, rules(input({ rhythm })))).toEqual([]);
   });
 
   it('keeps daily doses small and home sessions at ten minutes, unloaded', () => {
-    for (const s of proposePlan(input({ rhythm: 'little daily' })).sessions)
+    for (const s of proposeByRules(input({ rhythm: 'little daily' })).sessions)
       expect(sessionMinutes(s.items, library)).toBeLessThanOrEqual(20);
-    const twice = proposePlan(input({ rhythm: 'stability twice' }));
+    const twice = proposeByRules(input({ rhythm: 'stability twice' }));
     const home = twice.sessions.filter((s) => ['2026-11-24', '2026-11-26', '2026-11-28', '2026-11-29'].includes(s.day));
     expect(home).toHaveLength(4);
     for (const s of home) {
@@ -97,7 +101,7 @@ describe('stretching before load', () => {
   );
   const tight = { headrooms: wrists.map((d) => headroom(undefined, d, now)) };
   const passiveBeforeLoad = (schools: Partial<Schools>) =>
-    proposePlan(input(schools, tight)).sessions.some((s) => {
+    proposeByRules(input(schools, tight)).sessions.some((s) => {
       const drills = s.items.map((i) => library.drill(i.drillId));
       const firstLoad = drills.findIndex(isLoaded);
       return drills.some((d, i) => d.quality === 'mobility passive' && i < firstLoad);
@@ -111,10 +115,10 @@ describe('stretching before load', () => {
   it('is held against a hand-made order', () => {
     const item = (drillId: string) => ({ id: drillId, drillId, ...usualDose(library.drill(drillId), []), why: '' });
     const session = { id: 's', day: '2026-11-23' as CalendarDay, items: ['forearm-stretch', 'plank'].map(item) };
-    expect(reviewPlan([session], input()).map((f) => f.sentence)).toEqual([
+    expect(reviewPlan([session], rules(input())).map((f) => f.sentence)).toEqual([
       '“Forearm stretches” is a long hold before load; this school keeps such holds for the end.',
     ]);
-    expect(reviewPlan([session], input({ stretching: 'any time' }))).toEqual([]);
+    expect(reviewPlan([session], rules(input({ stretching: 'any time' })))).toEqual([]);
   });
 });
 
@@ -128,7 +132,7 @@ describe('rebuilding after an injury', () => {
   });
 
   it('plans the reduced doses, says so, and works round the rest', () => {
-    const { sessions, notes } = proposePlan(input({}, { cautions: shoulder }));
+    const { sessions, notes } = proposeByRules(input({}, { cautions: shoulder }));
     const touched = sessions.flatMap((s) => s.items).filter((i) => worksRebuilding(library.drill(i.drillId), shoulder));
     expect(touched.length).toBeGreaterThan(0);
     for (const i of touched) expect(i.sets).toBe(1);
@@ -139,7 +143,7 @@ describe('rebuilding after an injury', () => {
   });
 
   it('does not drop everything for a hurt wrist: something still serves every part of the session', () => {
-    const { sessions, refusal } = proposePlan(input({}, { cautions: [caution('wrist-injury')] }));
+    const { sessions, refusal } = proposeByRules(input({}, { cautions: [caution('wrist-injury')] }));
     expect(refusal).toBeUndefined();
     expect(sessions.every((s) => s.items.length >= 5)).toBe(true);
     expect(sessions.flatMap((s) => s.items).filter((i) => library.drill(i.drillId).excludedBy.includes('wrist-injury'))).toEqual([]);
@@ -147,17 +151,17 @@ describe('rebuilding after an injury', () => {
 
   it('warns of a hand-made dose above the reduced one', () => {
     const item = { id: 'i', drillId: 'band-external-rotation', sets: 3, min: 10, max: 10, restSeconds: 40, why: '' };
-    const [finding] = reviewPlan([{ id: 's', day: '2026-11-23' as CalendarDay, items: [item] }], input({}, { cautions: shoulder }));
+    const [finding] = reviewPlan([{ id: 's', day: '2026-11-23' as CalendarDay, items: [item] }], rules(input({}, { cautions: shoulder })));
     expect(finding?.sentence).toContain('more than the reduced dose of 1 × 3–5');
   });
 });
 
 describe('a lax or once dislocated shoulder', () => {
-  const stabilitySets = (cautions: PlanInput['cautions']) => {
+  const stabilitySets = (cautions: RulesInput['cautions']) => {
     const headrooms = demandsOn(library.rung('hang-and-swing', 'half-hang'), bodyModel({ statureM: 1.72, massKg: 70 })).map((d) =>
       headroom(undefined, d, now),
     );
-    const { sessions, notes } = proposePlan(input({}, { cautions, headrooms, foothold: { ladderId: 'hang-and-swing', here: 0 } }));
+    const { sessions, notes } = proposeByRules(input({}, { cautions, headrooms, foothold: { ladderId: 'hang-and-swing', here: 0 } }));
     const drills = sessions.flatMap((s) => s.items.map((i) => library.drill(i.drillId)));
     return {
       count: drills.filter((d) => d.quality === 'stability').length,

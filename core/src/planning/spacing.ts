@@ -15,6 +15,16 @@ export function dayOfWeek(weekStart: CalendarDay, weekday: Weekday): CalendarDay
   return format(addCalendarDays(parseISO(weekStart), WEEKDAYS.indexOf(weekday)), 'yyyy-MM-dd') as CalendarDay;
 }
 
+/** @example daysLater('2026-11-30', 1) // '2026-12-01' */
+export function daysLater(day: CalendarDay, days: number): CalendarDay {
+  return format(addCalendarDays(parseISO(day), days), 'yyyy-MM-dd') as CalendarDay;
+}
+
+/** @example dayShort('2026-11-30') // 'Mon 30 Nov' */
+export function dayShort(day: CalendarDay): string {
+  return format(parseISO(day), 'EEE d MMM');
+}
+
 export function calendarDaysBetween(a: CalendarDay, b: CalendarDay): number {
   return differenceInCalendarDays(parseISO(b), parseISO(a));
 }

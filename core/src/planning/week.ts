@@ -1,4 +1,5 @@
 import { addWeeks, format, parseISO, startOfWeek } from 'date-fns';
+import type { Joint } from '../anatomy/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 
 /**
@@ -19,6 +20,7 @@ export function weeksLater(weekStart: CalendarDay, weeks: number): CalendarDay {
 export interface WeekDose {
   readonly weekStart: CalendarDay;
   readonly dose: number;
+  readonly byJoint?: Readonly<Partial<Record<Joint, number>>>;
 }
 
 /**

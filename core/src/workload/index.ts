@@ -1,1 +1,1 @@
-export { loggedHandLoad, sessionLoad, type DoneItem, type HandLoadTotals } from './handLoad.ts';
+export { loggedHandLoad, sessionLoad, type DoneItem, type HandLoadByJoint, type HandLoadTotals } from './handLoad.ts';

@@ -7,13 +7,14 @@ import type { CheckDto, PlanReply, ScreeningDto, SessionDto, SymptomDto } from '
 import { LOADING_PHASES } from '@myokinet/core/drills';
 import type { Ladder } from '@myokinet/core/ladders';
 import { measureOf, measureSides } from '@myokinet/core/measuring';
-import { doseToBuildOn, proposePlan, sessionMinutes } from '@myokinet/core/planning';
+import { doseToBuildOn, proposeByRules, sessionMinutes } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
 import { isLiftable, QUESTION_IDS } from '@myokinet/core/safety';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { BUILT_IN_COACH } from '../context.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { reading, trueCapacity } from './body.ts';
+import { writeBrief } from './brief.ts';
 import { furnishLab } from './lab.ts';
 import { CREW, type Story } from './people.ts';
 
@@ -51,6 +52,7 @@ export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CRE
     for (const story of crew) live(story, world);
     world.at(today);
     furnishLab({ services, today, newId: world.newId }, MEASURED);
+    writeBrief(services, world.newId);
   })();
 }
 
@@ -184,7 +186,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
   const trainee = services.trainees.find(traineeId);
   const { headrooms, standing, planner } = services.readiness.reply(traineeId);
   const weekStart = format(monday, 'yyyy-MM-dd') as CalendarDay;
-  const { sessions, notes, leftOut } = proposePlan({
+  const { sessions, notes, leftOut } = proposeByRules({
     weekStart,
     trainingDays: trainee.trainingDays,
     sessionMinutes: trainee.sessionMinutes,
@@ -196,7 +198,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     headrooms,
     foothold: { ladderId: ladder.id, here: standing.here },
     knownDrills: planner.knownDrills,
-    lastLoadedDay: planner.lastLoadedDay,
+    lastLoadedDay: Object.values(planner.lastLoaded).sort().at(-1),
     lastWeekDose: doseToBuildOn(planner.weekDoses, weekStart, monday)?.dose ?? 0,
     newId: world.newId,
   });

@@ -1,13 +1,29 @@
-import type { PlanDto, PlanReply, PlanUse } from '@myokinet/core/contracts';
+import type { PlanBlockDto, PlanDto, PlanReply, PlanUse } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { weekStartOf } from '@myokinet/core/planning';
-import { type Instant, instant } from '@myokinet/core/quantities';
+import { weekStartOf, weeksLater } from '@myokinet/core/planning';
+import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import { groupRows } from '../database/groupRows.ts';
+import type { DatedSession } from './calendar.ts';
 import type { TraineeStore } from '../trainees/store.ts';
-import { INSERT_PLAN, INSERT_REVISION, PLAN_OF_WEEK, PLANS_WITH_DRILL, POINT_TO_REVISION } from './statements.ts';
+import {
+  INSERT_PLAN,
+  INSERT_REVISION,
+  PLAN_OF_WEEK,
+  PLANS_FROM,
+  PLANS_WITH_DRILL,
+  POINT_TO_REVISION,
+  VERSIONS_FROM,
+} from './statements.ts';
 
 type PlanRow = Pick<PlanReply, 'id' | 'revision' | 'basedOn' | 'savedAt'> & { document: string };
+interface VersionRow {
+  readonly id: string;
+  readonly savedAt: Instant;
+  readonly isCurrent: number;
+  readonly document: string;
+}
 type PlanDocument = Pick<PlanDto, 'sessions' | 'notes' | 'leftOut' | 'schools'>;
 
 export function planStore(context: Context, trainees: TraineeStore) {
@@ -16,6 +32,10 @@ export function planStore(context: Context, trainees: TraineeStore) {
   const plansWithDrill = db.prepare<{ drillId: string; from: string; studioId: string }, Omit<PlanUse, 'days'> & { days: string }>(
     PLANS_WITH_DRILL,
   );
+  const plansFrom = db.prepare<{ traineeId: string; studioId: string; from: string; to: string }, PlanRow & { weekStart: string }>(
+    PLANS_FROM,
+  );
+  const versionsFrom = db.prepare<{ traineeId: string; studioId: string; from: string }, VersionRow>(VERSIONS_FROM);
   const insertPlan = db.prepare(INSERT_PLAN);
   const pointToRevision = db.prepare(POINT_TO_REVISION);
   const insertRevision = db.prepare(INSERT_REVISION);
@@ -30,8 +50,61 @@ export function planStore(context: Context, trainees: TraineeStore) {
     return { ...head, weekStart, ...(JSON.parse(document) as PlanDocument) };
   }
 
+  function write(traineeId: string, dto: PlanDto): void {
+    const before = current(traineeId, dto.weekStart);
+    if ((before?.revision ?? null) !== (dto.basedOn ?? null) || (before && before.id !== dto.id))
+      throw new Refusal('edited-elsewhere', 'Somebody else saved this week first. Your version is kept on this screen.');
+    const { sessions, notes, leftOut, schools } = dto;
+    const row = {
+      id: dto.id,
+      revision: dto.revision,
+      basedOn: dto.basedOn ?? null,
+      weekStart: dto.weekStart,
+      traineeId,
+      studioId: who.studioId,
+      coachId: who.coachId,
+      savedAt: instant(now()) satisfies Instant,
+      sessionDays: JSON.stringify(sessions.map((s) => s.day).sort()),
+      document: JSON.stringify({ sessions, notes, leftOut, ...(schools ? { schools } : {}) } satisfies PlanDocument),
+    };
+    if (!before) insertPlan.run(row);
+    insertRevision.run(row);
+    if (before) pointToRevision.run(row);
+  }
+
+  function between(traineeId: string, from: string, weeks: number): readonly PlanReply[] {
+    trainees.find(traineeId);
+    const rows = plansFrom.all({ traineeId, studioId: who.studioId, from, to: weeksLater(from as CalendarDay, weeks) });
+    return rows.map(({ document, ...head }) => ({ ...head, ...(JSON.parse(document) as PlanDocument) }));
+  }
+
   return {
     find,
+    between,
+
+    /** Sessions from a day on, those that were taken out again among them: what a calendar is told. */
+    dated(traineeId: string, from: CalendarDay): readonly DatedSession[] {
+      const versions = versionsFrom.all({ traineeId, studioId: who.studioId, from: weekStartOf(new Date(`${from}T12:00:00`)) });
+      const found = new Map<string, DatedSession>();
+      for (const [, ofPlan] of groupRows(versions, (v) => v.id))
+        ofPlan.forEach(({ savedAt, isCurrent, document }, sequence) => {
+          const { sessions } = JSON.parse(document) as PlanDocument;
+          for (const session of sessions) found.set(session.id, { session, sequence, savedAt, cancelled: isCurrent === 0 });
+          if (isCurrent === 1)
+            for (const [id, dated] of found)
+              if (dated.cancelled && ofPlan.some((v) => v.document.includes(id))) found.set(id, { ...dated, sequence, savedAt });
+        });
+      return [...found.values()].filter(({ session }) => session.day >= from).sort((a, b) => a.session.day.localeCompare(b.session.day));
+    },
+
+    /** Saves several weeks together, or none of them. */
+    saveBlock(traineeId: string, { revision, plans }: PlanBlockDto): readonly PlanReply[] {
+      trainees.find(traineeId);
+      acceptOnce(context, revision, { traineeId, plans }, () => {
+        for (const plan of plans) write(traineeId, plan);
+      });
+      return plans.map((p) => find(traineeId, p.weekStart));
+    },
 
     /** The weeks from this one on that have the drill in them. */
     uses(drillId: string): readonly PlanUse[] {
@@ -43,25 +116,7 @@ export function planStore(context: Context, trainees: TraineeStore) {
     save(traineeId: string, dto: PlanDto): PlanReply {
       trainees.find(traineeId);
       acceptOnce(context, dto.revision, { traineeId, dto }, () => {
-        const before = current(traineeId, dto.weekStart);
-        if ((before?.revision ?? null) !== (dto.basedOn ?? null) || (before && before.id !== dto.id))
-          throw new Refusal('edited-elsewhere', 'Somebody else saved this week first. Your version is kept on this screen.');
-        const { sessions, notes, leftOut, schools } = dto;
-        const row = {
-          id: dto.id,
-          revision: dto.revision,
-          basedOn: dto.basedOn ?? null,
-          weekStart: dto.weekStart,
-          traineeId,
-          studioId: who.studioId,
-          coachId: who.coachId,
-          savedAt: instant(now()) satisfies Instant,
-          sessionDays: JSON.stringify(sessions.map((s) => s.day).sort()),
-          document: JSON.stringify({ sessions, notes, leftOut, ...(schools ? { schools } : {}) } satisfies PlanDocument),
-        };
-        if (!before) insertPlan.run(row);
-        insertRevision.run(row);
-        if (before) pointToRevision.run(row);
+        write(traineeId, dto);
       });
       return find(traineeId, dto.weekStart);
     },

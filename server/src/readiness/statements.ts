@@ -55,7 +55,7 @@ export const KNOWN_DRILLS = `
 
 /** Newest first: what the planner builds on, and the last loaded day. */
 export const SESSIONS_TO_BUILD_ON = `
-  SELECT performed_at AS performedAt, drill_ids AS drillIds, push_dose + pull_dose AS dose
+  SELECT performed_at AS performedAt, drill_ids AS drillIds, push_dose + pull_dose AS dose, joint_doses AS jointDoses, clean
   FROM session
   WHERE trainee_id = @traineeId AND performed_at >= @since
   ORDER BY performed_at DESC`;

@@ -1,6 +1,8 @@
 import type { PlannerFacts, ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
 import type { Capacity } from '@myokinet/core/measuring';
-import { isLoadedSession, weekStartOf } from '@myokinet/core/planning';
+import type { Joint } from '@myokinet/core/anatomy';
+import type { Library } from '@myokinet/core/library';
+import { jointsLoadedBy, type WeekDose, weekStartOf } from '@myokinet/core/planning';
 import { addDays, type CalendarDay, daysBetween, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { type CheckTimes, checkKey, DEFAULT_GATE_RULES, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
@@ -20,9 +22,18 @@ const TRAIL_LENGTH = 3;
 /** How far back the planner looks for a week to build on; after longer rest it starts anew. */
 const BUILD_ON_DAYS = 35;
 const DAYS_PER_WEEK = 7;
+/** Clean sessions this far back say what the trainee does well. */
+const DID_WELL_DAYS = 28;
 
 type Of<Row> = Row & { readonly traineeId: string };
 type SessionRow = Of<{ id: string; performedAt: Instant; clean: number; effort: number; minutes: number; drillIds: string }>;
+type BuildOnRow = {
+  readonly performedAt: Instant;
+  readonly drillIds: string;
+  readonly dose: number;
+  readonly jointDoses: string | null;
+  readonly clean: number;
+};
 type SymptomRow = Of<Symptom & { sessionId: string | null }>;
 
 /** A trainee's verdict together with the rows lists are made of. */
@@ -44,9 +55,7 @@ interface Neighbours {
 export function readinessStore({ db, who, now }: Context, { trainees, sessions, library }: Neighbours) {
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
-  const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, { performedAt: Instant; drillIds: string; dose: number }>(
-    sql.SESSIONS_TO_BUILD_ON,
-  );
+  const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, BuildOnRow>(sql.SESSIONS_TO_BUILD_ON);
 
   const firstSession = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.FIRST_SESSION);
 
@@ -109,17 +118,17 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
 
   function plannerFacts(traineeId: string): PlannerFacts {
     const recent = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
-    const loaded = recent.find((s) => isLoadedSession(drillsOf(s), library.current()));
     const weeks = groupRows(recent, (s) => weekStartOf(new Date(s.performedAt)));
     const first = firstSession.get({ traineeId })?.performedAt;
+    const since = addDays(now(), -DID_WELL_DAYS);
     return {
       weeksIn: first ? Math.floor(daysBetween(first, now()) / DAYS_PER_WEEK) : 0,
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
-      weekDoses: [...weeks].map(([weekStart, sessions]) => ({
-        weekStart: weekStart as CalendarDay,
-        dose: sessions.reduce((sum, s) => sum + s.dose, 0),
-      })),
-      ...(loaded ? { lastLoadedDay: calendarDay(loaded.performedAt) } : {}),
+      didWell: [
+        ...new Set(recent.filter((s) => s.clean === 1 && s.performedAt >= since).flatMap((s) => JSON.parse(s.drillIds) as string[])),
+      ],
+      weekDoses: [...weeks].map(([weekStart, sessions]) => weekDose(weekStart as CalendarDay, sessions)),
+      lastLoaded: lastLoaded(recent, library.current()),
     };
   }
 
@@ -153,6 +162,26 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
       };
     },
   };
+}
+
+/** Hand load of a week; by joint only where every session of it knows. */
+function weekDose(weekStart: CalendarDay, sessions: readonly BuildOnRow[]): WeekDose {
+  const dose = sessions.reduce((sum, s) => sum + s.dose, 0);
+  const byJoint: Partial<Record<Joint, number>> = {};
+  for (const { jointDoses } of sessions) {
+    if (jointDoses === null) return { weekStart, dose };
+    for (const [joint, load] of Object.entries(JSON.parse(jointDoses) as Record<Joint, number>))
+      byJoint[joint as Joint] = (byJoint[joint as Joint] ?? 0) + load;
+  }
+  return { weekStart, dose, byJoint };
+}
+
+/** The newest day on which each joint was loaded, from sessions newest first. */
+function lastLoaded(sessions: readonly BuildOnRow[], library: Library): PlannerFacts['lastLoaded'] {
+  const days: Partial<Record<Joint, CalendarDay>> = {};
+  for (const session of sessions)
+    for (const joint of jointsLoadedBy(drillsOf(session), library)) days[joint] ??= calendarDay(session.performedAt);
+  return days;
 }
 
 function checkTimes(

@@ -52,7 +52,8 @@ describe('a session', () => {
     await bench.post(`${at}/sessions`, sessionDto(ago(1), {}, ['wall-scapular-push-up']));
     const { planner } = ((await bench.get(`${at}/readiness`)) as { body: ReadinessReply }).body;
     expect([...planner.knownDrills].sort()).toEqual(['plank', 'wall-scapular-push-up', 'wrist-circles']);
-    expect(planner.lastLoadedDay).toBe('2026-11-21');
+    expect(planner.lastLoaded).toMatchObject({ wrist: '2026-11-21' });
+    expect(planner.weekDoses[1]?.byJoint?.wrist).toBeCloseTo(PLANK * 20, 9);
     expect(planner.weekDoses.map((w) => w.weekStart)).toEqual(['2026-11-23', '2026-11-16']);
     expect(planner.weekDoses[1]?.dose).toBeCloseTo(PLANK * 20, 9);
   });

@@ -1,15 +1,15 @@
 export const INSERT_SESSION = `
   INSERT INTO session (
     id, studio_id, trainee_id, coach_id, planned_session_id, performed_at, effort, minutes, note,
-    clean, clean_reason, push_dose, pull_dose, drill_ids
+    clean, clean_reason, push_dose, pull_dose, joint_doses, drill_ids
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @plannedSessionId, @performedAt, @effort, @minutes, @note,
-    @clean, @cleanReason, @push, @pull, @drillIds
+    @clean, @cleanReason, @push, @pull, @jointDoses, @drillIds
   )`;
 
 export const INSERT_ITEM = `
-  INSERT INTO session_item (id, session_id, position, drill_id, planned_sets, min_dose, max_dose)
-  VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max)`;
+  INSERT INTO session_item (id, session_id, position, drill_id, planned_sets, min_dose, max_dose, support)
+  VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max, @support)`;
 
 export const INSERT_SET = `
   INSERT INTO session_set (id, item_id, position, side, amount, faults, feeling)
@@ -33,7 +33,7 @@ export const SESSIONS_OF_TRAINEE = `
 const SHOWN_SESSIONS = 'SELECT id FROM session WHERE trainee_id = @traineeId ORDER BY performed_at DESC, id DESC LIMIT @limit';
 
 export const ITEMS_OF_TRAINEE = `
-  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max
+  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max, support
   FROM session_item
   WHERE session_id IN (${SHOWN_SESSIONS})
   ORDER BY session_id, position`;

@@ -2,6 +2,7 @@ import type {
   FaultSeenDto,
   RecordReply,
   SessionDto,
+  SessionItemDto,
   SessionReply,
   StopSignClosureDto,
   StopSignReply,
@@ -23,7 +24,7 @@ import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
 type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & { clean: number; cleanReason: string; push: number; pull: number };
-type ItemRow = Omit<SessionDto['items'][number], 'sets'> & { sessionId: string };
+type ItemRow = Omit<SessionItemDto, 'sets' | 'support'> & { sessionId: string; support: string | null };
 type SetRow = {
   id: string;
   feeling: SessionDto['items'][number]['sets'][number]['feeling'] | null;
@@ -81,8 +82,9 @@ export function sessionStore(context: Context, { trainees, clearances, library }
       clean: clean === 1,
       load: sessionLoad(row.effort, row.minutes),
       handLoad: { push, pull },
-      items: (items.get(row.id) ?? []).map(({ sessionId: _, ...item }) => ({
+      items: (items.get(row.id) ?? []).map(({ sessionId: _, support, ...item }) => ({
         ...item,
+        ...(support ? { support: JSON.parse(support) as SessionItemDto['support'] & object } : {}),
         sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, ...set }) => ({
           ...set,
           ...(feeling ? { feeling } : {}),
@@ -115,7 +117,7 @@ export function sessionStore(context: Context, { trainees, clearances, library }
         drills,
       );
       const handLoad = loggedHandLoad(
-        dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount) })),
+        dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount), ...(i.support ? { support: i.support } : {}) })),
         fittedTo(drills, traineeBody(trainee)),
       );
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
@@ -131,11 +133,13 @@ export function sessionStore(context: Context, { trainees, clearances, library }
           coachId: who.coachId,
           clean: clean ? 1 : 0,
           cleanReason: reason,
-          ...handLoad,
+          push: handLoad.push,
+          pull: handLoad.pull,
+          jointDoses: JSON.stringify(handLoad.byJoint),
           drillIds: JSON.stringify([...new Set(dto.items.filter((i) => i.sets.length > 0).map((i) => i.drillId))]),
         });
         dto.items.forEach(({ sets, ...item }, position) => {
-          insertItem.run({ ...item, sessionId: dto.id, position });
+          insertItem.run({ ...item, support: item.support ? JSON.stringify(item.support) : null, sessionId: dto.id, position });
           sets.forEach((set, at) =>
             insertSet.run({ ...set, feeling: set.feeling ?? null, itemId: item.id, position: at, faults: JSON.stringify(set.faults) }),
           );

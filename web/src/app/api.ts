@@ -6,7 +6,7 @@ export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
   // `Trainee` is everything known about one trainee; `Lists` what spans the caseload.
-  tagTypes: ['Trainee', 'Lists', 'Library', 'Schools', 'Bands'],
+  tagTypes: ['Trainee', 'Lists', 'Library', 'Schools', 'Bands', 'Templates'],
   refetchOnReconnect: true,
   refetchOnFocus: true,
   endpoints: () => ({}),

@@ -8,7 +8,7 @@ export interface DraftPlace {
 /**
  * Reads the name of a draft as the forms give it.
  *
- * @example draftPlace('plan:ID:2026-11-23') // { what: 'Plan, week of 2026-11-23', traineeId: 'ID', to: '/trainees/ID/plan?week=2026-11-23' }
+ * @example draftPlace('plan:ID') // { what: 'Weeks of a plan', traineeId: 'ID', to: '/trainees/ID/plan' }
  */
 export function draftPlace(key: string): DraftPlace | undefined {
   const [kind, traineeId = '', rest = '', week = ''] = key.split(':');
@@ -19,7 +19,9 @@ export function draftPlace(key: string): DraftPlace | undefined {
     case 'check':
       return { what: 'Check', traineeId, to: `${at}/checks/new` };
     case 'plan':
-      return { what: `Plan, week of ${rest}`, traineeId, to: `${at}/plan?week=${rest}` };
+      return { what: 'Weeks of a plan', traineeId, to: `${at}/plan` };
+    case 'brief':
+      return { what: 'Planning brief', traineeId, to: `${at}/plan/brief` };
     case 'session':
       return { what: 'Session', traineeId, to: rest === 'free' ? `${at}/session?free=1` : `${at}/session?planned=${rest}&week=${week}` };
     case 'screen':

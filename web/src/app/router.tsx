@@ -34,7 +34,16 @@ export const router = createBrowserRouter([
                   { path: 'pictures', lazy: async () => ({ Component: (await import('../pictures/PicturesPage.tsx')).PicturesPage }) },
                   { path: 'lab', lazy: async () => ({ Component: (await import('../lab/LabPage.tsx')).LabPage }) },
                   { path: 'lab/ladder', lazy: async () => ({ Component: (await import('../lab/LadderLoadsPage.tsx')).LadderLoadsPage }) },
-                  { path: 'plan', lazy: async () => ({ Component: (await import('../plan/PlanPage.tsx')).PlanPage }) },
+                  {
+                    path: 'plan',
+                    lazy: async () => ({ Component: (await import('../plan/PlanGate.tsx')).PlanGate }),
+                    children: [
+                      { index: true, lazy: async () => ({ Component: (await import('../plan/PlanPage.tsx')).PlanPage }) },
+                      { path: 'calendar', lazy: async () => ({ Component: (await import('../plan/CalendarPage.tsx')).CalendarPage }) },
+                      { path: 'brief', lazy: async () => ({ Component: (await import('../plan/BriefPage.tsx')).BriefPage }) },
+                      { path: 'compare', lazy: async () => ({ Component: (await import('../plan/ComparePage.tsx')).ComparePage }) },
+                    ],
+                  },
                   { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
                   { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
                   { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },

@@ -1,9 +1,10 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from './api.ts';
+import { proposalsReducer } from '../plan/proposals.ts';
 import { binReducer, draftsReducer, keepDrafts, loadDrafts } from './drafts.ts';
 
-const reducer = combineReducers({ [api.reducerPath]: api.reducer, drafts: draftsReducer, bin: binReducer });
+const reducer = combineReducers({ [api.reducerPath]: api.reducer, drafts: draftsReducer, bin: binReducer, proposals: proposalsReducer });
 
 export type RootState = ReturnType<typeof reducer>;
 
@@ -18,3 +19,5 @@ export function createStore(storage: Storage = window.localStorage) {
   setupListeners(store.dispatch);
   return store;
 }
+
+export type AppDispatch = ReturnType<typeof createStore>['dispatch'];

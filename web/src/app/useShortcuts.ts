@@ -8,6 +8,7 @@ export const SHORTCUTS = [
   { keys: 'Enter or Page Down', what: 'In a battery: start, stop, on to the next trial; Shift+Enter or Page Up goes back' },
   { keys: '1 to 9', what: 'In a battery: choose the grade of that number' },
   { keys: '↑ ↓', what: 'In a number: nudge by the instrument’s step' },
+  { keys: 'Alt+arrows, P, Delete', what: 'On a drill of the plan: move, pin, take out' },
   { keys: 'Ctrl+Z, Ctrl+Shift+Z', what: 'In a plan or a battery: undo, redo' },
   { keys: 'Esc', what: 'Close what is open' },
 ] as const;

@@ -1,6 +1,6 @@
 import { type Drill, doseInWords, PHASES } from '@myokinet/core/drills';
 import { drillSearch } from '@myokinet/core/library';
-import { exclusionOf } from '@myokinet/core/planning';
+import { exclusionOf, type Place } from '@myokinet/core/planning';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
 import { Overlay } from '../app/Overlay.tsx';
@@ -8,6 +8,8 @@ import { usePlanRules } from './planRules.ts';
 
 export interface DrillPickerProps {
   readonly taken: readonly string[];
+  /** Where it is to be done: what is at hand there decides. */
+  readonly place?: Place;
   readonly pick: (drill: Drill) => void;
   readonly close: () => void;
 }
@@ -16,7 +18,7 @@ export interface DrillPickerProps {
 const MOST_SHOWN = 80;
 
 /** Every drill by phase, the best match first as one types; those that may not be used come last and say why. */
-export function DrillPicker({ taken, pick, close }: DrillPickerProps) {
+export function DrillPicker({ taken, place = 'gym', pick, close }: DrillPickerProps) {
   const rules = usePlanRules();
   const [text, setText] = useState('');
   const search = useMemo(
@@ -25,7 +27,7 @@ export function DrillPicker({ taken, pick, close }: DrillPickerProps) {
   );
   const found = search(text)
     .filter((d) => !taken.includes(d.id))
-    .map((drill) => ({ drill, why: exclusionOf(drill, rules) }));
+    .map((drill) => ({ drill, why: exclusionOf(drill, { ...rules, equipment: rules.brief.equipment[place] }) }));
   const shown = [...found.filter((f) => !f.why), ...found.filter((f) => f.why)].slice(0, MOST_SHOWN);
   return (
     <Overlay label="Add a drill" close={close}>

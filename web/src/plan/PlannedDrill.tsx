@@ -1,10 +1,10 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { cuesOf, UNIT_WORDS } from '@myokinet/core/drills';
-import { GripVertical, X } from 'lucide-react';
-import { useState } from 'react';
+import { GripVertical, Pin, PinOff, X } from 'lucide-react';
 import { SetUpLine } from '../pieces/SetUpLine.tsx';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
+import { NumberCell } from './NumberCell.tsx';
 import type { ItemDraft } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
 
@@ -12,15 +12,17 @@ export interface PlannedDrillProps {
   readonly item: ItemDraft;
   readonly locked: boolean;
   readonly change: (change: Partial<ItemDraft>) => void;
+  /** Back to the set-up of the drill itself. */
+  readonly ownSetUp: () => void;
   readonly remove: () => void;
 }
 
 /** One drill of a session: dragged by its handle, its dose typed, its reason always said. */
-export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps) {
+export function PlannedDrill({ item, locked, change, ownSetUp, remove }: PlannedDrillProps) {
   const { library, schools } = usePlanRules();
   const trainee = useCurrentTrainee();
   const body = useCurrentBody();
-  const drill = library.drill(item.drillId);
+  const drill = library.asPlanned(item);
   const byFeel = schools.progress === 'feel';
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id, disabled: locked });
   const unit = UNIT_WORDS[drill.dose.unit];
@@ -47,12 +49,12 @@ export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps
           <span className="font-semibold">{drill.name}</span> <span className="aside text-sm">{drill.phase}</span>
         </p>
         <div className="flex flex-wrap items-center gap-1 text-sm">
-          <DoseField label={`Sets of ${drill.name}`} value={item.sets} most={10} locked={locked} set={(sets) => change({ sets })} /> ×
+          <NumberCell label={`Sets of ${drill.name}`} value={item.sets} most={10} locked={locked} set={(sets) => change({ sets })} /> ×
           {byFeel ? (
             <span>by feel, up to</span>
           ) : (
             <>
-              <DoseField
+              <NumberCell
                 label={`Least ${unit} of ${drill.name}`}
                 value={item.min}
                 most={600}
@@ -62,7 +64,7 @@ export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps
               –
             </>
           )}
-          <DoseField
+          <NumberCell
             label={`Most ${unit} of ${drill.name}`}
             value={item.max}
             most={600}
@@ -73,7 +75,7 @@ export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps
             {unit}
             {drill.dose.perSide ? ' a side' : ''}, rest
           </span>
-          <DoseField
+          <NumberCell
             label={`Rest after ${drill.name}, seconds`}
             value={item.restSeconds}
             least={0}
@@ -85,51 +87,36 @@ export function PlannedDrill({ item, locked, change, remove }: PlannedDrillProps
         </div>
         {drill.support && <SetUpLine support={drill.support} body={body} traineeId={trainee.id} />}
         <p className="text-sm leading-snug">{cuesOf(drill, schools).join(' ')}</p>
-        <p className="aside text-sm leading-snug">{item.why}</p>
+        <p className="aside text-sm leading-snug">
+          {item.why} {item.without}
+        </p>
+        {item.support && !locked && (
+          <button type="button" className="link no-print text-sm" onClick={ownSetUp}>
+            Back to the drill’s own set-up
+          </button>
+        )}
       </div>
-      <button
-        type="button"
-        className="btn btn-ghost btn-xs btn-square no-print"
-        aria-label={`Remove ${drill.name}`}
-        disabled={locked}
-        onClick={remove}
-      >
-        <X size={16} aria-hidden />
-      </button>
+      <div className="flex flex-col">
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square no-print"
+          aria-label={item.pinned ? `Unpin ${drill.name}` : `Pin ${drill.name}`}
+          aria-pressed={item.pinned === true}
+          disabled={locked}
+          onClick={() => change({ pinned: !item.pinned })}
+        >
+          {item.pinned ? <PinOff size={16} aria-hidden /> : <Pin size={16} aria-hidden />}
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-xs btn-square no-print"
+          aria-label={`Remove ${drill.name}`}
+          disabled={locked}
+          onClick={remove}
+        >
+          <X size={16} aria-hidden />
+        </button>
+      </div>
     </li>
-  );
-}
-
-interface DoseFieldProps {
-  readonly label: string;
-  readonly value: number;
-  readonly least?: number;
-  readonly most: number;
-  readonly locked: boolean;
-  readonly set: (value: number) => void;
-}
-
-/** A small whole number; what is no such number stays in the field, marked, and changes nothing. */
-function DoseField({ label, value, least = 1, most, locked, set }: DoseFieldProps) {
-  const [typed, setTyped] = useState<string | undefined>();
-  const text = typed ?? String(value);
-  const read = (t: string) => (/^\d+$/.test(t) && Number(t) >= least && Number(t) <= most ? Number(t) : undefined);
-  const wrong = read(text) === undefined;
-  return (
-    <input
-      className={`input input-xs w-10 px-1 text-center ${wrong ? 'input-error' : ''}`}
-      inputMode="numeric"
-      aria-label={label}
-      aria-invalid={wrong}
-      title={wrong ? `A whole number from ${least} to ${most}` : undefined}
-      disabled={locked}
-      value={text}
-      onChange={(e) => {
-        setTyped(e.target.value);
-        const next = read(e.target.value);
-        if (next !== undefined && next !== value) set(next);
-      }}
-      onBlur={() => setTyped(undefined)}
-    />
   );
 }

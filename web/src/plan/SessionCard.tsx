@@ -1,7 +1,18 @@
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { isLoadedSession, type PlanFinding, sessionMinutes, shapeWeek, usualDose, WEEKDAYS } from '@myokinet/core/planning';
-import { calendarDay, dayInWords } from '@myokinet/core/quantities';
+import {
+  isLoadedSession,
+  minutesGiven,
+  type Place,
+  PLACES,
+  type PlanFinding,
+  SESSION_FORMS,
+  type SessionForm,
+  sessionMinutes,
+  usualDose,
+  WEEKDAYS,
+} from '@myokinet/core/planning';
+import { type CalendarDay, calendarDay, dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -9,7 +20,7 @@ import { Link } from 'react-router';
 import { dragAnnouncements } from '../pieces/dragAnnouncements.ts';
 import { DrillPicker } from './DrillPicker.tsx';
 import { PlannedDrill } from './PlannedDrill.tsx';
-import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem } from './planDraft.ts';
+import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem, withOwnSetUp } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
 
 export interface SessionCardProps {
@@ -28,12 +39,11 @@ export interface SessionCardProps {
 export function SessionCard({ session, weekStart, now, logged, saved, findings, edit, remove }: SessionCardProps) {
   const rules = usePlanRules();
   const { library } = rules;
-  const weekday = WEEKDAYS[(parseISO(session.day).getDay() + 6) % 7] ?? 'Monday';
-  const given = shapeWeek({ ...rules, rhythm: rules.schools.rhythm }).minutesOn(weekday);
+  const given = minutesGiven(session.day as CalendarDay, rules);
   const [picking, setPicking] = useState(false);
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
   const label = dayInWords(parseISO(session.day), now);
-  const minutes = Math.round(sessionMinutes(session.items, library));
+  const minutes = Math.round(sessionMinutes(session.items, library, session.form));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) edit((s) => withItemMoved(s, String(active.id), String(over.id)));
   };
@@ -57,8 +67,36 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
             );
           })}
         </select>
-        <span className={`text-sm ${minutes > given ? 'state-short font-semibold' : ''}`}>
-          {minutes} of {given} min, {isLoadedSession(session.items, library) ? 'loaded' : 'unloaded'}
+        <select
+          className="select select-sm no-print w-auto"
+          aria-label={`Place of the session on ${label}`}
+          value={session.place ?? 'gym'}
+          disabled={logged}
+          onChange={(e) => edit((s) => ({ ...s, place: e.target.value as Place }))}
+        >
+          {Object.entries(PLACES).map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <select
+          className="select select-sm no-print w-auto"
+          aria-label={`Form of the session on ${label}`}
+          title={SESSION_FORMS[session.form ?? 'sets'].says}
+          value={session.form ?? 'sets'}
+          disabled={logged}
+          onChange={(e) => edit((s) => ({ ...s, form: e.target.value as SessionForm }))}
+        >
+          {Object.entries(SESSION_FORMS).map(([id, { name }]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <span className={`text-sm ${given !== undefined && minutes > given ? 'state-short font-semibold' : ''}`}>
+          {minutes}
+          {given === undefined ? '' : ` of ${given}`} min, {isLoadedSession(session.items, library) ? 'loaded' : 'unloaded'}
         </span>
         <button
           type="button"
@@ -93,6 +131,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
                 item={item}
                 locked={logged}
                 change={(change) => edit((s) => withItem(s, item.id, change))}
+                ownSetUp={() => edit((s) => withOwnSetUp(s, item.id))}
                 remove={() => edit((s) => withoutItem(s, item.id))}
               />
             ))}
@@ -118,6 +157,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
       {picking && (
         <DrillPicker
           taken={session.items.map((i) => i.drillId)}
+          place={session.place ?? 'gym'}
           pick={(drill) => {
             edit((s) => withDrill(s, drill, usualDose(drill, rules.cautions), library));
             setPicking(false);

@@ -18,7 +18,8 @@ export function WeekPlan({ traineeId, now }: { readonly traineeId: string; reado
       <h2>This week</h2>
       {next ? (
         <p className="leading-snug">
-          {dayInWords(parseISO(next.day), now)}: {next.items.length} drills, {Math.round(sessionMinutes(next.items, library))} min. Aims:{' '}
+          {dayInWords(parseISO(next.day), now)}: {next.items.length} drills, {Math.round(sessionMinutes(next.items, library, next.form))}{' '}
+          min. Aims:{' '}
           {aims(
             next.items.map((i) => i.drillId),
             library,

@@ -59,7 +59,7 @@ function PlannedSessions({ sessions, now }: { readonly sessions: PlanReply['sess
           <li key={s.id} className="flex items-center gap-4 border-b border-base-300 py-1.5">
             <span className="min-w-48 font-semibold">{dayInWords(parseISO(s.day), now)}</span>
             <span className="aside flex-1">
-              {s.items.length} drills, {Math.round(sessionMinutes(s.items, library))} min
+              {s.items.length} drills, {Math.round(sessionMinutes(s.items, library, s.form))} min
             </span>
             <Link
               className="btn btn-sm btn-outline"

@@ -13,7 +13,7 @@ import { NoteField } from '../pieces/NoteField.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { DrillPicker } from '../plan/DrillPicker.tsx';
 import { PlanRulesContext, planRules } from '../plan/planRules.ts';
-import { useLogSessionMutation, useReadinessQuery } from '../trainee/endpoints.ts';
+import { useLogSessionMutation, useBriefQuery, useReadinessQuery } from '../trainee/endpoints.ts';
 import { useCurrentTrainee } from '../trainee/useCurrentTrainee.ts';
 import { LoggedDrill } from './LoggedDrill.tsx';
 import { SessionSymptoms } from './SessionSymptoms.tsx';
@@ -182,15 +182,18 @@ function AddDrill({ taken, add }: { readonly taken: readonly string[]; readonly 
   const library = useLibrary();
   const schools = useSchools();
   const { data: readiness } = useReadinessQuery(trainee.id);
+  const { data: brief } = useBriefQuery(trainee.id);
   const [picking, setPicking] = useState(false);
-  if (!readiness) return null;
+  if (!readiness || !brief) return null;
   return (
     <>
       <button type="button" className="btn btn-sm mt-2" onClick={() => setPicking(true)}>
         <Plus size={16} aria-hidden /> Add a drill
       </button>
       {picking && (
-        <PlanRulesContext value={planRules(trainee, readiness, { weekStart: weekStartOf(new Date()), now: new Date(), library, schools })}>
+        <PlanRulesContext
+          value={planRules(trainee, readiness, { weekStart: weekStartOf(new Date()), now: new Date(), library, schools, brief })}
+        >
           <DrillPicker
             taken={taken}
             pick={(drill) => {

@@ -6,6 +6,7 @@ import { sessionMinutes } from '@myokinet/core/planning';
 import { type Cleanness, cleanness, type Feeling, FEELINGS } from '@myokinet/core/readiness';
 import { instant } from '@myokinet/core/quantities';
 import { stopSign } from '@myokinet/core/safety';
+import type { SupportPlan } from '@myokinet/core/statics';
 import { format } from 'date-fns';
 import { newId } from '../app/newId.ts';
 import type { SymptomValues } from '../record/SymptomFields.tsx';
@@ -29,6 +30,8 @@ export interface ItemLog {
   readonly plannedSets: number;
   readonly min: number;
   readonly max: number;
+  /** The set-up, where it is not the drill's. */
+  readonly support?: SupportPlan;
   readonly sets: readonly SetLog[];
 }
 
@@ -53,9 +56,13 @@ export function logFor(planned: PlannedSession | undefined, now: Date, library: 
     plannedSessionId: planned?.id ?? null,
     performedAt: past ? planned.day + USUAL_HOUR : format(now, "yyyy-MM-dd'T'HH:mm"),
     effort: '',
-    minutes: planned ? String(Math.max(1, Math.round(sessionMinutes(planned.items, library)))) : '',
+    minutes: planned ? String(Math.max(1, Math.round(sessionMinutes(planned.items, library, planned.form)))) : '',
     note: '',
-    items: planned?.items.map(({ drillId, sets, min, max }) => itemFor(drillId, { sets, min, max }, library)) ?? [],
+    items:
+      planned?.items.map(({ drillId, sets, min, max, support }) => ({
+        ...itemFor(drillId, { sets, min, max }, library),
+        ...(support ? { support } : {}),
+      })) ?? [],
     symptoms: [],
   };
 }

@@ -4,8 +4,12 @@ import type {
   ClearanceDto,
   ClearanceReply,
   ConsultationDto,
-  PlanDto,
+  PlanBlockDto,
+  PlanBriefDto,
+  PlanBriefReply,
   PlanReply,
+  PlanTemplateDto,
+  PlanTemplateReply,
   ReadinessReply,
   PictureDto,
   PictureReply,
@@ -65,6 +69,11 @@ const endpoints = api.injectEndpoints({
         },
         providesTags: (_r, _e, { traineeId }) => [{ type: 'Trainee', id: traineeId }],
       }),
+      plans: build.query<readonly PlanReply[], { traineeId: string; from: string; weeks: number }>({
+        query: ({ traineeId, from, weeks }) => `trainees/${traineeId}/plans?from=${from}&weeks=${weeks}`,
+        providesTags: (_r, _e, { traineeId }) => [{ type: 'Trainee', id: traineeId }],
+      }),
+      brief: about<PlanBriefReply>('/brief'),
       // A figure of a battery touches nothing else until the battery is saved: only the run is put anew.
       patchRun: build.mutation<OpenRun, About<RunPatchDto>>({
         query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/run`, method: 'PUT', body }),
@@ -93,9 +102,22 @@ const endpoints = api.injectEndpoints({
         query: (body) => ({ url: `trainees/${body.id}`, method: 'PUT', body }),
         invalidatesTags: (_r, error, { id }) => touches(id, error),
       }),
-      savePlan: build.mutation<PlanReply, About<PlanDto>>({
-        query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/plans/${body.weekStart}`, method: 'PUT', body }),
+      savePlans: build.mutation<readonly PlanReply[], About<PlanBlockDto>>({
+        query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/plans`, method: 'PUT', body }),
         invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
+      }),
+      saveBrief: build.mutation<PlanBriefReply, About<PlanBriefDto>>({
+        query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/brief`, method: 'PUT', body }),
+        invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
+      }),
+      templates: build.query<readonly PlanTemplateReply[], void>({ query: () => 'plan-templates', providesTags: ['Templates'] }),
+      keepTemplate: build.mutation<readonly PlanTemplateReply[], PlanTemplateDto>({
+        query: (body) => ({ url: 'plan-templates', method: 'POST', body }),
+        invalidatesTags: ['Templates'],
+      }),
+      dropTemplate: build.mutation<readonly PlanTemplateReply[], string>({
+        query: (id) => ({ url: `plan-templates/${id}`, method: 'DELETE' }),
+        invalidatesTags: ['Templates'],
       }),
       recordScreening: post<ScreenReply, ScreeningDto>('screenings'),
       recordConsultation: post<ScreenReply, ConsultationDto>('consultations'),
@@ -114,6 +136,9 @@ function runIs(traineeId: string, open: OpenRun) {
   return endpoints.util.upsertQueryData('run', traineeId, open);
 }
 
+/** What is asked of several trainees at once, outside the hooks. */
+export const planEndpoints = endpoints.endpoints;
+
 export const {
   useAllChecksQuery,
   useDropRunMutation,
@@ -129,7 +154,13 @@ export const {
   usePlanQuery,
   useAddTraineeMutation,
   useEditTraineeMutation,
-  useSavePlanMutation,
+  useBriefQuery,
+  useDropTemplateMutation,
+  useKeepTemplateMutation,
+  usePlansQuery,
+  useSaveBriefMutation,
+  useSavePlansMutation,
+  useTemplatesQuery,
   useRecordCheckMutation,
   useRecordConsultationMutation,
   useRecordScreeningMutation,

@@ -1,0 +1,166 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { type Joint, JOINTS } from '../anatomy/index.ts';
+import { type Equipment, EQUIPMENT_IDS } from '../drills/index.ts';
+import {
+  BRIEF_LIMITS,
+  PAUSE_REASONS,
+  type PauseReason,
+  type Place,
+  PLACES,
+  SESSION_FORMS,
+  type SessionForm,
+  type Weekday,
+  WEEKDAYS,
+} from '../planning/index.ts';
+import { IsCalendarDay, IsDrillId, IsPlainText } from './decorators.ts';
+import { LIMITS } from './limits.ts';
+import { rule } from './rule.ts';
+
+const { weeks, ramp, deloadEvery, balance } = BRIEF_LIMITS;
+const PLACE_IDS = Object.keys(PLACES);
+const MOST = { events: 20, pauses: 20, drills: 100 } as const;
+
+const IsWeekday = () => IsIn(WEEKDAYS, { message: 'A day must be one of the seven weekdays.' });
+
+export class BriefDayDto {
+  @IsWeekday() weekday!: Weekday;
+  @Max(LIMITS.minutes.max, { message: `Minutes must be at most ${LIMITS.minutes.max}.` })
+  @Min(LIMITS.minutes.min, { message: `Minutes must be at least ${LIMITS.minutes.min}.` })
+  @IsInt({ message: `Minutes must be a whole number from ${LIMITS.minutes.min} to ${LIMITS.minutes.max}.` })
+  minutes!: number;
+  @IsIn(PLACE_IDS) place!: Place;
+  @IsIn(Object.keys(SESSION_FORMS)) form!: SessionForm;
+  /** When it starts, for the calendar; without it the session fills its day. */
+  @IsOptional() @Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'A time must be like 17:30.' }) at?: string;
+}
+
+class PlaceEquipmentDto {
+  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() gym!: Equipment[];
+  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() home!: Equipment[];
+  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() deck!: Equipment[];
+}
+
+/** A weekday or a date, and not both. */
+const HasItsDay = () =>
+  rule('hasItsDay', (_, { weekday, day }) =>
+    (weekday === undefined) === (day === undefined) ? 'An event is on a weekday of every week, or on one date.' : undefined,
+  );
+
+export class FixedEventDto {
+  @HasItsDay() @IsUUID('7') id!: string;
+  @IsPlainText('The name of an event', { min: 1, max: LIMITS.name }) name!: string;
+  @IsOptional() @IsWeekday() weekday?: Weekday;
+  @IsOptional() @IsCalendarDay() day?: string;
+  @Max(10, { message: 'Effort must be from 0 to 10.' }) @Min(0, { message: 'Effort must be from 0 to 10.' }) @IsInt() effort!: number;
+  @Max(1440, { message: 'Minutes of an event must be at most 1440.' })
+  @Min(1, { message: 'Minutes of an event must be at least 1.' })
+  @IsInt()
+  minutes!: number;
+  @ArrayUnique() @IsIn(JOINTS, { each: true }) @IsArray() joints!: Joint[];
+}
+
+export class PauseDto {
+  @IsCalendarDay() from!: string;
+  @IsNotBefore('from') @IsCalendarDay() to!: string;
+  @IsIn(Object.keys(PAUSE_REASONS)) reason!: PauseReason;
+}
+
+function IsNotBefore(sibling: string) {
+  return rule('isNotBefore', (value, object) =>
+    typeof value === 'string' && typeof object[sibling] === 'string' && value < object[sibling]
+      ? `A pause ends (${value}) before it begins (${object[sibling]}).`
+      : undefined,
+  );
+}
+
+/** What the weeks of one trainee must fit. Each save names the revision it replaces. */
+export class PlanBriefDto {
+  @IsUUID('7') revision!: string;
+  @IsOptional() @IsUUID('7') basedOn!: string | null;
+
+  @Max(weeks.max, { message: `A block has at most ${weeks.max} weeks.` })
+  @Min(weeks.min, { message: `A block has at least ${weeks.min} week.` })
+  @IsInt({ message: `Weeks must be a whole number from ${weeks.min} to ${weeks.max}.` })
+  weeks!: number;
+
+  @ArrayUnique((d: BriefDayDto) => d.weekday, { message: 'A weekday is named twice.' })
+  @ValidateNested({ each: true })
+  @Type(() => BriefDayDto)
+  @ArrayMaxSize(7)
+  @IsArray()
+  days!: BriefDayDto[];
+
+  @ValidateNested() @Type(() => PlaceEquipmentDto) @IsDefined() equipment!: PlaceEquipmentDto;
+  @ValidateNested({ each: true })
+  @Type(() => FixedEventDto)
+  @ArrayMaxSize(MOST.events, { message: `At most ${MOST.events} events fit a brief.` })
+  @IsArray()
+  events!: FixedEventDto[];
+  @ValidateNested({ each: true })
+  @Type(() => PauseDto)
+  @ArrayMaxSize(MOST.pauses, { message: `At most ${MOST.pauses} pauses fit a brief.` })
+  @IsArray()
+  pauses!: PauseDto[];
+
+  @ArrayMaxSize(MOST.drills) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() always!: string[];
+  @ArrayMaxSize(MOST.drills * 10) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() never!: string[];
+  @ArrayMaxSize(MOST.drills) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() likes!: string[];
+  @ArrayMaxSize(MOST.drills) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() dislikes!: string[];
+
+  @Max(deloadEvery.max, { message: `A light week must come within ${deloadEvery.max} weeks, or never (0).` })
+  @Min(deloadEvery.min, { message: 'The rhythm of light weeks must not be negative.' })
+  @IsInt()
+  deloadEvery!: number;
+  @Max(ramp.max, { message: `Hand load must grow by at most ${ramp.max * 100}% a week.` })
+  @Min(ramp.min, { message: 'The limit of growth must not be negative.' })
+  @IsNumber()
+  ramp!: number;
+  @Max(balance.max, { message: 'Push and pull can lie apart by at most 100%.' })
+  @Min(balance.min, { message: `Push and pull must be allowed to lie apart by at least ${balance.min * 100}%.` })
+  @IsNumber()
+  balance!: number;
+}
+
+export class TemplateItemDto {
+  @IsDrillId() drillId!: string;
+  @Max(10) @Min(1) @IsInt() sets!: number;
+}
+
+export class TemplateSessionDto {
+  /** Whole weeks after the first. */
+  @Max(7) @Min(0) @IsInt() week!: number;
+  @IsWeekday() weekday!: Weekday;
+  @IsIn(PLACE_IDS) place!: Place;
+  @IsIn(Object.keys(SESSION_FORMS)) form!: SessionForm;
+  @ValidateNested({ each: true })
+  @Type(() => TemplateItemDto)
+  @ArrayMaxSize(LIMITS.drillsPerSession)
+  @IsArray()
+  items!: TemplateItemDto[];
+}
+
+/** Weeks of sessions without a trainee: drills and sets; set-ups and doses are each trainee's own. */
+export class PlanTemplateDto {
+  @IsUUID('7') id!: string;
+  @IsPlainText('The name of a template', { min: 1, max: LIMITS.name }) name!: string;
+  @MaxLength(LIMITS.reason) @IsString() note!: string;
+  @ValidateNested({ each: true }) @Type(() => TemplateSessionDto) @ArrayMaxSize(120) @IsArray() sessions!: TemplateSessionDto[];
+}

@@ -1,0 +1,44 @@
+/** The rules that a block keeps: by these names its rows are known, lifted and bent. */
+export const BLOCK_RULES = {
+  minutes: 'the minutes of the sessions',
+  phases: 'how many drills of a kind one session holds',
+  spacing: '48 hours between loads of the same joint',
+  'loaded days': 'two loaded days a week for each joint',
+  ramp: 'the limit on how fast the hand load grows',
+  'joint ramp': 'the limit on how fast the load of one joint grows',
+  light: 'the light week',
+  new: 'half dose for new drills',
+  pairs: 'stability beside every new range',
+  balance: 'the balance of push and pull',
+  always: 'drills of every week',
+  pinned: 'pinned drills',
+} as const;
+export type BlockRule = keyof typeof BLOCK_RULES;
+
+/**
+ * What work on a need is worth as it adds up over a week, in doses weighted by how strongly they train it: the first three count in
+ * full, the next three half, six more a fifth (project default: further sets return less).
+ */
+export const RETURNS = [
+  { width: 3, slope: 1 },
+  { width: 3, slope: 0.5 },
+  { width: 6, slope: 0.2 },
+] as const;
+
+/** Small weights beside the needs, whose own lie between 0.25 and 8 (project defaults). */
+export const SMALL = { like: 0.3, dislike: -0.6, didWell: 0.1, equipment: -0.04, again: -0.15, unbalanced: -0.02 } as const;
+
+/** A training day with something on it is worth this much for itself: habit counts (project default). */
+export const HELD = 1;
+
+/** Body-weight seconds by which push and pull may always lie apart: about two sets (project default). */
+export const BALANCE_START = 40;
+
+/** Days a week from which the same drill grows dull. */
+export const DULL_AFTER = 2;
+
+/** The practice of the rung in hand: worth this much for each of the first two full doses a week. */
+export const PRACTICE = { worth: 5, doses: 2 } as const;
+
+/** Body-weight seconds with which a joint that carried nothing may begin a week (project default). */
+export const JOINT_START = 60;

@@ -1,0 +1,169 @@
+import type { Joint } from '../../anatomy/index.ts';
+import type { CalendarDay } from '../../quantities/index.ts';
+import type { Schools } from '../../schools/index.ts';
+import { type FixedEvent, type Pause, PAUSE_REASONS, type PlanBrief } from '../brief.ts';
+import type { Place, SessionForm } from '../plan.ts';
+import { shapeWeek } from '../rhythm.ts';
+import { calendarDaysBetween, dayOfWeek, daysLater, dayShort, LOADED_DAYS_APART, weekdayOf } from '../spacing.ts';
+import { weeksLater } from '../week.ts';
+
+/** A session that can be filled. */
+export interface Slot {
+  readonly day: CalendarDay;
+  /** Index of its week in the block. */
+  readonly week: number;
+  readonly minutes: number;
+  readonly place: Place;
+  readonly form: SessionForm;
+  /** Whether loaded work may stand in it at all. */
+  readonly loadable: boolean;
+}
+
+/** What kind of week it is. */
+export interface BlockWeek {
+  readonly weekStart: CalendarDay;
+  /** Why it is a light one; absent for an ordinary week. */
+  readonly light?: string;
+  readonly loadedDays: number;
+}
+
+export interface SlotsInput {
+  readonly brief: PlanBrief;
+  readonly rhythm: Schools['rhythm'];
+  /** A Monday. */
+  readonly weekStart: CalendarDay;
+  readonly weeksIn: number;
+  /** Days before this one are past. */
+  readonly notBefore?: CalendarDay | undefined;
+  /** Days that sessions already stand on. */
+  readonly taken: readonly CalendarDay[];
+}
+
+/** After a pause this long, or longer, the first week is a light one (project default). */
+const EASE_IN_AFTER_DAYS = 5;
+
+/**
+ * The sessions of a block that are to be filled, and what kind of weeks they stand in.
+ *
+ * @example slotsOf({ brief, rhythm: 'training days', weekStart: '2026-11-30', weeksIn: 3, taken: [] }).weeks[0]?.light
+ * // 'a light week, every 4th'
+ */
+export function slotsOf(input: SlotsInput): {
+  readonly slots: readonly Slot[];
+  readonly weeks: readonly BlockWeek[];
+  readonly notes: readonly string[];
+} {
+  const { brief, weeksIn } = input;
+  const slots: Slot[] = [];
+  const weeks: BlockWeek[] = [];
+  const notes = new Set<string>();
+  for (let week = 0; week < brief.weeks; week++) {
+    const weekStart = weeksLater(input.weekStart, week);
+    const shape = shapeWeek({
+      rhythm: input.rhythm,
+      trainingDays: brief.days.map((d) => d.weekday),
+      sessionMinutes: brief.days[0]?.minutes ?? 0,
+      minutesOf: (day) => brief.days.find((d) => d.weekday === day)?.minutes,
+      weeksIn: weeksIn + week,
+    });
+    if (shape.note) notes.add(shape.note);
+    for (const weekday of shape.days) {
+      const day = dayOfWeek(weekStart, weekday);
+      const own = brief.days.find((d) => d.weekday === weekday);
+      if ((input.notBefore && day < input.notBefore) || input.taken.includes(day)) continue;
+      const pause = brief.pauses.find((p) => p.from <= day && day <= p.to);
+      if (pause) {
+        notes.add(pauseNote(pause));
+        continue;
+      }
+      slots.push({
+        day,
+        week,
+        minutes: shape.minutesOn(weekday),
+        place: own?.place ?? 'home',
+        form: own?.form ?? 'sets',
+        loadable: !shape.mobilityOnly.includes(weekday),
+      });
+    }
+    const light = lightBecause(week, weekStart, input);
+    if (light)
+      notes.add(`The week of ${dayShort(weekStart)} is ${light}: half the sets, and at most ${Math.round(LIGHT * 100)}% of the hand load.`);
+    weeks.push({ weekStart, loadedDays: shape.loadedDaysPerWeek, ...(light ? { light } : {}) });
+  }
+  return { slots: slots.sort((a, b) => a.day.localeCompare(b.day)), weeks, notes: [...notes] };
+}
+
+/** Hand load of a light week, as a share of the week it is measured by (project default). */
+export const LIGHT = 0.6;
+
+/**
+ * Why a week is a light one; nothing for an ordinary one.
+ *
+ * @param week index of the week after the one that `weeksIn` counts to
+ * @example lightBecause(0, '2026-11-30', { brief: { deloadEvery: 4, … }, weeksIn: 3 }) // 'a light one, every 4th'
+ */
+export function lightBecause(
+  week: number,
+  weekStart: CalendarDay,
+  { brief, weeksIn }: Pick<SlotsInput, 'brief' | 'weeksIn'>,
+): string | undefined {
+  const back = brief.pauses.find(
+    (p) =>
+      calendarDaysBetween(p.from, p.to) + 1 >= EASE_IN_AFTER_DAYS &&
+      p.to < dayOfWeek(weekStart, 'Sunday') &&
+      p.to >= daysLater(weekStart, -1),
+  );
+  if (back) return `the first after a pause (${PAUSE_REASONS[back.reason].toLowerCase()})`;
+  const { deloadEvery } = brief;
+  return deloadEvery > 0 && (weeksIn + week + 1) % deloadEvery === 0 ? `a light one, every ${ordinal(deloadEvery)}` : undefined;
+}
+
+function ordinal(n: number): string {
+  return n === 1 ? 'week' : n === 2 ? 'second' : n === 3 ? 'third' : `${n}th`;
+}
+
+function pauseNote({ from, to, reason }: Pause): string {
+  return `${PAUSE_REASONS[reason]}: nothing is planned from ${dayShort(from)} to ${dayShort(to)}.`;
+}
+
+/** From this effort on other training counts as loaded work (project default). */
+const HEAVY_FROM = 6;
+/** From this effort on it keeps its own day free of load (project default). */
+const FELT_FROM = 4;
+
+/** Why joints stay unloaded on a day, by joint. */
+export type ClosedJoints = ReadonlyMap<Joint, string>;
+
+/**
+ * The joints that must not be loaded on a day: because of other training and work, or of loaded work already done or planned
+ * less than 48 hours away.
+ *
+ * @param loaded days on which joints are loaded for certain, with what loads them
+ * @example closedJoints('2026-12-01', [hauling], []).get('grip') // 'hauling on Mon 30 Nov (effort 7)'
+ */
+export function closedJoints(
+  day: CalendarDay,
+  events: readonly FixedEvent[],
+  loaded: readonly { readonly day: CalendarDay; readonly joints: Iterable<Joint>; readonly what: string }[],
+): ClosedJoints {
+  const closed = new Map<Joint, string>();
+  const close = (joints: Iterable<Joint>, why: string) => {
+    for (const joint of joints) if (!closed.has(joint)) closed.set(joint, why);
+  };
+  for (const event of events) {
+    const heavy = event.effort >= HEAVY_FROM;
+    if (!heavy && event.effort < FELT_FROM) continue;
+    for (const on of daysNear(event, day))
+      if (Math.abs(calendarDaysBetween(on, day)) < (heavy ? LOADED_DAYS_APART : 1))
+        close(event.joints, `${event.name} on ${dayShort(on)} (effort ${event.effort})`);
+  }
+  for (const { day: on, joints, what } of loaded)
+    if (Math.abs(calendarDaysBetween(on, day)) < LOADED_DAYS_APART) close(joints, `${what} on ${dayShort(on)}`);
+  return closed;
+}
+
+/** The days next to a day on which an event takes place. */
+function daysNear({ weekday, day: once }: FixedEvent, day: CalendarDay): readonly CalendarDay[] {
+  const near = [-1, 0, 1].map((by) => daysLater(day, by));
+  return near.filter((d) => (once ? d === once : weekday === weekdayOf(d)));
+}

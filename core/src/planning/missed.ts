@@ -1,0 +1,56 @@
+import type { Joint } from '../anatomy/index.ts';
+import type { Library } from '../library/index.ts';
+import type { CalendarDay } from '../quantities/index.ts';
+import { closedJoints } from './block/slots.ts';
+import type { PlanBrief } from './brief.ts';
+import { jointsLoadedBy, type PlannedSession } from './plan.ts';
+import { dayOfWeek, dayShort } from './spacing.ts';
+import { weekStartOf } from './week.ts';
+import { WEEKDAYS } from './plan.ts';
+
+/** What to do about a session that was planned and not done. */
+export interface MissedShift {
+  readonly sessionId: string;
+  /** Where it can go; absent where the week has no room for it. */
+  readonly to?: CalendarDay;
+  readonly sentence: string;
+}
+
+/**
+ * Where sessions of this week that were missed can go: the first later day of the week without a session, on which nothing else
+ * loads the same joints within 48 hours. What finds no day is let go, not added to another.
+ *
+ * @param sessions of one week
+ * @param today decides what is missed
+ * @example shiftMissed([monday, wednesday], { today: '2026-12-01', … }) // [{ sessionId, to: '2026-12-04', sentence: 'Mon 30 Nov was missed: …' }]
+ */
+export function shiftMissed(
+  sessions: readonly PlannedSession[],
+  {
+    today,
+    done,
+    brief,
+    library,
+  }: { readonly today: CalendarDay; readonly done: ReadonlySet<string>; readonly brief: PlanBrief; readonly library: Library },
+): readonly MissedShift[] {
+  const standing = sessions.filter((s) => done.has(s.id) || s.day >= today);
+  const shifts: MissedShift[] = [];
+  const taken = standing.map((s) => ({ day: s.day, joints: jointsLoadedBy(s.items, library) as Iterable<Joint>, what: 'loaded work' }));
+  for (const missed of sessions.filter((s) => !done.has(s.id) && s.day < today)) {
+    const joints = jointsLoadedBy(missed.items, library);
+    const monday = weekStartOf(new Date(`${missed.day}T12:00:00`));
+    const free = WEEKDAYS.map((d) => dayOfWeek(monday, d)).filter(
+      (day) => day >= today && taken.every((t) => t.day !== day) && brief.pauses.every((p) => day < p.from || day > p.to),
+    );
+    const to = free.find((day) => ![...closedJoints(day, brief.events, taken).keys()].some((j) => joints.has(j)));
+    if (to) taken.push({ day: to, joints, what: 'loaded work' });
+    shifts.push({
+      sessionId: missed.id,
+      ...(to ? { to } : {}),
+      sentence: to
+        ? `${dayShort(missed.day)} was missed: it fits on ${dayShort(to)}${joints.size > 0 ? ', 48 hours from other loads' : ''}.`
+        : `${dayShort(missed.day)} was missed, and no day of the week is left for it: let it go, the next week stays as planned.`,
+    });
+  }
+  return shifts;
+}

@@ -1,0 +1,130 @@
+import type { Dose, Drill } from '../drills/index.ts';
+import { daysBetween, type Instant } from '../quantities/index.ts';
+import { type Feeling } from '../readiness/index.ts';
+import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
+import type { Schools } from '../schools/index.ts';
+
+/** A drill as it was done once, with what the session around it said. */
+export interface DrillDone {
+  readonly at: Instant;
+  /** Effort of the whole session, 0–10. */
+  readonly effort: number;
+  readonly plannedSets: number;
+  readonly max: number;
+  readonly sets: readonly {
+    readonly amount: number;
+    readonly feeling?: Feeling | undefined;
+    readonly faults: readonly { readonly mended: boolean }[];
+  }[];
+  readonly symptoms: readonly Symptom[];
+}
+
+/** What the next dose of a drill is to be, and why. */
+export interface NextDose {
+  readonly change: 'more' | 'same' | 'less' | 'back';
+  /** Change of the load on the hands, as a fraction of body weight; 0 where the drill does not load them. */
+  readonly loadChange: number;
+  /** The dose; it changes only where the load cannot. */
+  readonly dose: Dose;
+  /** The next rung's check has been earned. */
+  readonly offersCheck: boolean;
+  readonly reason: string;
+}
+
+/** Turns of the support dial, as fractions of body weight (common practice, no source). */
+const STEP = 0.05;
+const STEP_BACK = 0.1;
+/** Effort from here on means "hold" (common practice, no source). */
+const HARD_EFFORT = 8;
+const CLEAN_IN_A_ROW = 2;
+const DAYS_APART = 2;
+/** How a dose grows or shrinks where there is no load to turn (project default). */
+const DOSE_STEP = 0.2;
+const STEPS = { reps: 1, s: 5, breaths: 1 } as const;
+/** A dose never grows beyond this many times what the drill starts with (project default). */
+const MOST_TIMES = 2;
+
+/**
+ * The next dose of a drill after what was logged, by the plan's school.
+ *
+ * Count: all sets clean at the top of the dose in two sessions 48 hours apart → 5 points of body weight more, and the practice of a
+ * rung earns the next rung's check; an unmended fault, effort from 8 or pain of 3–4 → the same again; a stop sign → 10 points back.
+ * Feel: "too easy" twice → 5 points more; "right" → the same; "too much" → 5 less; "locked up" → 10 less.
+ *
+ * @param history newest first
+ * @param drill as planned now: its dose, load and set-up
+ * @param school what tells that a set is enough
+ * @returns nothing before the drill was done once
+ * @example nextDose([clean, clean], { drill, dose, practice: true }, 'count') // { change: 'more', loadChange: 0.05, offersCheck: true, … }
+ */
+export function nextDose(
+  history: readonly DrillDone[],
+  planned: { readonly drill: Pick<Drill, 'dose' | 'handLoad' | 'support'>; readonly dose: Dose; readonly practice?: boolean },
+  school: Schools['progress'],
+): NextDose | undefined {
+  const last = history[0];
+  if (!last) return undefined;
+  const sign = last.symptoms.map(stopSign).find((s) => s !== undefined);
+  if (sign) return change('back', -STEP_BACK, `${sign} The next dose is a step easier.`, planned);
+  const worst = last.symptoms.toSorted((a, b) => b.intensity - a.intensity)[0];
+  if (worst && worst.intensity > QUIET_UP_TO) return change('same', 0, `The same again: ${symptomInWords(worst)}.`, planned);
+  return school === 'feel' ? byFeel(history, planned) : byCount(history, planned);
+}
+
+type Planned = Parameters<typeof nextDose>[1];
+
+function byCount(history: readonly DrillDone[], planned: Planned): NextDose {
+  const [last, before] = history;
+  if (!last) throw new Error('A dose was asked for without a history.');
+  const trouble = troubleOf(last, planned.drill);
+  if (trouble) return change('same', 0, `The same again: ${trouble}.`, planned);
+  if (planned.dose.sets < planned.drill.dose.sets)
+    return {
+      ...change('more', 0, 'Done clean at half dose: the full number of sets.', planned),
+      loadChange: 0,
+      dose: { ...planned.dose, sets: planned.drill.dose.sets },
+    };
+  if (!before || troubleOf(before, planned.drill))
+    return change('same', 0, `Clean once at the top of the dose; ${CLEAN_IN_A_ROW} in a row earn more.`, planned);
+  if (daysBetween(before.at, last.at) < DAYS_APART) return change('same', 0, 'Clean twice, but less than 48 hours apart.', planned);
+  const more = change('more', STEP, 'All sets clean at the top of the dose, twice.', planned);
+  return planned.practice ? { ...more, offersCheck: true, reason: `${more.reason} The next rung’s check is earned.` } : more;
+}
+
+/** What keeps a session from being clean at the top of its dose; nothing when it was. */
+function troubleOf(done: DrillDone, { dose }: Pick<Drill, 'dose'>): string | undefined {
+  const wanted = done.plannedSets * (dose.perSide ? 2 : 1);
+  if (done.sets.length < wanted) return `${done.sets.length} of ${wanted} sets were done`;
+  if (done.sets.some((s) => s.amount < done.max)) return `not every set reached ${done.max}`;
+  if (done.sets.some((s) => s.faults.some((f) => !f.mended))) return 'a fault stayed';
+  return done.effort >= HARD_EFFORT ? `effort was ${done.effort} of 10` : undefined;
+}
+
+function byFeel(history: readonly DrillDone[], planned: Planned): NextDose {
+  const felt = history.slice(0, CLEAN_IN_A_ROW).map(({ sets }) => hardest(sets.flatMap((s) => s.feeling ?? [])));
+  if (felt[0] === 'locked up') return change('back', -STEP_BACK, 'It felt locked up: a step easier, and a look at the set-up.', planned);
+  if (felt[0] === 'too much') return change('less', -STEP, 'It felt too much.', planned);
+  if (felt.length === CLEAN_IN_A_ROW && felt.every((f) => f === 'too easy')) return change('more', STEP, 'Too easy twice.', planned);
+  if (felt[0] === 'too easy') return change('same', 0, 'Too easy once; twice earns more.', planned);
+  return change('same', 0, felt[0] === 'right' ? 'It felt right.' : 'How it felt was not noted.', planned);
+}
+
+const HARDNESS: readonly Feeling[] = ['too easy', 'right', 'too much', 'locked up'];
+
+function hardest(feelings: readonly Feeling[]): Feeling | undefined {
+  return feelings.toSorted((a, b) => HARDNESS.indexOf(b) - HARDNESS.indexOf(a))[0];
+}
+
+function change(kind: NextDose['change'], load: number, reason: string, { drill, dose }: Planned): NextDose {
+  const turns = drill.handLoad !== undefined && drill.support !== undefined;
+  const plain = { change: kind, reason, offersCheck: false };
+  if (load === 0 || turns) return { ...plain, loadChange: load, dose };
+  return { ...plain, loadChange: 0, dose: otherDose(drill.dose, dose, load / STEP) };
+}
+
+/** More or fewer repetitions, seconds or breaths where no dial turns the load. */
+function otherDose(range: Drill['dose'], dose: Dose, steps: number): Dose {
+  const by = Math.max(STEPS[range.unit], Math.round((dose.max * DOSE_STEP) / STEPS[range.unit]) * STEPS[range.unit]);
+  const max = Math.min(range.max * MOST_TIMES, Math.max(1, dose.max + Math.sign(steps) * by * Math.abs(steps)));
+  return { ...dose, max, min: Math.min(dose.min, max) };
+}

@@ -1,0 +1,23 @@
+import type { PlanBriefDto } from '@myokinet/core/contracts';
+import type { Services } from '../services.ts';
+
+/** Whose weeks have to fit more than days and minutes. */
+const BRIEFED = 'Petra Windlass';
+
+/** A watch that loads the same joints, and one of the days on deck, paced by the breath. */
+export function writeBrief(services: Services, newId: () => string): void {
+  const trainee = services.trainees.all().find(({ name }) => name === BRIEFED);
+  if (!trainee) return;
+  const { revision: _, ...brief } = services.briefs.find(trainee.id);
+  const watch = {
+    id: newId(),
+    name: 'Capstan watch',
+    weekday: 'Saturday',
+    effort: 7,
+    minutes: 90,
+    joints: ['wrist', 'elbow', 'shoulder', 'scapula', 'grip'],
+  };
+  const days = brief.days.map((d, i) => ({ ...d, at: '17:30', ...(i === 1 ? { place: 'deck', form: 'flow' } : {}) }));
+  const dto = structuredClone({ ...brief, revision: newId(), basedOn: null, days, events: [watch] });
+  services.briefs.save(trainee.id, dto as unknown as PlanBriefDto);
+}

@@ -1,0 +1,48 @@
+import type { PlanBriefDto, PlanBriefReply } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { defaultBrief, type PlanBrief } from '@myokinet/core/planning';
+import { instant } from '@myokinet/core/quantities';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import type { TraineeStore } from '../trainees/store.ts';
+import { CURRENT_BRIEF, INSERT_BRIEF } from './statements.ts';
+
+/** What the weeks of each trainee must fit; without one written the profile speaks. */
+export function briefStore(context: Context, trainees: TraineeStore) {
+  const { db, who, now } = context;
+  const current = db.prepare<{ traineeId: string }, { revision: string; document: string }>(CURRENT_BRIEF);
+  const insert = db.prepare(INSERT_BRIEF);
+
+  function find(traineeId: string): PlanBriefReply {
+    const trainee = trainees.find(traineeId);
+    const row = current.get({ traineeId });
+    if (row) return { revision: row.revision, ...(JSON.parse(row.document) as PlanBrief) };
+    return { revision: null, ...defaultBrief(trainee) };
+  }
+
+  return {
+    find,
+
+    save(traineeId: string, dto: PlanBriefDto): PlanBriefReply {
+      trainees.find(traineeId);
+      acceptOnce(context, dto.revision, { traineeId, dto }, () => {
+        const before = current.get({ traineeId });
+        if ((before?.revision ?? null) !== (dto.basedOn ?? null))
+          throw new Refusal('edited-elsewhere', 'Somebody else saved this brief first. Your version is kept on this screen.');
+        const { revision, basedOn, ...document } = dto;
+        insert.run({
+          revision,
+          basedOn: basedOn ?? null,
+          traineeId,
+          studioId: who.studioId,
+          coachId: who.coachId,
+          savedAt: instant(now()),
+          document: JSON.stringify(document),
+        });
+      });
+      return find(traineeId);
+    },
+  };
+}
+
+export type BriefStore = ReturnType<typeof briefStore>;

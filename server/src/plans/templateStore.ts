@@ -1,0 +1,54 @@
+import type { PlanTemplateDto, PlanTemplateReply } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { type Instant, instant } from '@myokinet/core/quantities';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import { INSERT_TEMPLATE, SET_TEMPLATE_ASIDE, TEMPLATES } from './statements.ts';
+
+interface TemplateRow {
+  readonly id: string;
+  readonly name: string;
+  readonly savedAt: Instant;
+  readonly coach: string;
+  readonly document: string;
+}
+
+/** Weeks that the studio keeps for the next trainee. */
+export function templateStore(context: Context) {
+  const { db, who, now } = context;
+  const templates = db.prepare<{ studioId: string }, TemplateRow>(TEMPLATES);
+  const insert = db.prepare(INSERT_TEMPLATE);
+  const setAside = db.prepare(SET_TEMPLATE_ASIDE);
+
+  const list = (): readonly PlanTemplateReply[] =>
+    templates
+      .all({ studioId: who.studioId })
+      .map(({ document, ...row }) => ({ ...row, ...(JSON.parse(document) as Pick<PlanTemplateDto, 'note' | 'sessions'>) }));
+
+  return {
+    all: list,
+
+    save(dto: PlanTemplateDto): readonly PlanTemplateReply[] {
+      acceptOnce(context, dto.id, dto, () => {
+        const { id, name, note, sessions } = dto;
+        insert.run({
+          id,
+          name,
+          document: JSON.stringify({ note, sessions }),
+          studioId: who.studioId,
+          coachId: who.coachId,
+          savedAt: instant(now()),
+        });
+      });
+      return list();
+    },
+
+    /** Takes a template off the list; plans made from it stay. */
+    setAside(id: string): readonly PlanTemplateReply[] {
+      if (setAside.run({ id, studioId: who.studioId }).changes === 0) throw new Refusal('template-missing');
+      return list();
+    },
+  };
+}
+
+export type TemplateStore = ReturnType<typeof templateStore>;
