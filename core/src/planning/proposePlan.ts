@@ -80,13 +80,17 @@ export async function proposePlan(input: BlockInput, solve: Solve, options: Prop
   let seen: Pick<SearchProgress, 'objective' | 'bound'> = {};
   const solution = await solve(block.program, { seconds: options.seconds, gap: options.gap }, ({ values, seconds, ...found }) => {
     seen = { ...seen, ...found };
-    onProgress?.({ seconds, ...seen, ...(values ? { plan: written(task, block, { values, seconds, ...seen }, options) } : {}) });
+    const plan = values && written(task, block, { values, seconds, ...seen }, options);
+    // A solver's first answer may be to do nothing: true, and no plan.
+    onProgress?.({ seconds, ...seen, ...(plan && plan.sessions.length > 0 ? { plan } : {}) });
   });
   if (solution.status === 'infeasible') return refuse(await smallestChanges(task, block.program, solve));
   const { values } = solution;
-  if (!values) return refuse(`No plan was found in ${options.seconds} seconds. Give it more time, fewer weeks or fewer pins.`);
+  const outOfTime = `No plan was found in ${options.seconds} seconds. Give it more time, fewer weeks or fewer pins.`;
+  if (!values) return refuse(outOfTime);
   const binding = await bindingRules(block.program, solve, input.brief.ramp);
-  return written(task, block, { ...solution, values }, options, binding);
+  const plan = written(task, block, { ...solution, values }, options, binding);
+  return plan.sessions.length === 0 && solution.status === 'limit' ? refuse(outOfTime) : plan;
 }
 
 /** An answer of the solver written out as sessions, with what explains it. */

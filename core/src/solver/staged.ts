@@ -5,6 +5,8 @@ import type { Solution, SolveOptions, SolveProgress } from './solve.ts';
 
 /** How the time is shared out: a quick answer stage by stage, each stage again beside the others, the whole for a bound, pairs, the whole. */
 const FIRST = { seconds: 0.2, gap: 0.02 } as const;
+/** On a slow machine the quick answer may take this many times longer. */
+const PATIENCE = 10;
 const AGAIN = { seconds: 0.5, gap: 0.002 } as const;
 const PAIR = { seconds: 1, gap: 0.002 } as const;
 /** Shares of the time by which single stages, the first look at the whole, and the pairs are done. */
@@ -40,7 +42,7 @@ export function solveStaged(
   const ceiling = relaxed.objective ?? Number.POSITIVE_INFINITY;
   const values = options.start
     ? Float64Array.from(options.start)
-    : firstAnswer(highs, program, stages, { seconds: options.seconds - passed(), prices: relaxed.prices });
+    : firstAnswer(highs, program, stages, { left: () => options.seconds - passed(), prices: relaxed.prices });
   if (!values) return solveByHighs(highs, program, { ...options, seconds: Math.max(0.1, options.seconds - passed()) }, onProgress);
   report(values);
   onProgress({ seconds: passed(), objective: worthOf(values), bound: ceiling });
@@ -87,18 +89,19 @@ function firstAnswer(
   highs: Highs,
   program: Program,
   stages: readonly number[],
-  { seconds, prices }: { readonly seconds: number; readonly prices: Float64Array | undefined },
+  { left, prices }: { readonly left: () => number; readonly prices: Float64Array | undefined },
 ): Float64Array | undefined {
   const values = new Float64Array(program.cost.length);
   for (const stage of stages) {
-    const limit = { ...FIRST, seconds: Math.min(FIRST.seconds, seconds) };
     const cost = [...program.cost];
     program.rows.forEach(({ indices, values: factors }, row) => {
       const price = prices?.[row] ?? 0;
       if (price === 0 || indices.every((i) => (program.stage[i] ?? 0) <= stage)) return;
       for (const [k, i] of indices.entries()) cost[i] = (cost[i] ?? 0) - price * (factors[k] ?? 0);
     });
-    if (!settle(highs, partOf({ ...program, cost }, [stage], values, 'up to here'), values, limit, true)) return undefined;
+    const part = partOf({ ...program, cost }, [stage], values, 'up to here');
+    const within = (limit: number) => settle(highs, part, values, { ...FIRST, seconds: Math.max(0, Math.min(limit, left())) }, true);
+    if (!within(FIRST.seconds) && !within(FIRST.seconds * PATIENCE)) return undefined;
   }
   return values;
 }

@@ -10,7 +10,7 @@ export function SearchNote({ planner }: { readonly planner: PlannerHandle }) {
       </p>
     );
   if (!running) return null;
-  const { seconds, limit, objective, bound, label } = running;
+  const { seconds, limit, objective, bound, found, label } = running;
   const gap = objective && bound ? (bound - objective) / Math.abs(objective) : undefined;
   return (
     <div
@@ -20,7 +20,7 @@ export function SearchNote({ planner }: { readonly planner: PlannerHandle }) {
       <span className="font-semibold">{label}…</span>
       <progress className="progress progress-primary w-40" value={Math.min(seconds, limit)} max={limit} aria-label="Time of the search" />
       <span className="text-sm">
-        {objective === undefined
+        {!found
           ? 'laying out the weeks'
           : gap === undefined
             ? 'a plan is found; how good it can get is being worked out'
@@ -28,7 +28,7 @@ export function SearchNote({ planner }: { readonly planner: PlannerHandle }) {
         , {seconds.toFixed(1)} of at most {limit} s
       </span>
       <span className="ms-auto flex gap-2">
-        <button type="button" className="btn btn-sm" disabled={objective === undefined} onClick={planner.takeBest}>
+        <button type="button" className="btn btn-sm" disabled={!found} onClick={planner.takeBest}>
           Take the best so far
         </button>
         <button type="button" className="btn btn-sm btn-ghost" onClick={planner.giveUp}>

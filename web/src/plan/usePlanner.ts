@@ -4,8 +4,10 @@ import { planAside, type Search } from '../workers/planner.ts';
 import type { PlanRequest } from '../workers/plannerWorker.ts';
 
 /** A search as the page shows it. */
-export interface Running extends SearchProgress {
+export interface Running extends Omit<SearchProgress, 'plan'> {
   readonly label: string;
+  /** There is a plan to take. */
+  readonly found: boolean;
   /** Seconds it has at most. */
   readonly limit: number;
 }
@@ -19,14 +21,14 @@ export function usePlanner() {
 
   const propose = async (request: PlanRequest, label: string): Promise<PlanProposal | undefined> => {
     setProblem(undefined);
-    setRunning({ label, limit: request.seconds, seconds: 0 });
+    setRunning({ label, limit: request.seconds, seconds: 0, found: false });
     const began = performance.now();
     const clock = window.setInterval(() => {
       setRunning((r) => r && { ...r, seconds: (performance.now() - began) / 1000 });
     }, 200);
     try {
-      const started = planAside(request, ({ plan: _, ...progress }) => {
-        setRunning((r) => r && { ...r, ...progress, seconds: Math.max(r.seconds, progress.seconds) });
+      const started = planAside(request, ({ plan, ...progress }) => {
+        setRunning((r) => r && { ...r, ...progress, found: r.found || plan !== undefined, seconds: Math.max(r.seconds, progress.seconds) });
       });
       search.current = started;
       return await started.answer;
