@@ -24,8 +24,10 @@ export {
   type Screening,
   type ScreenOutcome,
 } from './screen.ts';
+export { SYMPTOM_ACTS, symptomResponse, type SymptomAct, type SymptomResponse } from './symptomResponse.ts';
 export {
   BODY_PLACES,
+  placeInWords,
   QUIET_UP_TO,
   STOP_FROM,
   stopSign,

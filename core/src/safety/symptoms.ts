@@ -42,8 +42,12 @@ export function stopSign(symptom: Symptom): string | undefined {
 /** `ache 3/10, left wrist, next morning`. */
 export function symptomInWords({ intensity, kind, place, side, moment }: Symptom): string {
   if (intensity === 0) return `nothing felt, ${moment}`;
-  const where = side === 'whole' ? place : `${side} ${place}`;
-  return `${kind === 'none' ? 'discomfort' : kind} ${intensity}/10, ${where}, ${moment}`;
+  return `${kind === 'none' ? 'discomfort' : kind} ${intensity}/10, ${placeInWords({ place, side })}, ${moment}`;
+}
+
+/** `left wrist`; `neck` in the middle or on both sides. */
+export function placeInWords({ place, side }: Pick<Symptom, 'place' | 'side'>): string {
+  return side === 'whole' ? place : `${side} ${place}`;
 }
 
 function capitalise(text: string): string {
