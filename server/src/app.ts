@@ -5,6 +5,7 @@ import { caseloadRoutes } from './caseload/routes.ts';
 import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
 import { problemOf, refusalFrom } from './errors.ts';
+import { floorRoutes } from './floor/routes.ts';
 import { servePages } from './pages.ts';
 import { labRoutes } from './lab/routes.ts';
 import { libraryRoutes } from './library/routes.ts';
@@ -65,6 +66,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     readinessRoutes,
     planRoutes,
     sessionRoutes,
+    floorRoutes,
     clearanceRoutes,
     screeningRoutes,
     libraryRoutes,

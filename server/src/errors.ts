@@ -12,6 +12,7 @@ const STATUS: Partial<Record<ErrorCode, number>> = {
   'symptom-missing': 404,
   'trial-missing': 404,
   'clearance-missing': 404,
+  'floor-run-missing': 404,
   'picture-missing': 404,
   'scale-reading-missing': 404,
   'run-finished': 409,

@@ -5,6 +5,7 @@ import type { Scope } from '@myokinet/core/contracts';
 import { checkStore, type CheckStore } from './checks/store.ts';
 import { clearanceStore, type ClearanceStore } from './clearances/store.ts';
 import type { Context } from './context.ts';
+import { floorStore, type FloorStore } from './floor/store.ts';
 import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
 import { libraryStore, type LibraryStore } from './library/store.ts';
 import { measuringStore, type MeasuringStore } from './measuring/store.ts';
@@ -38,6 +39,7 @@ export interface Services {
   readonly templates: TemplateStore;
   readonly clearances: ClearanceStore;
   readonly sessions: SessionStore;
+  readonly floor: FloorStore;
   readonly readiness: ReadinessStore;
   readonly caseload: CaseloadStore;
 }
@@ -70,6 +72,7 @@ export function servicesFor(context: Context): Services {
     templates: templateStore(context),
     clearances,
     sessions,
+    floor: floorStore(context, { trainees, sessions }),
     readiness,
     caseload: caseloadStore(context, readiness, library),
   };

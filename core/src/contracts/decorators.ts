@@ -65,6 +65,13 @@ export const IsPastInstant = (label: string) =>
     return problem && `${label} ${problem}`;
   });
 
+/** An ISO instant, whenever: of a device whose clock may be wrong. */
+export const IsInstant = (label: string) =>
+  rule('isInstant', (value) => {
+    const problem = instantProblem(value, Number.POSITIVE_INFINITY);
+    return problem && `${label} ${problem}`;
+  });
+
 /** A year of birth: four digits, not in the future. */
 export const IsBirthYear = () =>
   rule('isBirthYear', (value) => {
@@ -97,10 +104,10 @@ const CLOCK_TOLERANCE_MS = 5 * 60 * 1000;
 const EARLIEST_YEAR = 1950;
 const EARLIEST_BIRTH = 1900;
 
-function instantProblem(value: unknown): string | undefined {
+function instantProblem(value: unknown, latest = nowInScope().getTime() + CLOCK_TOLERANCE_MS): string | undefined {
   if (typeof value !== 'string' || !/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) || Number.isNaN(Date.parse(value)))
     return 'must be a date and time in UTC, like 2026-11-24T08:00:00.000Z.';
-  if (Date.parse(value) > nowInScope().getTime() + CLOCK_TOLERANCE_MS) return 'is in the future; the limit is now.';
+  if (Date.parse(value) > latest) return 'is in the future; the limit is now.';
   if (new Date(value).getUTCFullYear() < EARLIEST_YEAR) return `lies before ${EARLIEST_YEAR}.`;
   return undefined;
 }

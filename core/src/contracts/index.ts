@@ -28,9 +28,14 @@ export { RepeatabilityTestDto, RepeatedDto } from './repeatability.ts';
 export { LeftOutDto, PlanBlockDto, PlanDto, PlannedItemDto, PlannedSessionDto } from './plan.ts';
 export { BriefDayDto, FixedEventDto, PauseDto, PlanBriefDto, PlanTemplateDto, TemplateItemDto, TemplateSessionDto } from './brief.ts';
 export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
+export { FloorCloseDto, FloorHeadDto, FloorItemDto, FloorPatchDto, FloorPhotoDto } from './floor.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
 export type {
   BandReply,
+  FloorPhotoReply,
+  FloorRunReply,
+  FloorRunRow,
+  WorkloadReply,
   CalibrationReply,
   CaseloadRow,
   CheckReply,

@@ -13,6 +13,10 @@ export const LIMITS = {
   weeksAtOnce: 16,
   setsPerDrill: 40,
   symptomsPerSession: 40,
+  /** Seconds between two sets. */
+  rest: 600,
+  eventsPerRun: 4000,
+  eventsAtOnce: 400,
   stature: { min: 100, max: 230 },
   mass: { min: 20, max: 250 },
   minutes: { min: 5, max: 300 },

@@ -5,7 +5,7 @@ import { IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 
 /** How a figure came about when it was not typed. */
-export const READING_KINDS = ['instrument', 'trace', 'picture'] as const;
+export const READING_KINDS = ['instrument', 'trace', 'picture', 'session'] as const;
 export const PLACED_BY = ['coach', 'confirmed', 'suggested'] as const;
 /** Who put a landmark where it is: the coach, a model whose point the coach confirmed, or a model alone. */
 export type PlacedBy = (typeof PLACED_BY)[number];

@@ -17,15 +17,16 @@ import {
 } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import { FAULT_IDS, type FaultId } from '../drills/index.ts';
+import { DRILL_SKIP_REASONS, type DrillSkipReason } from '../floor/index.ts';
 import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
 import { type Feeling, FEELINGS } from '../readiness/index.ts';
 import { IsDrillId, IsNotBelow, IsPastInstant } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 
-const MOST_AMOUNT = 3600;
+export const MOST_AMOUNT = 3600;
 const SIDES = ['left', 'right', 'whole'] as const;
-const TEN = 'must be a whole number from 0 to 10.';
+export const TEN = 'must be a whole number from 0 to 10.';
 
 export class FaultSeenDto {
   @IsIn(FAULT_IDS) faultId!: FaultId;
@@ -52,6 +53,8 @@ export class SessionItemDto {
   @IsNotBelow('min') @Max(MOST_AMOUNT) @Min(1) @IsInt() max!: number;
   /** The set-up it was done in, where it was not the drill's. */
   @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
+  /** Why it was left out, or left before its last set. */
+  @IsOptional() @IsIn(DRILL_SKIP_REASONS) skipped?: DrillSkipReason;
   @ValidateNested({ each: true })
   @Type(() => SetDto)
   @ArrayMaxSize(LIMITS.setsPerDrill, { message: `At most ${LIMITS.setsPerDrill} sets fit one drill.` })

@@ -2,22 +2,26 @@
  * Why a reading is shown but opens no gate.
  * - `simulated`: it comes from a stand-in, not from an instrument
  * - `suggested`: a pose model placed a landmark and nobody has confirmed it
+ * - `in a session`: a set of a session showed it, tired and unasked; it stands only where no check does
  */
 export const PROVISIONAL = {
   simulated: 'read from a simulated instrument, which opens no gate',
   suggested: 'read from suggested points that nobody has confirmed, which opens no gate',
+  'in a session': 'shown in a session and not in a check of its own, which opens no gate',
 } as const;
 
 export type Provisional = keyof typeof PROVISIONAL;
 
 /** What a reading tells about how it came about. */
 export interface ReadingOrigin {
+  readonly kind?: string;
   readonly simulated: boolean;
   readonly points?: readonly { readonly placedBy: string }[] | null;
 }
 
 /** Whether a reading may open a gate, and if not, why. */
-export function provisionalOf({ simulated, points }: ReadingOrigin): Provisional | undefined {
+export function provisionalOf({ kind, simulated, points }: ReadingOrigin): Provisional | undefined {
+  if (kind === 'session') return 'in a session';
   if (simulated) return 'simulated';
   return points?.some((p) => p.placedBy === 'suggested') ? 'suggested' : undefined;
 }

@@ -8,6 +8,7 @@ export {
   plannedHandLoad,
   SESSION_FORMS,
   sessionMinutes,
+  STATION_SECONDS,
   WEEKDAYS,
   type Place,
   type PlannedDose,

@@ -33,7 +33,7 @@ export const SESSION_FORMS = {
 export type SessionForm = keyof typeof SESSION_FORMS;
 
 /** Seconds from one station of a circuit to the next (project default). */
-const STATION_SECONDS = 15;
+export const STATION_SECONDS = 15;
 
 /** A drill as planned: its dose, and the set-up where it has one of its own. */
 export interface PlannedDose extends Dose, Planned {}

@@ -37,7 +37,7 @@ export const UPSERT_CAPACITY = `
     trials = excluded.trials, error_basis = excluded.error_basis, scatter = excluded.scatter, provisional = excluded.provisional`;
 
 export const DATES_OF_KEY = `
-  SELECT check_id AS checkId, taken_at AS takenAt
+  SELECT check_id AS checkId, taken_at AS takenAt, coalesce(provisional = 'in a session', 0) AS inSession
   FROM capacity
   WHERE trainee_id = @traineeId AND measure_id = @measureId AND side = @side
   ORDER BY taken_at, check_id`;

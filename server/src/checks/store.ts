@@ -57,9 +57,10 @@ export function checkStore(context: Context, { trainees, measuring, runs }: Neig
     'SELECT taken_at AS takenAt FROM check_occasion WHERE id = @checkId',
   );
   const upsertCapacity = db.prepare(sql.UPSERT_CAPACITY);
-  const datesOfKey = db.prepare<{ traineeId: string; measureId: string; side: string }, { checkId: string; takenAt: Instant }>(
-    sql.DATES_OF_KEY,
-  );
+  const datesOfKey = db.prepare<
+    { traineeId: string; measureId: string; side: string },
+    { checkId: string; takenAt: Instant; inSession: number }
+  >(sql.DATES_OF_KEY);
   const flagCapacity = db.prepare(sql.FLAG_CAPACITY);
   const capacitiesOf = db.prepare<Omit<Page, 'limit'>, Capacity & { checkId: string }>(sql.CAPACITIES_OF_TRAINEE);
   const checksOf = db.prepare<Page, CheckRow>(sql.CHECKS_OF_TRAINEE);
@@ -79,21 +80,26 @@ export function checkStore(context: Context, { trainees, measuring, runs }: Neig
     }
   }
 
-  /** Marks the newest capacity of a kind, and those whose successor came too late. */
+  /**
+   * Marks the newest capacity of a kind, and those whose successor came too late. What a session showed is the newest only where
+   * nothing was ever checked, and freshens nothing.
+   */
   function reflag(traineeId: string, measureId: string, side: string): void {
     const dates = datesOfKey.all({ traineeId, measureId, side });
+    const checked = dates.filter((d) => d.inSession === 0);
+    const current = checked.at(-1) ?? dates.at(-1);
     const late = new Set(
       lateAfter(
-        dates.map((d) => d.takenAt),
+        checked.map((d) => d.takenAt),
         measureOf(measureId).freshDays,
       ),
     );
-    const flags = dates.map(({ checkId, takenAt }, i) => ({
+    const flags = dates.map(({ checkId, takenAt, inSession }) => ({
       checkId,
       measureId,
       side,
-      followedLate: late.has(takenAt) ? 1 : 0,
-      isCurrent: i === dates.length - 1 ? 1 : 0,
+      followedLate: inSession === 0 && late.has(takenAt) ? 1 : 0,
+      isCurrent: checkId === current?.checkId ? 1 : 0,
     }));
     // The old mark goes before the new one comes: only one may be current.
     for (const flag of flags.sort((a, b) => a.isCurrent - b.isCurrent)) flagCapacity.run(flag);

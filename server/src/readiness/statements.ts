@@ -1,4 +1,5 @@
 import { CAPACITY_COLUMNS } from '../checks/statements.ts';
+import { SESSION_OF_SYMPTOM } from '../sessions/statements.ts';
 import { CLEARANCE_COLUMNS } from '../clearances/statements.ts';
 
 /** The same facts for one trainee or for a whole studio; only the scope differs. */
@@ -26,11 +27,11 @@ export const clearances = (scope: Scope) => `
 
 export const recentSessions = (scope: Scope) => `
   SELECT id, trainee_id AS traineeId, performed_at AS performedAt, clean, effort, minutes, drill_ids AS drillIds
-  FROM session
+  FROM session_in_force
   WHERE performed_at >= @since AND ${SCOPES[scope]}`;
 
 export const recentSymptoms = (scope: Scope) => `
-  SELECT trainee_id AS traineeId, session_id AS sessionId, at, intensity, place, side, kind, moment
+  SELECT trainee_id AS traineeId, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment
   FROM symptom
   WHERE at >= @since AND ${SCOPES[scope]}`;
 
@@ -49,18 +50,18 @@ export const TRAIL_OF_KEY = `
 
 export const KNOWN_DRILLS = `
   SELECT DISTINCT i.drill_id AS drillId
-  FROM session s
+  FROM session_in_force s
   JOIN session_item i ON i.session_id = s.id
   WHERE s.trainee_id = @traineeId`;
 
 /** Newest first: what the planner builds on, and the last loaded day. */
 export const SESSIONS_TO_BUILD_ON = `
   SELECT performed_at AS performedAt, drill_ids AS drillIds, push_dose + pull_dose AS dose, joint_doses AS jointDoses, clean
-  FROM session
+  FROM session_in_force
   WHERE trainee_id = @traineeId AND performed_at >= @since
   ORDER BY performed_at DESC`;
 
 export const FIRST_SESSION = `
   SELECT MIN(performed_at) AS performedAt
-  FROM session
+  FROM session_in_force
   WHERE trainee_id = @traineeId`;

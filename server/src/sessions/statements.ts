@@ -1,15 +1,15 @@
 export const INSERT_SESSION = `
   INSERT INTO session (
     id, studio_id, trainee_id, coach_id, planned_session_id, performed_at, effort, minutes, note,
-    clean, clean_reason, push_dose, pull_dose, joint_doses, drill_ids
+    clean, clean_reason, push_dose, pull_dose, joint_doses, drill_ids, run_id, replaces
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @plannedSessionId, @performedAt, @effort, @minutes, @note,
-    @clean, @cleanReason, @push, @pull, @jointDoses, @drillIds
+    @clean, @cleanReason, @push, @pull, @jointDoses, @drillIds, @runId, @replaces
   )`;
 
 export const INSERT_ITEM = `
-  INSERT INTO session_item (id, session_id, position, drill_id, planned_sets, min_dose, max_dose, support)
-  VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max, @support)`;
+  INSERT INTO session_item (id, session_id, position, drill_id, planned_sets, min_dose, max_dose, support, skipped)
+  VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max, @support, @skipped)`;
 
 export const INSERT_SET = `
   INSERT INTO session_set (id, item_id, position, side, amount, faults, feeling)
@@ -17,23 +17,25 @@ export const INSERT_SET = `
 
 export const INSERT_SYMPTOM = `
   INSERT INTO symptom (
-    id, studio_id, trainee_id, coach_id, session_id, at, intensity, place, side, kind, moment, note, stop_reason
+    id, studio_id, trainee_id, coach_id, session_id, run_id, at, intensity, place, side, kind, moment, note,
+    stop_reason
   ) VALUES (
-    @id, @studioId, @traineeId, @coachId, @sessionId, @at, @intensity, @place, @side, @kind, @moment, @note, @stopReason
+    @id, @studioId, @traineeId, @coachId, @sessionId, @runId, @at, @intensity, @place, @side, @kind, @moment, @note,
+    @stopReason
   )`;
 
 export const SESSIONS_OF_TRAINEE = `
   SELECT id, planned_session_id AS plannedSessionId, performed_at AS performedAt, effort, minutes, note,
-         clean, clean_reason AS cleanReason, push_dose AS push, pull_dose AS pull
-  FROM session
+         clean, clean_reason AS cleanReason, push_dose AS push, pull_dose AS pull, run_id AS runId, replaces
+  FROM session_in_force
   WHERE trainee_id = @traineeId
   ORDER BY performed_at DESC, id DESC
   LIMIT @limit`;
 
-const SHOWN_SESSIONS = 'SELECT id FROM session WHERE trainee_id = @traineeId ORDER BY performed_at DESC, id DESC LIMIT @limit';
+const SHOWN_SESSIONS = 'SELECT id FROM session_in_force WHERE trainee_id = @traineeId ORDER BY performed_at DESC, id DESC LIMIT @limit';
 
 export const ITEMS_OF_TRAINEE = `
-  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max, support
+  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max, support, skipped
   FROM session_item
   WHERE session_id IN (${SHOWN_SESSIONS})
   ORDER BY session_id, position`;
@@ -45,8 +47,16 @@ export const SETS_OF_TRAINEE = `
   WHERE i.session_id IN (${SHOWN_SESSIONS})
   ORDER BY s.item_id, s.position`;
 
+/** The session of a symptom: the one it names, or the one that its run has become. */
+export const SESSION_OF_SYMPTOM = `
+  coalesce(
+    (SELECT f.id FROM session_in_force f WHERE f.run_id = symptom.run_id),
+    (SELECT f.id FROM session_in_force f WHERE f.run_id = (SELECT o.run_id FROM session o WHERE o.id = symptom.session_id)),
+    session_id
+  )`;
+
 export const SYMPTOMS_OF_TRAINEE = `
-  SELECT id, session_id AS sessionId, at, intensity, place, side, kind, moment, note
+  SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note
   FROM symptom
   WHERE trainee_id = @traineeId
   ORDER BY at DESC, id DESC
@@ -58,6 +68,31 @@ export const STOP_SIGNS_OF_TRAINEE = `
   LEFT JOIN stop_sign_closure c ON c.symptom_id = s.id
   WHERE s.trainee_id = @traineeId AND s.stop_reason IS NOT NULL
   ORDER BY s.at DESC`;
+
+export const REPLACED = `
+  SELECT s.id, s.effort * s.minutes AS load,
+         (SELECT count(*) FROM session_set t JOIN session_item i ON i.id = t.item_id WHERE i.session_id = s.id) AS sets
+  FROM session s
+  WHERE s.id = @id`;
+
+export const PHOTOS_OF_TRAINEE = `
+  SELECT p.id, p.run_id AS runId, p.taken_at AS takenAt, p.image IS NOT NULL AS kept
+  FROM floor_photo p
+  JOIN floor_run r ON r.id = p.run_id
+  WHERE r.trainee_id = @traineeId
+  ORDER BY p.taken_at, p.id`;
+
+export const SESSION_OF_RUN = `
+  SELECT id
+  FROM session_in_force
+  WHERE run_id = @runId`;
+
+/** Oldest first, for the workload. */
+export const LOADS_OF_TRAINEE = `
+  SELECT id, performed_at AS performedAt, effort, minutes, push_dose AS push, pull_dose AS pull, joint_doses AS jointDoses
+  FROM session_in_force
+  WHERE trainee_id = @traineeId AND performed_at >= @since
+  ORDER BY performed_at, id`;
 
 export const SESSION_OWNER = `
   SELECT trainee_id AS traineeId

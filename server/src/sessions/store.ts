@@ -1,5 +1,6 @@
 import type {
   FaultSeenDto,
+  FloorPhotoReply,
   RecordReply,
   SessionDto,
   SessionItemDto,
@@ -7,9 +8,10 @@ import type {
   StopSignClosureDto,
   StopSignReply,
   SymptomDto,
+  WorkloadReply,
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Instant, instant } from '@myokinet/core/quantities';
+import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import { cleanness } from '@myokinet/core/readiness';
 import { stopSign, type Symptom } from '@myokinet/core/safety';
 import { fittedTo } from '@myokinet/core/library';
@@ -23,8 +25,27 @@ import type { LibraryStore } from '../library/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
-type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & { clean: number; cleanReason: string; push: number; pull: number };
-type ItemRow = Omit<SessionItemDto, 'sets' | 'support'> & { sessionId: string; support: string | null };
+type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
+  clean: number;
+  cleanReason: string;
+  push: number;
+  pull: number;
+  runId: string | null;
+  replaces: string | null;
+};
+type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'skipped'> & {
+  sessionId: string;
+  support: string | null;
+  skipped: SessionItemDto['skipped'] | null;
+};
+type LoadRow = Omit<WorkloadReply['sessions'][number], 'byJoint'> & { jointDoses: string | null };
+
+/** A session that came from a run on the floor. */
+export interface FromRun {
+  readonly runId: string;
+  /** The version that it replaces, since more sets came in. */
+  readonly replaces: string | null;
+}
 type SetRow = {
   id: string;
   feeling: SessionDto['items'][number]['sets'][number]['feeling'] | null;
@@ -37,6 +58,8 @@ type StopRow = { symptomId: string; reason: string; at: Instant; ground: string 
 
 /** Newest entries sent to a page at once. */
 const PAGE = { sessions: 40, symptoms: 400 } as const;
+/** How far back the workload goes. */
+const LOAD_DAYS = 400;
 
 interface Neighbours {
   readonly trainees: TraineeStore;
@@ -56,6 +79,10 @@ export function sessionStore(context: Context, { trainees, clearances, library }
   const setsOf = db.prepare<{ traineeId: string; limit: number }, SetRow>(sql.SETS_OF_TRAINEE);
   const symptomsOf = db.prepare<{ traineeId: string; limit: number }, SymptomDto>(sql.SYMPTOMS_OF_TRAINEE);
   const stopSignsOf = db.prepare<{ traineeId: string }, StopRow>(sql.STOP_SIGNS_OF_TRAINEE);
+  const replacedOf = db.prepare<{ id: string }, NonNullable<SessionReply['replaced']>>(sql.REPLACED);
+  const photosOf = db.prepare<{ traineeId: string }, Omit<FloorPhotoReply, 'kept'> & { kept: number }>(sql.PHOTOS_OF_TRAINEE);
+  const ofRun = db.prepare<{ runId: string }, { id: string }>(sql.SESSION_OF_RUN);
+  const loadsOf = db.prepare<{ traineeId: string; since: string }, LoadRow>(sql.LOADS_OF_TRAINEE);
   const ownerOf = db.prepare<{ sessionId: string }, { traineeId: string }>(sql.SESSION_OWNER);
 
   function stopSigns(traineeId: string): readonly StopSignReply[] {
@@ -65,9 +92,13 @@ export function sessionStore(context: Context, { trainees, clearances, library }
   }
 
   /** Writes a symptom; a stop sign withdraws the clearance in hand in the same transaction. */
-  function writeSymptom(traineeId: string, dto: SymptomDto, sessionId: string | null): void {
+  function writeSymptom(
+    traineeId: string,
+    dto: SymptomDto,
+    { sessionId = null, runId = null }: { readonly sessionId?: string | null; readonly runId?: string | null },
+  ): void {
     const reason = stopSign(dto as Symptom & SymptomDto);
-    insertSymptom.run({ ...dto, sessionId, traineeId, studioId: who.studioId, coachId: who.coachId, stopReason: reason ?? null });
+    insertSymptom.run({ ...dto, sessionId, runId, traineeId, studioId: who.studioId, coachId: who.coachId, stopReason: reason ?? null });
     if (reason) clearances.withdrawForStopSign(traineeId, dto, reason);
   }
 
@@ -77,13 +108,17 @@ export function sessionStore(context: Context, { trainees, clearances, library }
     const items = groupRows(itemsOf.all({ traineeId, limit }), (i) => i.sessionId);
     const sets = groupRows(setsOf.all({ traineeId, limit }), (s) => s.itemId);
     const symptoms = symptomsOf.all({ traineeId, limit: PAGE.symptoms });
-    const sessions = sessionsOf.all({ traineeId, limit }).map(({ push, pull, clean, ...row }): SessionReply => ({
+    const photos = groupRows(photoList(traineeId), (p) => p.runId);
+    const sessions = sessionsOf.all({ traineeId, limit }).map(({ push, pull, clean, runId, replaces, ...row }): SessionReply => ({
       ...row,
+      ...(runId ? { runId, photos: photos.get(runId) ?? [] } : {}),
+      ...replacedBy(replaces),
       clean: clean === 1,
       load: sessionLoad(row.effort, row.minutes),
       handLoad: { push, pull },
-      items: (items.get(row.id) ?? []).map(({ sessionId: _, support, ...item }) => ({
+      items: (items.get(row.id) ?? []).map(({ sessionId: _, support, skipped, ...item }) => ({
         ...item,
+        ...(skipped ? { skipped } : {}),
         ...(support ? { support: JSON.parse(support) as SessionItemDto['support'] & object } : {}),
         sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, ...set }) => ({
           ...set,
@@ -101,11 +136,41 @@ export function sessionStore(context: Context, { trainees, clearances, library }
     };
   }
 
+  function photoList(traineeId: string): readonly FloorPhotoReply[] {
+    return photosOf.all({ traineeId }).map((p) => ({ ...p, kept: p.kept === 1 }));
+  }
+
+  function replacedBy(id: string | null): Pick<SessionReply, 'replaced'> {
+    const replaced = id && replacedOf.get({ id });
+    return replaced ? { replaced } : {};
+  }
+
   return {
     record,
     stopSigns,
+    photos: photoList,
 
-    log(traineeId: string, dto: SessionDto): SessionReply {
+    /** Ids of the session that a run has become. */
+    ofRun: (runId: string): string | undefined => ofRun.get({ runId })?.id,
+
+    /** A symptom of a run that is under way. */
+    reportFromRun(traineeId: string, dto: SymptomDto, runId: string): void {
+      writeSymptom(traineeId, dto, { runId });
+    },
+
+    workload(traineeId: string): WorkloadReply {
+      trainees.find(traineeId);
+      const since = addDays(now(), -LOAD_DAYS);
+      return {
+        sessions: loadsOf.all({ traineeId, since }).map(({ jointDoses, ...row }) => ({
+          ...row,
+          ...(jointDoses ? { byJoint: JSON.parse(jointDoses) as NonNullable<WorkloadReply['sessions'][number]['byJoint']> } : {}),
+        })),
+      };
+    },
+
+    /** Puts a session on record; of one that came from a run the symptoms are there already. */
+    log(traineeId: string, dto: SessionDto, from?: FromRun): SessionReply {
       const trainee = trainees.find(traineeId);
       const drills = library.current();
       const { clean, reason } = cleanness(
@@ -122,6 +187,8 @@ export function sessionStore(context: Context, { trainees, clearances, library }
       );
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         insertSession.run({
+          runId: from?.runId ?? null,
+          replaces: from?.replaces ?? null,
           id: dto.id,
           plannedSessionId: dto.plannedSessionId ?? null,
           performedAt: dto.performedAt,
@@ -139,12 +206,18 @@ export function sessionStore(context: Context, { trainees, clearances, library }
           drillIds: JSON.stringify([...new Set(dto.items.filter((i) => i.sets.length > 0).map((i) => i.drillId))]),
         });
         dto.items.forEach(({ sets, ...item }, position) => {
-          insertItem.run({ ...item, support: item.support ? JSON.stringify(item.support) : null, sessionId: dto.id, position });
+          insertItem.run({
+            ...item,
+            support: item.support ? JSON.stringify(item.support) : null,
+            skipped: item.skipped ?? null,
+            sessionId: dto.id,
+            position,
+          });
           sets.forEach((set, at) =>
             insertSet.run({ ...set, feeling: set.feeling ?? null, itemId: item.id, position: at, faults: JSON.stringify(set.faults) }),
           );
         });
-        for (const symptom of dto.symptoms) writeSymptom(traineeId, symptom, dto.id);
+        if (!from) for (const symptom of dto.symptoms) writeSymptom(traineeId, symptom, { sessionId: dto.id });
       });
       return { ...dto, clean, cleanReason: reason, load: sessionLoad(dto.effort, dto.minutes), handLoad };
     },
@@ -152,7 +225,7 @@ export function sessionStore(context: Context, { trainees, clearances, library }
     report(traineeId: string, dto: SymptomDto): SymptomDto {
       trainees.find(traineeId);
       if (dto.sessionId && ownerOf.get({ sessionId: dto.sessionId })?.traineeId !== traineeId) throw new Refusal('session-missing');
-      acceptOnce(context, dto.id, { traineeId, dto }, () => writeSymptom(traineeId, dto, dto.sessionId ?? null));
+      acceptOnce(context, dto.id, { traineeId, dto }, () => writeSymptom(traineeId, dto, { sessionId: dto.sessionId ?? null }));
       return dto;
     },
 

@@ -1,0 +1,71 @@
+import type { BodySide } from '../anatomy/index.ts';
+import type { Dose, FaultId } from '../drills/index.ts';
+import type { SessionForm } from '../planning/index.ts';
+import type { Instant } from '../quantities/index.ts';
+import type { Feeling } from '../readiness/index.ts';
+import type { Symptom } from '../safety/index.ts';
+import type { Schools } from '../schools/index.ts';
+import type { SupportPlan } from '../statics/index.ts';
+
+/** One drill of a run as it was planned. */
+export interface FloorItem extends Dose {
+  readonly id: string;
+  readonly drillId: string;
+  /** The set-up, where it is not the drill's. */
+  readonly support?: SupportPlan;
+}
+
+/** What a run begins with; the same on every device that runs it. */
+export interface FloorHead {
+  /** Of a planned session its own id, so that two devices that start it mean the same run. */
+  readonly id: string;
+  readonly plannedSessionId: string | null;
+  readonly startedAt: Instant;
+  readonly form: SessionForm;
+  readonly progress: Schools['progress'];
+  readonly items: readonly FloorItem[];
+}
+
+/** Why a drill was left out. */
+export const DRILL_SKIP_REASONS = ['pain', 'not safe today', 'no equipment', 'out of time', 'asked not to', 'stop sign'] as const;
+export type DrillSkipReason = (typeof DRILL_SKIP_REASONS)[number];
+
+/** Where a set belongs: the round counts from 1. */
+export interface SetPlace {
+  readonly itemId: string;
+  readonly round: number;
+  readonly side: BodySide;
+}
+
+/** What happened on the floor. */
+export type FloorDeed =
+  | ({ readonly kind: 'set'; readonly amount: number; readonly feeling?: Feeling } & SetPlace)
+  | ({ readonly kind: 'fault'; readonly faultId: FaultId; readonly mended: boolean } & SetPlace)
+  | { readonly kind: 'turn'; readonly itemId: string; readonly support: SupportPlan; readonly harder: boolean }
+  | ({ readonly kind: 'swap'; readonly itemId: string; readonly drillId: string; readonly harder: boolean } & Dose)
+  | { readonly kind: 'skip'; readonly itemId: string; readonly reason: DrillSkipReason }
+  | { readonly kind: 'symptom'; readonly symptom: Omit<Symptom, 'at'> }
+  | { readonly kind: 'close'; readonly effort: number; readonly minutes: number; readonly note: string }
+  | { readonly kind: 'give up' }
+  | { readonly kind: 'take back'; readonly eventId: string };
+
+/**
+ * A deed as it is kept and sent: never changed, only taken back by another. `order` is one more than the largest that the device had
+ * seen, so that events sort as they came about whatever the clocks of the devices say.
+ */
+export type FloorEvent = FloorDeed & {
+  readonly id: string;
+  readonly order: number;
+  /** By the device's own clock: for the record, never for the order. */
+  readonly at: Instant;
+};
+
+/**
+ * Events in the one order that all devices agree upon, whichever they heard of first.
+ *
+ * @example inOrder([{ id: 'b', order: 2, … }, { id: 'a', order: 2, … }, { id: 'c', order: 1, … }]).map((e) => e.id) // ['c', 'a', 'b']
+ */
+export function inOrder(events: readonly FloorEvent[]): readonly FloorEvent[] {
+  const known = new Map(events.map((e) => [e.id, e]));
+  return [...known.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
+}

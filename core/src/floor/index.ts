@@ -1,0 +1,16 @@
+export {
+  DRILL_SKIP_REASONS,
+  inOrder,
+  type DrillSkipReason,
+  type FloorDeed,
+  type FloorEvent,
+  type FloorHead,
+  type FloorItem,
+  type SetPlace,
+} from './events.ts';
+export { runOf, samePlace, timesSeen, type DoneSet, type FaultOnFloor, type ItemState, type RunState } from './run.ts';
+export { closedBecause, openSteps, stepsOf, transitionTo, whoseTurn, type Holds, type Step, type Transition } from './steps.ts';
+export { paceAt, paceOf, stillGoodAt, tonesOf, type Pace, type PaceMoment, type PacePart, type Tone } from './pacer.ts';
+export { loggedItems } from './logged.ts';
+export { testedIn, type Tested } from './tested.ts';
+export { TURN, turnSupport, type Turned } from './turn.ts';

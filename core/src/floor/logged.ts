@@ -1,0 +1,73 @@
+import type { Feeling } from '../readiness/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
+import type { FaultId } from '../drills/index.ts';
+import type { SupportPlan } from '../statics/index.ts';
+import type { DrillSkipReason, FloorItem } from './events.ts';
+import { type DoneSet, type ItemState, type RunState, sameWork, samePlace } from './run.ts';
+
+export interface LoggedFloorSet {
+  readonly id: string;
+  readonly side: BodySide;
+  readonly amount: number;
+  readonly feeling?: Feeling;
+  readonly faults: { readonly faultId: FaultId; readonly mended: boolean }[];
+}
+
+/** One drill of a run as it goes on record: each drill and set-up that an item was done in stands for itself. */
+export interface LoggedFloorItem {
+  readonly drillId: string;
+  readonly plannedSets: number;
+  readonly min: number;
+  readonly max: number;
+  readonly support?: SupportPlan;
+  readonly skipped?: DrillSkipReason;
+  readonly sets: LoggedFloorSet[];
+}
+
+/**
+ * What a run puts on record. An item that was changed on the way becomes two: what was done before, and what was done after. Of the
+ * first as many sets were asked as planned, unless it was left for something harder; of the second, those that remained.
+ *
+ * @example loggedItems(run)[0] // { drillId: 'plank', plannedSets: 3, min: 20, max: 30, sets: [{ amount: 30, faults: [], … }] }
+ */
+export function loggedItems({ items }: Pick<RunState, 'items'>): readonly LoggedFloorItem[] {
+  return items.flatMap((item) => {
+    const works = [...item.before.map((b) => b.as), item.now].filter((as, i, all) => all.findIndex((other) => sameWork(other, as)) === i);
+    const behind = (as: FloorItem) => new Set(item.done.filter((d) => !sameWork(d.as, as)).map((d) => d.round)).size;
+    return works.flatMap((as): LoggedFloorItem[] => {
+      const done = item.done.filter((d) => sameWork(d.as, as));
+      const current = sameWork(as, item.now);
+      const left = item.before.find((b) => sameWork(b.as, as));
+      // A set-up that was turned before anything was done in it is no work of its own; a drill that was swapped away is.
+      if (done.length === 0 && !current && as.drillId === item.now.drillId) return [];
+      const rounds = new Set(done.map((d) => d.round)).size;
+      const asked = current ? as.sets - behind(as) : left?.harder ? rounds : as.sets;
+      return [
+        {
+          drillId: as.drillId,
+          plannedSets: Math.max(1, asked),
+          min: as.min,
+          max: as.max,
+          ...(as.support ? { support: as.support } : {}),
+          ...(item.skipped && current ? { skipped: item.skipped.reason } : {}),
+          sets: done.map((d) => loggedSet(d, item)),
+        },
+      ];
+    });
+  });
+}
+
+function loggedSet(set: DoneSet, item: ItemState): LoggedFloorSet {
+  const { id, side, amount, feeling } = set;
+  const seen = new Map<FaultId, boolean>();
+  // A fault seen twice in one set counts as mended only if it was mended each time.
+  for (const f of set.again ? [] : item.faults.filter((f) => samePlace(f, set)))
+    seen.set(f.faultId, (seen.get(f.faultId) ?? true) && f.mended);
+  return {
+    id,
+    side,
+    amount,
+    ...(feeling ? { feeling } : {}),
+    faults: [...seen].map(([faultId, mended]) => ({ faultId, mended })),
+  };
+}

@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { tensionSeconds } from '../drills/index.ts';
+import { paceAt, paceOf, stillGoodAt, tonesOf } from './pacer.ts';
+
+describe('repetitions by their tempo: 4 s out, 1 s held, 1 s back', () => {
+  const pace = paceOf({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } }, 3);
+
+  it.each([
+    [0, 'out', 1, 0],
+    [3.9, 'out', 1, 0],
+    [4, 'hold', 1, 0],
+    [5.5, 'back', 1, 0],
+    [6, 'out', 2, 1],
+    [17.9, 'back', 3, 2],
+    [18, 'back', 3, 3],
+  ] as const)('at %d s: %s of repetition %d, %d done', (at, part, count, done) =>
+    expect(paceAt(pace, at)).toMatchObject({ part, count, done, over: at >= 18 }),
+  );
+
+  it('has a tone at each turn and one at the end', () =>
+    expect(tonesOf(pace).map((t) => t.at)).toEqual([0, 4, 5, 6, 10, 11, 12, 16, 17, 18]));
+});
+
+it('repetitions without a tempo go out and back alike, a breath in takes two of five seconds', () => {
+  expect(paceOf({ unit: 'reps' }, 1).beats.map((b) => [b.part, b.until - b.from])).toEqual([
+    ['out', 2],
+    ['back', 2],
+  ]);
+  expect(paceOf({ unit: 'breaths' }, 2).beats.map((b) => [b.part, b.from])).toEqual([
+    ['in', 0],
+    ['back', 2],
+    ['in', 5],
+    ['back', 7],
+  ]);
+});
+
+describe('a hold', () => {
+  it('counts down, and asks on the way whether it is still good', () => {
+    expect(paceAt(paceOf({ unit: 's' }, 30), 12.4)).toMatchObject({ done: 12, setLeft: expect.closeTo(17.6, 9) as number, over: false });
+    expect([stillGoodAt(6), stillGoodAt(20), stillGoodAt(30), stillGoodAt(32)]).toEqual([[3], [10], [10, 20], [10, 20]]);
+    expect(tonesOf(paceOf({ unit: 's' }, 20)).map((t) => t.at)).toEqual([10, 17, 18, 19, 20]);
+  });
+
+  it('survives being asked for before it began and after it ended', () => {
+    const pace = paceOf({ unit: 's' }, 5);
+    expect(paceAt(pace, -3)).toMatchObject({ done: 0, setLeft: 5 });
+    expect(paceAt(pace, 99)).toMatchObject({ done: 5, setLeft: 0, over: true });
+  });
+});
+
+it('every paced set lasts as long as the plan reckons with', () => {
+  const dose = fc.record({
+    unit: fc.constantFrom('reps', 's', 'breaths'),
+    amount: fc.integer({ min: 1, max: 60 }),
+    tempo: fc.option(
+      fc.record({ out: fc.integer({ min: 1, max: 6 }), hold: fc.integer({ min: 0, max: 5 }), back: fc.integer({ min: 0, max: 6 }) }),
+      {
+        nil: undefined,
+      },
+    ),
+  });
+  fc.assert(
+    fc.property(dose, ({ unit, amount, tempo }) => {
+      const range = {
+        unit,
+        min: 1,
+        max: amount,
+        sets: 1,
+        perSide: false,
+        restSeconds: 0,
+        ...(tempo && unit === 'reps' ? { tempo } : {}),
+      } as const;
+      const pace = paceOf(range, amount);
+      expect(pace.seconds).toBeCloseTo(tensionSeconds({ dose: range }, { sets: 1, max: amount }), 9);
+      expect(pace.beats.at(-1)?.until).toBeCloseTo(pace.seconds, 9);
+      pace.beats.slice(1).forEach((b, i) => expect(b.from).toBeCloseTo(pace.beats[i]?.until ?? -1, 9));
+    }),
+    { seed: 3 },
+  );
+});

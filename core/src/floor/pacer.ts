@@ -1,0 +1,127 @@
+import { BREATH_SECONDS, type DoseRange, unitSeconds } from '../drills/index.ts';
+
+/** What a moment of a paced set is: a way, a hold, a breath, or the set itself where nothing is paced. */
+export type PacePart = 'out' | 'hold' | 'back' | 'in' | 'still';
+
+/** A stretch of a paced set, in seconds from its start. */
+export interface Beat {
+  readonly part: PacePart;
+  readonly from: number;
+  readonly until: number;
+  /** Repetition or breath it belongs to, from 1; 0 in a hold. */
+  readonly count: number;
+}
+
+export interface Pace {
+  readonly beats: readonly Beat[];
+  readonly seconds: number;
+}
+
+/** Where a set stands at one moment. */
+export interface PaceMoment extends Beat {
+  /** Repetitions, breaths or whole seconds that are behind. */
+  readonly done: number;
+  /** Seconds left of this stretch, and of the set. */
+  readonly left: number;
+  readonly setLeft: number;
+  readonly over: boolean;
+}
+
+/** A breath in takes two of its five seconds (project default). */
+const BREATH_IN = 2;
+
+/**
+ * The paced course of one set: repetitions by their tempo (out and back alike where none is stated), breaths, or a hold.
+ *
+ * @param dose unit and tempo
+ * @param amount repetitions, seconds or breaths
+ * @example paceOf({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } }, 2).seconds // 12
+ */
+export function paceOf(dose: Pick<DoseRange, 'unit' | 'tempo'>, amount: number): Pace {
+  const parts = partsOf(dose);
+  if (!parts) return { beats: [{ part: 'still', from: 0, until: amount, count: 0 }], seconds: amount };
+  const length = parts.reduce((sum, p) => sum + p.seconds, 0);
+  const beats = Array.from({ length: amount }, (_, rep) => {
+    let at = rep * length;
+    return parts.flatMap(({ part, seconds }): Beat[] => {
+      const from = at;
+      at += seconds;
+      return seconds > 0 ? [{ part, from, until: at, count: rep + 1 }] : [];
+    });
+  }).flat();
+  return { beats, seconds: amount * length };
+}
+
+/** The stretches of one repetition or breath; nothing for a hold. */
+function partsOf({ unit, tempo }: Pick<DoseRange, 'unit' | 'tempo'>): readonly { part: PacePart; seconds: number }[] | undefined {
+  if (unit === 's') return undefined;
+  if (unit === 'breaths')
+    return [
+      { part: 'in', seconds: BREATH_IN },
+      { part: 'back', seconds: BREATH_SECONDS - BREATH_IN },
+    ];
+  const even = unitSeconds({ unit }) / 2;
+  const { out, hold, back } = tempo ?? { out: even, hold: 0, back: even };
+  return [
+    { part: 'out', seconds: out },
+    { part: 'hold', seconds: hold },
+    { part: 'back', seconds: back },
+  ];
+}
+
+/**
+ * Where a paced set stands `seconds` after its start.
+ *
+ * @example paceAt(paceOf({ unit: 's' }, 30), 12.4) // { part: 'still', done: 12, setLeft: 17.6, over: false, … }
+ */
+export function paceAt({ beats, seconds: whole }: Pace, seconds: number): PaceMoment {
+  const at = Math.max(0, seconds);
+  const beat = beats.find((b) => at < b.until) ?? beats.at(-1);
+  if (!beat) throw new Error('A set of nothing has no pace.');
+  const over = at >= whole;
+  const behind = over ? beat.count : beat.count - 1;
+  return {
+    ...beat,
+    done: beat.count === 0 ? Math.floor(Math.min(at, whole)) : behind,
+    left: Math.max(0, beat.until - at),
+    setLeft: Math.max(0, whole - at),
+    over,
+  };
+}
+
+/** A soft tone, in seconds from the start of the set. */
+export interface Tone {
+  readonly at: number;
+  readonly pitch: 'turn' | 'hold' | 'tick' | 'end';
+}
+
+/** The last seconds of a hold are ticked. */
+const TICKED = 3;
+
+/** A hold asks at half its length, and every so many seconds of a long one (project default). */
+const STILL_GOOD_EVERY = 10;
+
+/**
+ * The tones of a set: one at each turn of a repetition or breath, a tick for the last three seconds of a hold, one at the end.
+ *
+ * @example tonesOf(paceOf({ unit: 's' }, 20)).map((t) => t.at) // [10, 17, 18, 19, 20]
+ */
+export function tonesOf(pace: Pace): readonly Tone[] {
+  const { beats, seconds } = pace;
+  const end: Tone = { at: seconds, pitch: 'end' };
+  if (beats[0]?.part === 'still') {
+    const ticks = Array.from({ length: Math.min(TICKED, Math.floor(seconds)) }, (_, i) => seconds - TICKED + i).filter((at) => at > 0);
+    return [...stillGoodAt(seconds).map((at): Tone => ({ at, pitch: 'hold' })), ...ticks.map((at): Tone => ({ at, pitch: 'tick' })), end];
+  }
+  return [
+    ...beats.map((b): Tone => ({ at: b.from, pitch: b.part === 'hold' ? 'hold' : b.part === 'out' || b.part === 'in' ? 'turn' : 'tick' })),
+    end,
+  ];
+}
+
+/** When a hold asks whether it is still good: at half its length where it is short, every ten seconds where it is long. */
+export function stillGoodAt(seconds: number): readonly number[] {
+  if (seconds < STILL_GOOD_EVERY) return [seconds / 2];
+  const times = Math.ceil(seconds / STILL_GOOD_EVERY) - 1;
+  return Array.from({ length: times }, (_, i) => (i + 1) * STILL_GOOD_EVERY).filter((at) => seconds - at > TICKED);
+}

@@ -1,0 +1,120 @@
+import { sideLabel } from '../anatomy/index.ts';
+import { BREATH_SECONDS, type Drill, isLoaded } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
+import { STATION_SECONDS } from '../planning/index.ts';
+import { symptomResponse } from '../safety/index.ts';
+import type { SetPlace } from './events.ts';
+import { type ItemState, type RunState, samePlace, sidesOfDrill } from './run.ts';
+
+/** One set on one side, in the order in which a session comes to it. */
+export interface Step extends SetPlace {
+  readonly item: ItemState;
+  readonly drill: Drill;
+  readonly rounds: number;
+}
+
+/**
+ * Every set of a run in order. Sets: drill after drill. Circuit and flow: round after round, one set of each drill. Left before right.
+ *
+ * @throws Refusal `drill-unknown`
+ * @example stepsOf(run, library).map((s) => s.round) // sets: [1, 2, 1, 2]; circuit: [1, 1, 2, 2]
+ */
+export function stepsOf({ head, items }: RunState, library: Library): readonly Step[] {
+  const all = items.flatMap((item): Step[] => {
+    const drill = library.asPlanned(item.now);
+    return Array.from({ length: item.now.sets }, (_, i) =>
+      sidesOfDrill(drill).map((side) => ({ itemId: item.now.id, round: i + 1, side, item, drill, rounds: item.now.sets })),
+    ).flat();
+  });
+  return head.form === 'sets' ? all : all.toSorted((a, b) => a.round - b.round);
+}
+
+/** What closes drills from outside the run: open stop signs, and locks of the screen. */
+export interface Holds {
+  readonly stopSigns: readonly string[];
+}
+
+/**
+ * Why a drill may not be done now; nothing where it may. After a stop sign loaded work ends, and whatever works the joint that hurts;
+ * the rest of the body goes on.
+ *
+ * @throws Refusal `drill-unknown`
+ */
+export function closedBecause(drill: Drill, { symptoms }: Pick<RunState, 'symptoms'>, { stopSigns }: Holds): string | undefined {
+  const responses = symptoms.map((s) => symptomResponse([s], [])).filter((r) => r.act === 'stop');
+  const hurt = responses.find((r) =>
+    [drill.joint, ...drill.alsoWorks, ...(drill.handLoad?.joints ?? [])].some((j) => r.joints.includes(j)),
+  );
+  if (hurt) return hurt.reason;
+  const [reason] = [...responses.map((r) => r.reason), ...stopSigns];
+  return reason !== undefined && isLoaded(drill) ? reason : undefined;
+}
+
+/** Steps that are still to be done. */
+export function openSteps(run: RunState, library: Library, holds: Holds): readonly Step[] {
+  return stepsOf(run, library).filter((step) => !step.item.skipped && !isDone(step) && !closedBecause(step.drill, run, holds));
+}
+
+/** A round begun with another drill is not done again with the one that took its place. */
+function isDone(step: Step): boolean {
+  return step.item.done.some((d) => samePlace(d, step) || (d.round === step.round && d.as.drillId !== step.drill.id));
+}
+
+/** What lies between two sets. */
+export interface Transition {
+  readonly kind: 'start' | 'side' | 'rest' | 'change' | 'station';
+  /** Seconds it is given; 0 where the coach decides. */
+  readonly seconds: number;
+  /** The next set starts by itself when the time is up. */
+  readonly runsOn: boolean;
+  /** What to announce, a sentence each. */
+  readonly says: readonly string[];
+}
+
+/** Seconds to change sides (project default). */
+const SIDE_SECONDS = 10;
+/** Seconds to get ready for another drill (project default). */
+const CHANGE_SECONDS = 30;
+
+/**
+ * What comes between one set and the next: a rest, the other side, another drill, another position.
+ *
+ * @example transitionTo(plankLeft, plankRight, 'sets') // { kind: 'side', seconds: 10, runsOn: false, says: ['Other side: right.'] }
+ */
+export function transitionTo(from: Step | undefined, to: Step, form: RunState['head']['form']): Transition {
+  const runsOn = form !== 'sets' && from !== undefined;
+  const moved = from && from.drill.position !== to.drill.position ? [`Change of position: ${to.drill.position}.`] : [];
+  if (!from) return { kind: 'start', seconds: 0, runsOn: false, says: [`Begin ${to.drill.position}.`] };
+  if (from.itemId === to.itemId && from.round === to.round)
+    return { kind: 'side', seconds: form === 'flow' ? BREATH_SECONDS : SIDE_SECONDS, runsOn, says: [`Other side: ${to.side}.`] };
+  if (form !== 'sets')
+    return {
+      kind: 'station',
+      seconds: form === 'flow' ? BREATH_SECONDS : STATION_SECONDS,
+      runsOn,
+      says: [...(from.round === to.round ? [] : [`Round ${to.round}.`]), `Next: ${stepName(to)}.`, ...moved],
+    };
+  if (from.itemId === to.itemId)
+    return { kind: 'rest', seconds: from.item.now.restSeconds, runsOn, says: [`Rest, then set ${to.round} of ${to.rounds}.`] };
+  return { kind: 'change', seconds: CHANGE_SECONDS, runsOn, says: [`Next: ${stepName(to)}.`, ...moved] };
+}
+
+function stepName({ drill, side }: Step): string {
+  return side === 'whole' ? drill.name : `${drill.name}, ${sideLabel(side).toLowerCase()}`;
+}
+
+/**
+ * Whose turn it is in a group: the next after the one who has just worked who still has a set to do.
+ *
+ * @param open sets each still has to do
+ * @param last index of who worked last; −1 before the first
+ * @returns −1 when nobody has anything left
+ * @example whoseTurn([2, 0, 1], 0) // 2
+ */
+export function whoseTurn(open: readonly number[], last: number): number {
+  for (let i = 1; i <= open.length; i++) {
+    const index = (last + i) % open.length;
+    if ((open[index] ?? 0) > 0) return index;
+  }
+  return -1;
+}

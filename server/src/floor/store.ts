@@ -1,0 +1,168 @@
+import type { FloorPatchDto, FloorPhotoDto, FloorRunReply, FloorRunRow, SessionDto, SymptomDto } from '@myokinet/core/contracts';
+import { LIMITS } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { type FloorEvent, type FloorHead, loggedItems, runOf, type RunState } from '@myokinet/core/floor';
+import { addDays, type Instant, instant } from '@myokinet/core/quantities';
+import { v7 } from 'uuid';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import type { SessionStore } from '../sessions/store.ts';
+import type { TraineeStore } from '../trainees/store.ts';
+import * as sql from './statements.ts';
+
+type RunRow = { id: string; traineeId: string; openedAt: Instant; head: string };
+type ListRow = Omit<FloorRunRow, 'plannedSessionId' | 'ended'> & { head: string; ended: number };
+
+/** Runs that ended are listed for this long. */
+const LISTED_DAYS = 7;
+/** First bytes of every JPEG file. */
+const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
+
+interface Neighbours {
+  readonly trainees: TraineeStore;
+  readonly sessions: SessionStore;
+}
+
+/**
+ * Sessions that are being run. Devices send what happened, event by event, as often as they like; a run is the sum of its events, so
+ * two devices never lose each other's sets. A run that is closed becomes a session; what comes in later makes a second version of it.
+ */
+export function floorStore(context: Context, { trainees, sessions }: Neighbours) {
+  const { db, who, now } = context;
+  const runById = db.prepare<{ id: string; studioId: string }, RunRow>(sql.RUN_BY_ID);
+  const runsOf = db.prepare<{ traineeId: string; studioId: string; since: string }, ListRow>(sql.RUNS_OF_TRAINEE);
+  const insertRun = db.prepare(sql.INSERT_RUN);
+  const endRun = db.prepare(sql.END_RUN);
+  const eventsOf = db.prepare<{ runId: string }, { event: string }>(sql.EVENTS_OF_RUN);
+  const eventById = db.prepare<{ id: string }, { runId: string; event: string }>(sql.EVENT_BY_ID);
+  const insertEvent = db.prepare(sql.INSERT_EVENT);
+  const insertPhoto = db.prepare(sql.INSERT_PHOTO);
+  const photo = db.prepare<{ id: string; runId: string }, { image: Buffer | null }>(sql.PHOTO);
+  const takeOff = db.prepare(sql.TAKE_OFF_PHOTO);
+
+  function find(id: string): RunRow {
+    const run = runById.get({ id, studioId: who.studioId });
+    if (!run) throw new Refusal('floor-run-missing');
+    return run;
+  }
+
+  const events = (runId: string) => eventsOf.all({ runId }).map((row) => JSON.parse(row.event) as FloorEvent);
+
+  function reply(id: string): FloorRunReply {
+    const { traineeId, head } = find(id);
+    const trainee = trainees.find(traineeId);
+    const sessionId = sessions.ofRun(id);
+    const open = sessions.stopSigns(traineeId).filter((s) => !s.closure);
+    return {
+      traineeId,
+      head: JSON.parse(head) as FloorHead,
+      events: events(id),
+      holds: [...open.map((s) => s.reason), ...trainee.screen.locks],
+      ...(sessionId ? { sessionId } : {}),
+      photos: sessions.photos(traineeId).filter((p) => p.runId === id),
+    };
+  }
+
+  /** A device's clock may be ahead: nothing on record lies in the future. */
+  const notAfterNow = (at: string): Instant => (at > instant(now()) ? instant(now()) : (at as Instant));
+
+  function takeIn(run: RunRow, event: FloorEvent): void {
+    const content = JSON.stringify(event);
+    const known = eventById.get({ id: event.id });
+    if (known?.runId === run.id && known.event === content) return;
+    if (known) throw new Refusal('id-reused', `The id ${event.id} already stands for something else.`);
+    insertEvent.run({ id: event.id, runId: run.id, order: event.order, receivedAt: instant(now()), event: content });
+    if (event.kind !== 'symptom') return;
+    const dto: SymptomDto = { ...event.symptom, id: event.id, sessionId: null, at: notAfterNow(event.at), note: '' };
+    sessions.reportFromRun(run.traineeId, dto, run.id);
+  }
+
+  /** Puts a closed run on record, or its next version where the first lacks something. */
+  function log(run: RunRow, state: RunState): void {
+    if (!state.closed) return;
+    const before = sessions.ofRun(run.id);
+    // The first version has the id of what closed the run; ids inside must be new in each.
+    const id = before ? v7() : state.closed.id;
+    const fresh = (own: string) => (before ? v7() : own);
+    sessions.log(run.traineeId, sessionFrom(state, { id, fresh, performedAt: notAfterNow(state.head.startedAt) }), {
+      runId: run.id,
+      replaces: before ?? null,
+    });
+  }
+
+  return {
+    of: reply,
+
+    listOf(traineeId: string): readonly FloorRunRow[] {
+      trainees.find(traineeId);
+      const since = addDays(now(), -LISTED_DAYS);
+      return runsOf.all({ traineeId, studioId: who.studioId, since }).map(({ head, ended, ...row }) => ({
+        ...row,
+        ended: ended === 1,
+        plannedSessionId: (JSON.parse(head) as FloorHead).plannedSessionId,
+      }));
+    },
+
+    /** Takes in what a device knows. The head of whoever came first stands. */
+    takeIn(id: string, { traineeId, head, events: sent }: FloorPatchDto): FloorRunReply {
+      trainees.find(traineeId);
+      db.transaction(() => {
+        if (!runById.get({ id, studioId: who.studioId }))
+          insertRun.run({ id, traineeId, ...who, openedAt: notAfterNow(head.startedAt), head: JSON.stringify({ ...head, id }) });
+        const run = find(id);
+        if (run.traineeId !== traineeId) throw new Refusal('floor-run-missing', 'This run is another trainee’s.');
+        const known = new Set(events(id).map((e) => e.id));
+        if (known.size + sent.length > LIMITS.eventsPerRun)
+          throw new Refusal('contract-broken', `A run holds at most ${LIMITS.eventsPerRun} events.`);
+        for (const event of sent as unknown as FloorEvent[]) takeIn(run, event);
+        if (sent.every((e) => known.has(e.id))) return;
+        const state = runOf(JSON.parse(run.head) as FloorHead, events(id));
+        if (state.closed || state.givenUp) endRun.run({ id });
+        log(run, state);
+      }).immediate();
+      return reply(id);
+    },
+
+    keepPhoto(id: string, dto: FloorPhotoDto): FloorRunReply {
+      const run = find(id);
+      const image = Buffer.from(dto.image, 'base64');
+      if (!image.subarray(0, JPEG.length).equals(JPEG)) throw new Refusal('picture-unreadable');
+      acceptOnce(context, dto.id, { id, dto }, () =>
+        insertPhoto.run({ id: dto.id, runId: run.id, takenAt: notAfterNow(dto.takenAt), image }),
+      );
+      return reply(id);
+    },
+
+    photo(id: string, photoId: string): Buffer {
+      const image = photo.get({ id: photoId, runId: find(id).id })?.image;
+      if (!image) throw new Refusal('picture-missing');
+      return image;
+    },
+
+    takeOffPhoto(id: string, photoId: string): FloorRunReply {
+      if (takeOff.run({ id: photoId, runId: find(id).id }).changes === 0) throw new Refusal('picture-missing');
+      return reply(id);
+    },
+  };
+}
+
+export type FloorStore = ReturnType<typeof floorStore>;
+
+/** The session that a closed run stands for. */
+function sessionFrom(
+  state: RunState,
+  { id, fresh, performedAt }: { readonly id: string; readonly fresh: (own: string) => string; readonly performedAt: Instant },
+): SessionDto {
+  const { head, closed, symptoms } = state;
+  if (!closed) throw new Error('Only a closed run becomes a session.');
+  return {
+    id,
+    plannedSessionId: head.plannedSessionId,
+    performedAt,
+    effort: closed.effort,
+    minutes: closed.minutes,
+    note: closed.note,
+    items: loggedItems(state).map((item) => ({ ...item, id: v7(), sets: item.sets.map((s) => ({ ...s, id: fresh(s.id) })) })),
+    symptoms: symptoms.map((s) => ({ ...s, sessionId: id, note: '' })),
+  };
+}
