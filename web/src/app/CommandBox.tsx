@@ -39,6 +39,12 @@ export function CommandBox({ close }: { readonly close: () => void }) {
               <Choice key={id} id={`run-${id}`} label={`Run a battery: ${name}`} choose={() => go(`/trainees/${id}/run`)} />
             ))}
             {trainees.map(({ id, name }) => (
+              <Choice key={id} id={`floor-${id}`} label={`Run a session: ${name}`} choose={() => go(`/trainees/${id}/floor`)} />
+            ))}
+            {trainees.map(({ id, name }) => (
+              <Choice key={id} id={`workload-${id}`} label={`Workload: ${name}`} choose={() => go(`/trainees/${id}/workload`)} />
+            ))}
+            {trainees.map(({ id, name }) => (
               <Choice key={id} id={`history-${id}`} label={`History: ${name}`} choose={() => go(`/trainees/${id}/history`)} />
             ))}
             {trainees.map(({ id, name }) => (

@@ -5,6 +5,12 @@ import { Shell } from './Shell.tsx';
 
 export const router = createBrowserRouter([
   {
+    path: '/floor/:runIds',
+    ErrorBoundary: NotHere,
+    HydrateFallback: Waiting,
+    lazy: async () => ({ Component: (await import('../floor/FloorPage.tsx')).FloorPage }),
+  },
+  {
     path: '/',
     Component: Shell,
     ErrorBoundary: NotHere,
@@ -45,6 +51,7 @@ export const router = createBrowserRouter([
                     ],
                   },
                   { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
+                  { path: 'floor', lazy: async () => ({ Component: (await import('../floor/StartPage.tsx')).StartPage }) },
                   { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
                   { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },
                 ],

@@ -1,10 +1,17 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from './api.ts';
+import { floorReducer } from '../floor/floorRuns.ts';
 import { proposalsReducer } from '../plan/proposals.ts';
 import { binReducer, draftsReducer, keepDrafts, loadDrafts } from './drafts.ts';
 
-const reducer = combineReducers({ [api.reducerPath]: api.reducer, drafts: draftsReducer, bin: binReducer, proposals: proposalsReducer });
+const reducer = combineReducers({
+  [api.reducerPath]: api.reducer,
+  drafts: draftsReducer,
+  bin: binReducer,
+  proposals: proposalsReducer,
+  floor: floorReducer,
+});
 
 export type RootState = ReturnType<typeof reducer>;
 

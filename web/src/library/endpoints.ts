@@ -57,6 +57,9 @@ const endpoints = api.injectEndpoints({
   }),
 });
 
+/** What is asked outside the hooks. */
+export const libraryEndpoints = endpoints.endpoints;
+
 export const {
   useLibraryQuery,
   usePlanUsesQuery,

@@ -51,9 +51,17 @@ function Sessions({ record, traineeId, now }: { readonly record: RecordReply; re
     <section aria-label="Sessions">
       <div className="mb-1 flex items-center justify-between">
         <h2>Sessions</h2>
-        <Link className="btn btn-primary btn-sm" to="../session" relative="path">
-          Log a session
-        </Link>
+        <span className="flex gap-2">
+          <Link className="btn btn-primary btn-sm" to="../floor" relative="path">
+            Run a session
+          </Link>
+          <Link className="btn btn-sm" to="../session" relative="path">
+            Log a session
+          </Link>
+          <Link className="btn btn-sm" to="../workload" relative="path">
+            Workload
+          </Link>
+        </span>
       </div>
       {record.sessions.length === 0 ? (
         <Empty title="No session logged yet">

@@ -81,7 +81,7 @@ function Act({ item: { kind, traineeId, sessionId, name } }: { readonly item: To
     case 'screen':
       return <Go to={`${at}/screen`} label={`Ask the screen: ${name}`} words="Ask the screen" />;
     case 'session':
-      return <Go to={`${at}/session`} label={`Log the session: ${name}`} words="Log the session" />;
+      return <Go to={`${at}/floor`} label={`Run the session: ${name}`} words="Run the session" />;
     case 're-check':
       return <Go to={`${at}/checks/new`} label={`Take the check: ${name}`} words="Take the check" />;
   }

@@ -1,0 +1,133 @@
+import { doseInWords } from '@myokinet/core/drills';
+import { DRILL_SKIP_REASONS, type DrillSkipReason, type ItemState } from '@myokinet/core/floor';
+import type { FloorPerson } from './floorPeople.ts';
+import { Sheet } from './Sheet.tsx';
+import type { Neighbour } from './useFloorTools.ts';
+
+const ROW = 'btn btn-outline h-auto min-h-16 w-full justify-start border-base-300 px-4 py-2 text-start text-lg font-normal';
+
+/** An easier or harder drill in place of this one. */
+export function SwapSheet({
+  neighbours,
+  choose,
+  close,
+}: {
+  readonly neighbours: readonly Neighbour[];
+  readonly choose: (neighbour: Neighbour) => void;
+  readonly close: () => void;
+}) {
+  return (
+    <Sheet title="Change the drill" close={close}>
+      {neighbours.length === 0 && <p className="text-lg">This drill has no neighbours in the library. Skip it, or turn the support.</p>}
+      {([false, true] as const).map((harder) => {
+        const these = neighbours.filter((n) => n.harder === harder);
+        return these.length === 0 ? null : (
+          <section key={String(harder)} className="mb-4">
+            <h2>{harder ? 'Harder' : 'Easier'}</h2>
+            <ul className="mt-1 flex flex-col gap-1.5">
+              {these.map((n) => (
+                <li key={n.drill.id}>
+                  <button type="button" className={ROW} disabled={n.excluded !== undefined} onClick={() => choose(n)}>
+                    <span>
+                      <span className="font-semibold">{n.drill.name}</span>{' '}
+                      <span className="block text-base">{n.excluded ?? doseInWords(n.drill.dose, n.drill.dose)}</span>
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </Sheet>
+  );
+}
+
+const SKIP_WORDS: Readonly<Record<DrillSkipReason, string>> = {
+  pain: 'Pain',
+  'not safe today': 'Not safe today',
+  'no equipment': 'No equipment',
+  'out of time': 'Out of time',
+  'asked not to': 'Asked not to',
+  'stop sign': 'Stop sign',
+};
+
+export function SkipSheet({
+  name,
+  choose,
+  close,
+}: {
+  readonly name: string;
+  readonly choose: (reason: DrillSkipReason) => void;
+  readonly close: () => void;
+}) {
+  return (
+    <Sheet title={`Skip ${name}: why?`} close={close}>
+      <ul className="flex flex-col gap-1.5">
+        {DRILL_SKIP_REASONS.filter((r) => r !== 'stop sign').map((reason) => (
+          <li key={reason}>
+            <button type="button" className={ROW} onClick={() => choose(reason)}>
+              {SKIP_WORDS[reason]}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/** The whole session, to go to another drill, take a skip back, or end it. */
+export function ListSheet({
+  person,
+  here,
+  pick,
+  unskip,
+  end,
+  close,
+}: {
+  readonly person: FloorPerson;
+  readonly here: string | undefined;
+  readonly pick: (itemId: string) => void;
+  readonly unskip: (eventId: string) => void;
+  readonly end: () => void;
+  readonly close: () => void;
+}) {
+  const open = new Set(person.open.map((s) => s.itemId));
+  return (
+    <Sheet title="This session" close={close}>
+      <ul className="flex flex-col gap-1.5">
+        {person.run.items.map((item) => {
+          const drill = person.library.asPlanned(item.now);
+          const { skipped } = item;
+          return (
+            <li key={item.now.id}>
+              <button
+                type="button"
+                className={`${ROW} ${item.now.id === here ? 'border-primary' : ''}`}
+                disabled={!skipped && !open.has(item.now.id)}
+                onClick={() => (skipped ? unskip(skipped.eventId) : pick(item.now.id))}
+              >
+                <span>
+                  <span className="font-semibold">{drill.name}</span>
+                  <span className="block text-base">
+                    {doseInWords(item.now, drill.dose, person.run.head.progress)} · {standing(item, open.has(item.now.id))}
+                  </span>
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      <button type="button" className="btn btn-primary mt-4 min-h-16 text-xl" onClick={end}>
+        End the session here
+      </button>
+    </Sheet>
+  );
+}
+
+function standing({ done, skipped }: ItemState, isOpen: boolean): string {
+  const sets = `${done.length} ${done.length === 1 ? 'set' : 'sets'} logged`;
+  if (skipped) return `skipped: ${skipped.reason}; tap to take back`;
+  if (isOpen) return done.length > 0 ? sets : 'to do';
+  return done.length > 0 ? sets : 'closed';
+}

@@ -1,0 +1,52 @@
+import { UNIT_WORDS } from '@myokinet/core/drills';
+import { Minus, Plus, Undo2 } from 'lucide-react';
+import { letGo } from './FaultPanel.tsx';
+import type { LastSetHandle } from './useLastSet.ts';
+import type { LastSet } from './useStage.ts';
+
+/** The set just logged: right as it stands, or put right by a tap or by its digits. */
+export function JustDone({ last, handle }: { readonly last: LastSet; readonly handle: LastSetHandle }) {
+  const { drill, round, side } = last.step;
+  const unit = UNIT_WORDS[drill.dose.unit];
+  return (
+    <div className="flex flex-wrap items-center gap-2 border-s-4 border-success bg-success/10 px-3 py-2 text-lg" role="status">
+      <span>
+        Logged: {drill.name}
+        {side === 'whole' ? '' : `, ${side}`}, set {round}:{' '}
+        <strong className="text-2xl">{last.feeling ?? `${handle.typed || last.amount} ${unit}`}</strong>
+        {handle.typed && <span className="aside text-base"> Enter takes it over</span>}
+      </span>
+      <span className="ms-auto flex gap-1.5">
+        {!last.feeling && (
+          <>
+            <button
+              type="button"
+              className="btn btn-square min-h-12 min-w-12"
+              aria-label="One less"
+              onClick={(e) => {
+                letGo(e);
+                handle.nudge(-1);
+              }}
+            >
+              <Minus size={22} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className="btn btn-square min-h-12 min-w-12"
+              aria-label="One more"
+              onClick={(e) => {
+                letGo(e);
+                handle.nudge(1);
+              }}
+            >
+              <Plus size={22} aria-hidden />
+            </button>
+          </>
+        )}
+        <button type="button" className="btn min-h-12" aria-label="Take the set back" onClick={handle.takeBack}>
+          <Undo2 size={22} aria-hidden />
+        </button>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+import { type Pace, paceAt, type PacePart, stillGoodAt } from '@myokinet/core/floor';
+import type { DoseUnit } from '@myokinet/core/drills';
+
+const WORDS: Readonly<Record<DoseUnit, Readonly<Record<PacePart, string>>>> = {
+  reps: { out: 'Out', hold: 'Hold', back: 'Back', in: '', still: '' },
+  breaths: { in: 'Breathe in', back: 'Breathe out', out: '', hold: '', still: '' },
+  s: { still: 'Hold', out: '', hold: '', back: '', in: '' },
+};
+
+interface PaceDialProps {
+  readonly pace: Pace;
+  readonly unit: DoseUnit;
+  readonly seconds: number;
+}
+
+/** How long "still good?" stands. */
+const ASKED_SECONDS = 4;
+
+/**
+ * The pace by sight: a brass block runs along a rail, out, held at its end, and back; a hold drains the rail. Read from two metres.
+ */
+export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
+  const at = paceAt(pace, seconds);
+  const word = WORDS[unit][at.part];
+  const isHold = at.part === 'still';
+  const asks = isHold && stillGoodAt(pace.seconds).some((s) => seconds >= s && seconds < s + ASKED_SECONDS);
+  return (
+    <div className="flex flex-col items-center gap-3" role="timer" aria-label="Pace">
+      <p className="font-display text-4xl font-semibold sm:text-5xl" aria-hidden>
+        {asks ? 'Still good?' : word}
+      </p>
+      <p className="font-display text-[7rem] leading-none font-bold sm:text-[10rem]">
+        {isHold ? Math.ceil(at.setLeft) : Math.ceil(at.left)}
+        <span className="ms-2 text-2xl font-normal">s</span>
+      </p>
+      <Rail place={railPlace(at.part, progress(at.from, at.until, seconds))} drains={isHold ? at.setLeft / pace.seconds : undefined} />
+      <p className="text-2xl">
+        {isHold ? `of ${pace.seconds} s` : `${unit === 'reps' ? 'repetition' : 'breath'} ${at.count} of ${pace.beats.at(-1)?.count}`}
+      </p>
+    </div>
+  );
+}
+
+function progress(from: number, until: number, at: number): number {
+  return Math.min(1, Math.max(0, (at - from) / (until - from)));
+}
+
+/** Where the block is on its rail, 0 to 1. */
+function railPlace(part: PacePart, share: number): number {
+  if (part === 'out' || part === 'in') return share;
+  return part === 'hold' ? 1 : 1 - share;
+}
+
+const WIDTH = 320;
+const BLOCK = 44;
+
+function Rail({ place, drains }: { readonly place: number; readonly drains: number | undefined }) {
+  return (
+    <svg viewBox={`0 0 ${WIDTH} 48`} className="w-full max-w-md" aria-hidden>
+      <path d={`M2 6v36M${WIDTH - 2} 6v36`} stroke="currentColor" strokeWidth={4} />
+      <path d={`M2 24H${WIDTH - 2}`} stroke="currentColor" strokeWidth={2} opacity={0.5} />
+      {drains === undefined ? (
+        <rect x={4 + place * (WIDTH - BLOCK - 8)} y={6} width={BLOCK} height={36} rx={3} className="fill-accent" />
+      ) : (
+        <rect x={4} y={10} width={Math.max(0, drains * (WIDTH - 8))} height={28} className="fill-accent" />
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,81 @@
+import { stopSign, SYMPTOM_KINDS, type Symptom, type SymptomKind } from '@myokinet/core/safety';
+import { instant } from '@myokinet/core/quantities';
+import { useState } from 'react';
+import { BodyOutline, type Spot } from './BodyOutline.tsx';
+import { Sheet } from './Sheet.tsx';
+
+const TEN = Array.from({ length: 11 }, (_, i) => i);
+const KINDS = SYMPTOM_KINDS.filter((k) => k !== 'none');
+
+/** Something is felt: how strong, where, of what kind. What follows from it is said before it is recorded. */
+export function SymptomSheet({ record, close }: { readonly record: (felt: Omit<Symptom, 'at'>) => void; readonly close: () => void }) {
+  const [intensity, setIntensity] = useState<number | undefined>();
+  const [spot, setSpot] = useState<Spot | undefined>();
+  const [kind, setKind] = useState<SymptomKind | undefined>();
+  const felt: Omit<Symptom, 'at'> | undefined =
+    intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment: 'during' } : undefined;
+  const sign = felt && stopSign({ ...felt, at: instant(new Date(0)) });
+  const missing = [...(intensity === undefined ? ['how strong'] : []), ...(spot ? [] : ['where']), ...(kind ? [] : ['what kind'])];
+  const digit = (key: string) => {
+    if (!/^\d$/.test(key)) return false;
+    // 1 and then 0 is ten.
+    setIntensity(intensity === 1 && key === '0' ? 10 : Number(key));
+    return true;
+  };
+  return (
+    <Sheet title="What is felt?" close={close}>
+      <form
+        className="flex flex-1 flex-col gap-3"
+        onKeyDown={(event) => {
+          if (digit(event.key)) event.preventDefault();
+        }}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (felt) record(felt);
+        }}
+      >
+        <fieldset>
+          <legend className="text-lg font-semibold">How strong, 0 to 10</legend>
+          <div className="mt-1 grid grid-cols-6 gap-1.5 sm:grid-cols-11">
+            {TEN.map((n) => (
+              <button
+                key={n}
+                type="button"
+                data-first={n === 0 ? true : undefined}
+                className={`btn min-h-13 px-0 text-xl ${intensity === n ? 'btn-primary' : 'btn-outline border-base-300'}`}
+                aria-pressed={intensity === n}
+                onClick={() => setIntensity(n)}
+              >
+                {n}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+        <BodyOutline chosen={spot} choose={setSpot} />
+        <fieldset>
+          <legend className="text-lg font-semibold">What kind</legend>
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            {KINDS.map((k) => (
+              <button
+                key={k}
+                type="button"
+                className={`btn min-h-13 text-lg font-normal ${kind === k ? 'btn-primary' : 'btn-outline border-base-300'}`}
+                aria-pressed={kind === k}
+                onClick={() => setKind(k)}
+              >
+                {k}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+        <div className="mt-auto">
+          {sign && <p className="mb-2 text-lg font-semibold text-error">{sign}</p>}
+          <button type="submit" className="btn btn-primary min-h-16 w-full text-xl" disabled={!felt}>
+            {felt ? 'Record it' : `Say ${missing.join(', ')}`}
+          </button>
+          <p className="aside mt-1 text-sm">A coaching aid, not medical advice: a licensed professional decides about injuries.</p>
+        </div>
+      </form>
+    </Sheet>
+  );
+}

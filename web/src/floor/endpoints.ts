@@ -1,0 +1,28 @@
+import type { FloorPatchDto, FloorPhotoDto, FloorRunReply, FloorRunRow } from '@myokinet/core/contracts';
+import { api, touches } from '../app/api.ts';
+
+const endpoints = api.injectEndpoints({
+  endpoints: (build) => ({
+    floorRuns: build.query<readonly FloorRunRow[], string>({
+      query: (traineeId) => `trainees/${traineeId}/floor`,
+      providesTags: (_r, _e, id) => [{ type: 'Trainee', id }],
+    }),
+    floorRun: build.query<FloorRunReply, string>({ query: (runId) => `floor/${runId}`, keepUnusedDataFor: 0 }),
+    sendFloor: build.mutation<FloorRunReply, { readonly runId: string; readonly body: FloorPatchDto }>({
+      query: ({ runId, body }) => ({ url: `floor/${runId}`, method: 'PUT', body }),
+      // Looking whether there is news touches nothing.
+      invalidatesTags: (_r, error, { body }) => (body.events.length === 0 ? [] : touches(body.traineeId, error)),
+    }),
+    sendPhoto: build.mutation<FloorRunReply, { readonly runId: string; readonly traineeId: string; readonly body: FloorPhotoDto }>({
+      query: ({ runId, body }) => ({ url: `floor/${runId}/photos`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
+    }),
+    takeOffFloorPhoto: build.mutation<FloorRunReply, { readonly runId: string; readonly traineeId: string; readonly photoId: string }>({
+      query: ({ runId, photoId }) => ({ url: `floor/${runId}/photos/${photoId}`, method: 'DELETE' }),
+      invalidatesTags: (_r, error, { traineeId }) => touches(traineeId, error),
+    }),
+  }),
+});
+
+export const floorEndpoints = endpoints.endpoints;
+export const { useFloorRunsQuery, useTakeOffFloorPhotoMutation } = endpoints;

@@ -1,0 +1,59 @@
+import { useEffect, useEffectEvent } from 'react';
+
+/** What keys and a page-turner pedal do on the floor. */
+export interface FloorKeys {
+  /** Space, →, Page Down: the one thing to do now. */
+  readonly go: () => void;
+  /** ←, Page Up: back, or take back. */
+  readonly back: () => void;
+  readonly enter: () => void;
+  readonly up: () => void;
+  readonly down: () => void;
+  readonly digit: (digit: string) => void;
+  /** A letter without Shift: a fault. Returns whether it meant something. */
+  readonly letter: (letter: string) => boolean;
+  readonly lighter: () => void;
+  readonly harder: () => void;
+  /** Shift and a letter. */
+  readonly command: (letter: string) => boolean;
+  readonly help: () => void;
+}
+
+/** Listens while `on`; typing in a field, and a pressed button, keep their keys. */
+export function useFloorKeys(keys: FloorKeys, on: boolean): void {
+  const pressed = useEffectEvent((event: KeyboardEvent): boolean => {
+    const { key, target } = event;
+    if (event.ctrlKey || event.metaKey || event.altKey) return false;
+    if (target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]')) return false;
+    const onButton = target instanceof HTMLElement && target.matches('button, a, summary');
+    if (onButton && (key === ' ' || key === 'Enter')) return false;
+    const named = {
+      ' ': keys.go,
+      PageDown: keys.go,
+      ArrowRight: keys.go,
+      PageUp: keys.back,
+      ArrowLeft: keys.back,
+      Enter: keys.enter,
+      ArrowUp: keys.up,
+      ArrowDown: keys.down,
+      '-': keys.lighter,
+      '+': keys.harder,
+      '=': keys.harder,
+      '?': keys.help,
+    }[key];
+    if (named) named();
+    else if (/^\d$/.test(key)) keys.digit(key);
+    else if (/^[a-z]$/i.test(key)) return event.shiftKey ? keys.command(key.toUpperCase()) : keys.letter(key.toUpperCase());
+    else return false;
+    return true;
+  });
+  useEffect(() => {
+    if (!on) return;
+    const listen = (event: KeyboardEvent) => {
+      if (event.repeat && !['ArrowUp', 'ArrowDown'].includes(event.key)) return;
+      if (pressed(event)) event.preventDefault();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [on]);
+}

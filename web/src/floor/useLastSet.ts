@@ -1,0 +1,43 @@
+import { useState } from 'react';
+import type { FloorPerson } from './floorPeople.ts';
+import type { LastSet } from './useStage.ts';
+
+const MOST = 3600;
+
+/** Putting the set just logged right: another figure, or taking it back. The first log stays in the run, taken back by name. */
+export function useLastSet(person: FloorPerson, last: LastSet | undefined, setLast: (last: LastSet | undefined) => void) {
+  const [typed, setTyped] = useState('');
+  const correct = async (amount: number) => {
+    if (!last || last.feeling || amount < 0 || amount > MOST || amount === last.amount) return;
+    const { itemId, round, side } = last.step;
+    setLast({ ...last, amount });
+    await person.happen({ kind: 'take back', eventId: last.setId });
+    const setId = await person.happen({ kind: 'set', itemId, round, side, amount });
+    setLast(setId ? { ...last, amount, setId } : last);
+  };
+  return {
+    typed,
+    /** A digit of the right figure. */
+    type: (digit: string) => {
+      if (last && !last.feeling) setTyped((typed + digit).slice(-4));
+    },
+    /** Takes over what was typed. Returns whether anything was. */
+    commit: (): boolean => {
+      if (typed === '') return false;
+      setTyped('');
+      void correct(Number(typed));
+      return true;
+    },
+    nudge: (by: number) => {
+      if (last) void correct(last.amount + by);
+    },
+    takeBack: () => {
+      if (!last) return;
+      setTyped('');
+      setLast(undefined);
+      void person.happen({ kind: 'take back', eventId: last.setId });
+    },
+  };
+}
+
+export type LastSetHandle = ReturnType<typeof useLastSet>;
