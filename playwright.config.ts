@@ -14,6 +14,8 @@ export default defineConfig({
   forbidOnly: process.env.CI !== undefined,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
+    // The program is kept on a device by one test of its own; elsewhere it would only be fetched again and again.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     actionTimeout: 60_000,
     timezoneId: 'Europe/Amsterdam',

@@ -1,6 +1,6 @@
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
-import { extname, join } from 'node:path';
+import { extname, join, relative, sep } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { binOf, must, ROOT } from './run.mjs';
@@ -27,6 +27,7 @@ export async function build() {
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted && existsSync(PAGES)) return;
   process.stdout.write('Building…\n');
   await Promise.all([buildServer(), must(process.execPath, [binOf('vite'), 'build', 'web', '--logLevel', 'warn'])]);
+  await buildServiceWorker();
   compress(PAGES);
   writeFileSync(STAMP, wanted);
 }
@@ -50,6 +51,34 @@ async function buildServer() {
     logLevel: 'warning',
   });
   cpSync(join(ROOT, 'server/src/database/migrations'), join(out, 'migrations'), { recursive: true });
+}
+
+/** Larger files than this are fetched when they are needed: models, solvers, what a session can do without. */
+const LARGEST_KEPT = 500 * 1024;
+
+/** The worker that keeps the program on a device, with the list of its files. */
+async function buildServiceWorker() {
+  const { build: bundle } = await import('esbuild');
+  const shell = filesIn(PAGES)
+    .filter((file) => statSync(file).size <= LARGEST_KEPT)
+    .map((file) => {
+      const url = `/${relative(PAGES, file).split(sep).join('/')}`;
+      // Files under assets have their own hash in the name.
+      return {
+        url,
+        revision: url.startsWith('/assets/') ? null : createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
+      };
+    });
+  await bundle({
+    entryPoints: [join(ROOT, 'web/src/shell/serviceWorker.ts')],
+    outfile: join(PAGES, 'serviceWorker.js'),
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    define: { SHELL: JSON.stringify(shell), 'process.env.NODE_ENV': '"production"' },
+    tsconfig: join(ROOT, 'tsconfig.base.json'),
+    logLevel: 'warning',
+  });
 }
 
 /** Packages stay outside the bundle; core's own doors come in from their source. */

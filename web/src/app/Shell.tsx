@@ -1,6 +1,7 @@
 import { Moon, Search, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
+import { NewVersion } from '../shell/NewVersion.tsx';
 import { BinNote } from './BinNote.tsx';
 import { DraftList } from './DraftList.tsx';
 import { CommandBox } from './CommandBox.tsx';
@@ -60,6 +61,7 @@ export function Shell() {
           </button>
         </div>
       </header>
+      <NewVersion />
       <main id="main" className="flex flex-1 flex-col">
         <Outlet />
       </main>

@@ -51,6 +51,7 @@ export const router = createBrowserRouter([
                     ],
                   },
                   { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
+                  { path: 'workload', lazy: async () => ({ Component: (await import('../workload/WorkloadPage.tsx')).WorkloadPage }) },
                   { path: 'floor', lazy: async () => ({ Component: (await import('../floor/StartPage.tsx')).StartPage }) },
                   { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
                   { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },

@@ -1,4 +1,5 @@
 import { FloorCloseDto, inspect } from '@myokinet/core/contracts';
+import { closedBecause } from '@myokinet/core/floor';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -51,7 +52,13 @@ function EndForm({ person, back, canGoBack }: AfterProps) {
     note,
   };
   const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: instant(new Date()) }, { now: new Date() });
-  const save = async () => setFailed((await person.happen(close)) === undefined);
+  const save = async () => {
+    // What a stop sign or a lock closed says so on record.
+    for (const { now, skipped, done } of run.items)
+      if (!skipped && done.length < now.sets && closedBecause(person.library.asPlanned(now), run, { stopSigns: person.kept.holds }))
+        await person.happen({ kind: 'skip', itemId: now.id, reason: 'stop sign' });
+    setFailed((await person.happen(close)) === undefined);
+  };
 
   if (sets === 0)
     return (

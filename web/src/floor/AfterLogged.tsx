@@ -59,7 +59,9 @@ function NextDoses({ person }: { readonly person: FloorPerson }) {
   return (
     <section aria-label="Next doses">
       <h2 className="text-2xl">Pencilled for next time</h2>
-      {changes.length === 0 && <p className="mt-1 text-lg">The same again for all {all.length} drills.</p>}
+      {changes.length === 0 && (
+        <p className="mt-1 text-lg">{all.length === 0 ? 'No drill that grows was done.' : 'The same again for every drill.'}</p>
+      )}
       <ul className="mt-1 text-lg">
         {changes.map(({ drillId, next }, i) => {
           const drill = person.library.drill(drillId);

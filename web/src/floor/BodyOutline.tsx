@@ -29,11 +29,11 @@ const VIEWS: readonly View[] = [
     rightOnLeft: true,
     // Along the arm, from the trunk outwards; far enough apart for a finger.
     sided: [
-      { place: 'shoulder', x: 42, y: 84 },
-      { place: 'elbow', x: 84, y: 101 },
-      { place: 'forearm', x: 115, y: 110 },
-      { place: 'wrist', x: 143, y: 120 },
-      { place: 'hand', x: 168, y: 130 },
+      { place: 'shoulder', x: 38, y: 84 },
+      { place: 'elbow', x: 71, y: 95 },
+      { place: 'forearm', x: 103, y: 105 },
+      { place: 'wrist', x: 134, y: 115 },
+      { place: 'hand', x: 165, y: 125 },
     ],
     middle: [],
   },
@@ -43,8 +43,8 @@ const VIEWS: readonly View[] = [
     rightOnLeft: false,
     sided: [{ place: 'shoulder blade', x: 30, y: 104 }],
     middle: [
-      { place: 'neck', y: 58 },
-      { place: 'upper back', y: 96 },
+      { place: 'neck', y: 62 },
+      { place: 'upper back', y: 108 },
       { place: 'lower back', y: 168 },
     ],
   },

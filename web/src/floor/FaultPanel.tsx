@@ -52,7 +52,6 @@ export function letGo(event: { readonly detail: number; readonly currentTarget: 
 interface FaultCueProps {
   readonly person: FloorPerson;
   readonly fault: SeenFault;
-  readonly mended: () => void;
   readonly stayed: () => void;
   /** From the second time on: what makes it easier. */
   readonly easier: readonly { readonly label: string; readonly does: () => void }[];
@@ -61,7 +60,7 @@ interface FaultCueProps {
 const OFTEN = 2;
 
 /** The cue for the fault just seen, at once and large; the second time also what to step back to. */
-export function FaultCue({ person, fault, mended, stayed, easier }: FaultCueProps) {
+export function FaultCue({ person, fault, stayed, easier }: FaultCueProps) {
   const { name, cue, regression } = person.library.fault(fault.faultId);
   return (
     <section role="alert" aria-label={`Fault: ${name}`} className="border-s-8 border-warning bg-warning/15 px-4 py-3">
@@ -84,14 +83,9 @@ export function FaultCue({ person, fault, mended, stayed, easier }: FaultCueProp
           </div>
         </div>
       )}
-      <div className="mt-3 grid grid-cols-2 gap-2">
-        <button type="button" className="btn btn-primary min-h-16 text-xl" onClick={mended}>
-          Mended
-        </button>
-        <button type="button" className="btn btn-outline min-h-16 text-xl" onClick={stayed}>
-          {fault.during ? 'It stays: end the set' : 'It stayed'}
-        </button>
-      </div>
+      <button type="button" className="btn btn-outline mt-3 min-h-16 w-full text-xl" onClick={stayed}>
+        {fault.during ? 'It stays: end the set' : 'It stayed'}
+      </button>
     </section>
   );
 }

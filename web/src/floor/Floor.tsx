@@ -67,7 +67,7 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
             // A new set is a new stage; turning the dial or another device's news is not.
             key={`${runId}/${step.itemId}/${step.round}/${step.side}`}
             {...{ clock, person, step, last, logged, setLast }}
-            alone={people.length === 1}
+            others={people.filter((p) => p !== person)}
             pick={(itemId) => setPicked({ ...picked, [runId]: itemId })}
             end={() => end(true)}
           />

@@ -8,15 +8,18 @@ import { SetUpFigure } from '../pieces/SetUpFigure.tsx';
 import { buildOf } from '../trainee/buildOf.ts';
 import type { FloorPerson } from './floorPeople.ts';
 
+/** Before the styles of the page decide. */
+const SIZE = 144;
+
 /** How the drill is arranged on this trainee: figure, words, and what the hands then carry with its band. */
-export function FloorSetUp({ person, step, size }: { readonly person: FloorPerson; readonly step: Step; readonly size: number }) {
+export function FloorSetUp({ person, step }: { readonly person: FloorPerson; readonly step: Step }) {
   const { drill } = step;
   const { body, kept } = person;
   const figure = useMemo(() => figureOn(drill, buildOf(kept.pack.trainee), body), [drill, kept.pack.trainee, body]);
   const words = useMemo(() => setUpWords(drill, body), [drill, body]);
   return (
-    <figure className="flex items-center gap-4">
-      <SetUpFigure figure={figure} size={size} label={`${drill.name}: ${drill.position}`} />
+    <figure className="flex items-center gap-4 [&_svg]:size-36 lg:[&_svg]:size-56">
+      <SetUpFigure figure={figure} size={SIZE} label={`${drill.name}: ${drill.position}`} />
       <figcaption className="min-w-0 flex-1 text-lg leading-snug">
         {words ? (
           <>

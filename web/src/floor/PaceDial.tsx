@@ -1,5 +1,5 @@
 import { type Pace, paceAt, type PacePart, stillGoodAt } from '@myokinet/core/floor';
-import type { DoseUnit } from '@myokinet/core/drills';
+import { type DoseUnit, UNIT_WORDS } from '@myokinet/core/drills';
 
 const WORDS: Readonly<Record<DoseUnit, Readonly<Record<PacePart, string>>>> = {
   reps: { out: 'Out', hold: 'Hold', back: 'Back', in: '', still: '' },
@@ -13,6 +13,8 @@ interface PaceDialProps {
   readonly seconds: number;
 }
 
+/** Shorter stretches than this, in seconds, are not counted down. */
+const WORTH_COUNTING = 2;
 /** How long "still good?" stands. */
 const ASKED_SECONDS = 4;
 
@@ -24,19 +26,20 @@ export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
   const word = WORDS[unit][at.part];
   const isHold = at.part === 'still';
   const asks = isHold && stillGoodAt(pace.seconds).some((s) => seconds >= s && seconds < s + ASKED_SECONDS);
+  const partLasts = at.until - at.from >= WORTH_COUNTING;
   return (
     <div className="flex flex-col items-center gap-3" role="timer" aria-label="Pace">
       <p className="font-display text-4xl font-semibold sm:text-5xl" aria-hidden>
         {asks ? 'Still good?' : word}
+        {!isHold && partLasts && <span className="ms-3 font-normal">{Math.ceil(at.left)}</span>}
       </p>
       <p className="font-display text-[7rem] leading-none font-bold sm:text-[10rem]">
-        {isHold ? Math.ceil(at.setLeft) : Math.ceil(at.left)}
-        <span className="ms-2 text-2xl font-normal">s</span>
+        {isHold ? Math.ceil(at.setLeft) : at.count}
+        <span className="ms-3 font-sans text-2xl font-normal">
+          {isHold ? `s of ${pace.seconds}` : `of ${pace.beats.at(-1)?.count} ${UNIT_WORDS[unit]}`}
+        </span>
       </p>
       <Rail place={railPlace(at.part, progress(at.from, at.until, seconds))} drains={isHold ? at.setLeft / pace.seconds : undefined} />
-      <p className="text-2xl">
-        {isHold ? `of ${pace.seconds} s` : `${unit === 'reps' ? 'repetition' : 'breath'} ${at.count} of ${pace.beats.at(-1)?.count}`}
-      </p>
     </div>
   );
 }

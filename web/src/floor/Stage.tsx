@@ -6,11 +6,13 @@ import { type ReactNode, useState } from 'react';
 import { ListSheet, SkipSheet, SwapSheet } from './ChoiceSheets.tsx';
 import { FaultCue, FaultPanel, letGo } from './FaultPanel.tsx';
 import type { FloorClock } from './floorClock.ts';
+import { firstName } from './FloorBar.tsx';
 import { FloorHelp } from './FloorHelp.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 import { FloorSetUp } from './FloorSetUp.tsx';
 import { faultKeys } from './faultKeys.ts';
 import { JustDone } from './JustDone.tsx';
+import { Meanwhile } from './Meanwhile.tsx';
 import { PaceDial } from './PaceDial.tsx';
 import { SymptomSheet } from './SymptomSheet.tsx';
 import { useFloorKeys } from './useFloorKeys.ts';
@@ -23,7 +25,8 @@ export interface StageProps {
   readonly person: FloorPerson;
   readonly step: Step;
   readonly last: LastSet | undefined;
-  readonly alone: boolean;
+  /** The rest of the group, in whatever order. */
+  readonly others: readonly FloorPerson[];
   readonly logged: () => void;
   readonly setLast: (last: LastSet | undefined) => void;
   readonly pick: (itemId: string) => void;
@@ -33,13 +36,13 @@ export interface StageProps {
 type Open = 'symptom' | 'swap' | 'skip' | 'list' | 'help';
 
 /** One set: what, how, go. Everything else stays at the edge. */
-export function Stage({ clock, person, step, last, alone, logged, setLast, pick, end }: StageProps) {
+export function Stage({ clock, person, step, last, others, logged, setLast, pick, end }: StageProps) {
   const stage = useStage({
     clock,
     person,
     step,
     last,
-    alone,
+    alone: others.length === 0,
     logging: setLast,
     logged,
     unlogged: () => setLast(last),
@@ -94,7 +97,11 @@ export function Stage({ clock, person, step, last, alone, logged, setLast, pick,
   );
 
   const next = person.open.find((s) => s !== step && !(s.itemId === step.itemId && s.round === step.round && s.side === step.side));
-  const nextWords = next ? transitionTo(step, next, person.run.head.form).says.join(' ') : 'Then it is done.';
+  const nextWords = next
+    ? transitionTo(step, next, person.run.head.form)
+        .says.join(' ')
+        .replace(/^Next: /, '')
+    : 'the end.';
   const easierDrill = tools.neighbours().find((n) => !n.harder && !n.excluded);
   const easier = [
     ...(drill.support ? [{ label: 'Lighter by 5 points', does: tools.lighter }] : []),
@@ -105,6 +112,7 @@ export function Stage({ clock, person, step, last, alone, logged, setLast, pick,
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-2">
         <h1 className="text-3xl sm:text-4xl">
+          {others.length > 0 && <span className="text-accent">{firstName(person.name)}: </span>}
           {drill.name}
           {step.side !== 'whole' && <SideMark side={step.side} />}
         </h1>
@@ -119,9 +127,6 @@ export function Stage({ clock, person, step, last, alone, logged, setLast, pick,
 
       <div className="grid flex-1 content-start gap-x-8 gap-y-3 pt-3 lg:grid-cols-2">
         <div className="flex flex-col gap-3">
-          {fault ? (
-            <FaultCue person={person} fault={fault} mended={() => void stage.mended()} stayed={stage.stayed} easier={easier} />
-          ) : null}
           {phase.kind === 'work' && !byFeel && <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={stage.now - phase.since} />}
           {phase.kind === 'work' && byFeel && (
             <p className="font-display py-8 text-center text-4xl leading-tight font-semibold sm:text-5xl">
@@ -143,9 +148,10 @@ export function Stage({ clock, person, step, last, alone, logged, setLast, pick,
             </div>
           )}
           {between && last && <JustDone last={last} handle={lastSet} />}
-          {(between || phase.kind === 'lead') && !fault && <FloorSetUp person={person} step={step} size={150} />}
+          {(between || phase.kind === 'lead') && !fault && <FloorSetUp person={person} step={step} />}
         </div>
-        <div className="flex flex-col gap-3">
+        <div className={`flex flex-col gap-3 ${fault ? 'max-lg:order-first' : ''}`}>
+          {fault && <FaultCue person={person} fault={fault} stayed={stage.stayed} easier={easier} />}
           {!fault && (
             <ul className="text-xl leading-snug">
               {cuesOf(drill, schools).map((cue) => (
@@ -159,16 +165,17 @@ export function Stage({ clock, person, step, last, alone, logged, setLast, pick,
               {tools.said}
             </p>
           )}
-          {phase.kind === 'work' && <FaultPanel person={person} step={step} see={see} about="Fault seen: one tap" />}
+          {phase.kind === 'work' && !fault && <FaultPanel person={person} step={step} see={see} about="Fault seen: one tap" />}
           {between && last && !fault && (
             <FaultPanel person={person} step={last.step} see={see} about={`Seen in the set before (${last.step.drill.name})`} />
           )}
+          {between && !fault && <Meanwhile others={others} />}
         </div>
       </div>
 
       <footer className="sticky bottom-0 mt-3 flex flex-col gap-2 bg-base-100 pt-1">
         <p className="text-lg">
-          <span className="aside">Next: </span>
+          <span className="aside">Then: </span>
           {nextWords}
         </p>
         <button
@@ -182,7 +189,7 @@ export function Stage({ clock, person, step, last, alone, logged, setLast, pick,
         >
           {GO_WORDS[fault ? 'fault' : phase.kind](byFeel)}
         </button>
-        <div className="grid grid-cols-6 gap-1.5">
+        <div className="grid grid-cols-[1.35fr_repeat(5,1fr)] gap-1.5">
           <Tool label="Symptom" icon={<HeartPulse size={22} aria-hidden />} keys="Shift+S" use={() => setOpen('symptom')} strong />
           <Tool label="Lighter" icon={<ArrowDown size={22} aria-hidden />} keys="-" use={tools.lighter} />
           <Tool label="Harder" icon={<ArrowUp size={22} aria-hidden />} keys="+" use={tools.harder} />

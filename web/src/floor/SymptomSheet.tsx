@@ -68,7 +68,7 @@ export function SymptomSheet({ record, close }: { readonly record: (felt: Omit<S
             ))}
           </div>
         </fieldset>
-        <div className="mt-auto">
+        <div className="sticky bottom-0 mt-auto bg-base-100 py-2">
           {sign && <p className="mb-2 text-lg font-semibold text-error">{sign}</p>}
           <button type="submit" className="btn btn-primary min-h-16 w-full text-xl" disabled={!felt}>
             {felt ? 'Record it' : `Say ${missing.join(', ')}`}

@@ -2,6 +2,7 @@ import type { TodayItem } from '@myokinet/core/contracts';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { useTodayQuery } from '../caseload/endpoints.ts';
+import { HereOnDevice } from '../floor/HereOnDevice.tsx';
 import { Empty } from '../pieces/Empty.tsx';
 import { ProblemNote } from '../pieces/ProblemNote.tsx';
 import { Waiting } from '../pieces/Waiting.tsx';
@@ -30,6 +31,7 @@ export function TodayPage() {
         </Link>
       </div>
       <ProblemNote error={error} retry={() => void refetch()} />
+      <HereOnDevice />
       {data?.length === 0 && (
         <div className="mt-5">
           <Empty title="Nothing waits">

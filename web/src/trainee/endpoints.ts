@@ -27,6 +27,7 @@ import type {
   TraineeReply,
   TrialCorrectionDto,
   WithdrawalDto,
+  WorkloadReply,
 } from '@myokinet/core/contracts';
 import { api, touches } from '../app/api.ts';
 
@@ -60,6 +61,7 @@ const endpoints = api.injectEndpoints({
       run: about<OpenRun>('/run'),
       screen: about<ScreenReply>('/screen'),
       record: about<RecordReply>('/record'),
+      workload: about<WorkloadReply>('/workload'),
       plan: build.query<PlanReply | null, { traineeId: string; weekStart: string }>({
         queryFn: async ({ traineeId, weekStart }, _api, _options, baseQuery) => {
           const result = await baseQuery(`trainees/${traineeId}/plans/${weekStart}`);
@@ -151,6 +153,7 @@ export const {
   useReadinessQuery,
   useChecksQuery,
   useRecordQuery,
+  useWorkloadQuery,
   usePlanQuery,
   useAddTraineeMutation,
   useEditTraineeMutation,
