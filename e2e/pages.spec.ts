@@ -42,6 +42,8 @@ const PAGES: readonly (readonly [string, () => string])[] = [
   ['plan, calendar', () => `/trainees/${crew[0]?.id}/plan/calendar`],
   ['plan, brief', () => `/trainees/${crew[0]?.id}/plan/brief`],
   ['plan, compare', () => `/trainees/${crew[0]?.id}/plan/compare`],
+  ['run a session, before it starts', () => `/trainees/${crew[0]?.id}/floor`],
+  ['workload', () => `/trainees/${crew[0]?.id}/workload`],
   ['log a session', () => `/trainees/${crew[0]?.id}/session?free=1`],
   ['screen', () => `/trainees/${idOf((r) => r.name.startsWith('Maren'))}/screen`],
   ['library, drills', () => '/library'],

@@ -64,4 +64,15 @@ export class Server {
   async api<T>(path: string): Promise<T> {
     return (await (await fetch(this.address + path)).json()) as T;
   }
+
+  /** Sends, and refuses to go on when the server refuses. */
+  async send<T>(method: 'PUT' | 'POST', path: string, body: object): Promise<T> {
+    const reply = await fetch(this.address + path, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    if (!reply.ok) throw new Error(`${method} ${path}: ${reply.status} ${await reply.text()}`);
+    return (await reply.json()) as T;
+  }
 }

@@ -93,6 +93,28 @@ describe('the support dial', () => {
     }
   });
 
+  it('goes as far as the set-up reaches where a whole turn is too much', () => {
+    const plank = fitted.drill('plank');
+    const turned = turnSupport(body, plank, -0.05);
+    if ('problem' in turned) throw new Error(turned.problem);
+    const change = turned.on.reading.loadShare - (plank.handLoad?.share ?? 0);
+    expect(change).toBeLessThan(-0.015);
+    expect(change).toBeGreaterThan(-0.05);
+    expect(
+      turnSupport(
+        body,
+        {
+          ...plank,
+          support: turned.support,
+          handLoad: { ...(plank.handLoad as NonNullable<typeof plank.handLoad>), share: turned.on.reading.loadShare },
+        },
+        -0.05,
+      ),
+    ).toEqual({
+      problem: expect.stringMatching(/Change the drill instead\.$/) as string,
+    });
+  });
+
   it('says so where there is nothing to turn', () => {
     expect(turnSupport(body, fitted.drill('neck-loosening'), 0.05)).toEqual({
       problem: 'Neck loosening has no support to turn: change the drill instead.',

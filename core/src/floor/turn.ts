@@ -4,6 +4,8 @@ import { type KnownBody, type SupportOn, supportOn, type SupportPlan } from '../
 
 /** One turn of the support dial, as a fraction of body weight (common practice, no source). */
 export const TURN = 0.05;
+/** Parts of a turn, tried until the set-up reaches so far. */
+const PARTS = [1, 0.8, 0.6, 0.4];
 /** Less than this is no turn. */
 const NOTICED = 0.005;
 const LEAST = 0.01;
@@ -24,15 +26,18 @@ export function turnSupport(
   by: number,
 ): Turned {
   if (!support || !handLoad) return { problem: `${name} has no support to turn: change the drill instead.` };
-  const turned = { setUp: support.setUp, wanted: Math.max(LEAST, Math.round((handLoad.share + by) * 100) / 100) };
-  try {
-    const on = supportOn(body, turned);
-    const { loadShare } = on.reading;
-    if (Math.abs(loadShare - handLoad.share) < NOTICED || Math.sign(loadShare - handLoad.share) !== Math.sign(by))
-      return { problem: `${on.problem ?? `${name} cannot be turned further.`} Change the drill instead.` };
-    return { support: turned, on };
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    return { problem: error.detail };
+  let why = `${name} cannot be turned further.`;
+  for (const part of PARTS) {
+    const turned = { setUp: support.setUp, wanted: Math.max(LEAST, Math.round((handLoad.share + by * part) * 100) / 100) };
+    try {
+      const on = supportOn(body, turned);
+      const change = on.reading.loadShare - handLoad.share;
+      if (Math.abs(change) >= NOTICED && Math.sign(change) === Math.sign(by) && !on.problem) return { support: turned, on };
+      why = on.problem ?? why;
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      why = error.detail;
+    }
   }
+  return { problem: `${why} Change the drill instead.` };
 }

@@ -5,6 +5,7 @@ import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities
 import { symptomInWords } from '@myokinet/core/safety';
 import { useState } from 'react';
 import { useLibrary } from '../library/LibraryContext.ts';
+import { SessionPhotos } from './SessionPhotos.tsx';
 import { MorningForm } from './MorningForm.tsx';
 
 /** One logged session: the verdict at a glance, every set on request, and the morning after. */
@@ -40,6 +41,12 @@ export function SessionEntry({
           </span>
         </span>
       </button>
+      {session.replaced && (
+        <p className="aside text-sm sm:ps-[14rem]">
+          Second version: sets of another device came in after the end. The first, with {session.replaced.sets}{' '}
+          {session.replaced.sets === 1 ? 'set' : 'sets'} and load {session.replaced.load}, stays on record.
+        </p>
+      )}
       {[...others, ...mornings].map((s) => (
         <p key={s.id} className="text-sm sm:ps-[14rem]">
           {capital(symptomInWords({ ...s, at: s.at as Instant }))}.{s.note && ` “${s.note}”`}
@@ -62,9 +69,13 @@ export function SessionEntry({
                   asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.drill(item.drillId).dose)}:
                 </span>{' '}
                 {item.sets.length === 0 ? 'not done' : item.sets.map((set) => setWords(set, library)).join(' · ')}
+                {item.skipped && `; left out: ${item.skipped}`}
               </li>
             ))}
           </ul>
+          {session.runId && session.photos && session.photos.length > 0 && (
+            <SessionPhotos runId={session.runId} photos={session.photos} traineeId={traineeId} />
+          )}
           <p className="aside mt-1">
             Hands: {Math.round(session.handLoad.push)} pushing, {Math.round(session.handLoad.pull)} pulling, in body-weight seconds (share
             of body weight × seconds under tension).

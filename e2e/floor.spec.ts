@@ -1,0 +1,254 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import type { CaseloadRow, FloorRunReply, RecordReply } from '@myokinet/core/contracts';
+import { drill, openRun, withoutSound } from './floorRuns.ts';
+import { Server } from './server.ts';
+
+const server = new Server();
+let crew: readonly CaseloadRow[];
+test.beforeAll(async () => {
+  await server.start({ demo: true });
+  crew = await server.api<readonly CaseloadRow[]>('/api/caseload');
+});
+test.afterAll(() => server.remove());
+
+const idOf = (name: string) => crew.find((r) => r.name.startsWith(name))?.id ?? '';
+const recordOf = (name: string) => server.api<RecordReply>(`/api/trainees/${idOf(name)}/record`);
+const setsOf = async (runId: string) =>
+  (await server.api<FloorRunReply>(`/api/floor/${runId}`)).events.filter((e) => e.kind === 'set').length;
+const go = (page: Page) => page.getByRole('button', { name: /^(Start the set|Go now|Now)$/ });
+const allSent = (page: Page) => expect(page.getByText('all sent')).toBeVisible();
+
+/** From getting ready to the set: three seconds into position, unless they are cut short. */
+async function begin(page: Page): Promise<void> {
+  await expect(go(page)).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('timer', { name: 'Until the next set' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
+}
+
+test('a whole session by keys and pedal alone, with the clock held: pace, holds, faults, dial, rest, sides, the end', async ({ page }) => {
+  await page.clock.install();
+  await withoutSound(page);
+  const run = await openRun(server, idOf('Jory'), [
+    drill('tabletop-scapular-push-up', { sets: 1, max: 3, min: 3 }),
+    drill('plank', { sets: 2, min: 20, max: 20 }),
+    drill('neck-loosening', { sets: 1, min: 3, max: 3 }),
+  ]);
+  await page.goto(`${server.address}/floor/${run.id}`);
+  await expect(page.getByRole('heading', { name: /^Scapular push-up, hands and knees/ })).toBeVisible();
+
+  await test.step('repetitions run by their tempo and log themselves', async () => {
+    await begin(page);
+    await page.clock.runFor(1000);
+    await expect(page.getByRole('timer', { name: 'Pace' })).toContainText('1of 3 reps');
+    await page.clock.runFor(20_000);
+    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('3 reps');
+  });
+
+  await test.step('the figure just logged is put right by its digits', async () => {
+    await page.keyboard.press('2');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('2 reps');
+  });
+
+  await test.step('the support dial turns by about five points', async () => {
+    await expect(page.getByRole('heading', { name: /^Plank/ })).toBeVisible();
+    await page.keyboard.press('-');
+    await expect(page.getByRole('status').filter({ hasText: 'Lighter' })).toContainText(/\d\d% → \d\d% of body weight/);
+  });
+
+  await test.step('a hold asks whether it is still good; a cue that mends keeps it going', async () => {
+    await begin(page);
+    await page.clock.runFor(10_500);
+    await expect(page.getByText('Still good?')).toBeVisible();
+    await page.keyboard.press('H');
+    await expect(page.getByRole('alert', { name: /hips sag/ })).toContainText('One line from ear to ankle.');
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('alert', { name: /hips sag/ })).toHaveCount(0);
+    await page.clock.runFor(10_000);
+    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('20 s');
+  });
+
+  await test.step('the rest runs out; the second time a fault offers what is easier, and staying ends the set', async () => {
+    await expect(page.getByRole('timer', { name: 'Until the next set' })).toContainText('Rest, then set 2 of 2.');
+    await page.clock.runFor(31_000);
+    await begin(page);
+    await page.clock.runFor(6000);
+    await page.keyboard.press('H');
+    const alert = page.getByRole('alert', { name: /hips sag/ });
+    await expect(alert).toContainText('2 times in this drill');
+    await expect(alert).toContainText('Knees down.');
+    await expect(alert.getByRole('button', { name: 'Lighter by 5 points' })).toBeVisible();
+    await page.keyboard.press('H');
+    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText(/[67] s/);
+  });
+
+  await test.step('the pedal goes back: the set is taken back, and done again', async () => {
+    await page.keyboard.press('PageUp');
+    await expect(page.getByRole('heading', { name: /^Plank/ })).toBeVisible();
+    await begin(page);
+    await page.clock.runFor(8000);
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText(/[78] s/);
+  });
+
+  await test.step('left, then right, announced', async () => {
+    await expect(page.getByRole('heading', { name: /^Neck loosening/ })).toContainText('left');
+    await begin(page);
+    await page.clock.runFor(60_000);
+    await expect(page.getByRole('heading', { name: /^Neck loosening/ })).toContainText('right');
+    await begin(page);
+    await page.clock.runFor(60_000);
+  });
+
+  await test.step('the end: effort, and what follows', async () => {
+    await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
+    await page.getByRole('button', { name: '6', exact: true }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Minutes').fill('');
+    await expect(page.getByRole('alert')).toContainText('Minutes must be');
+    await page.getByLabel('Minutes').fill('25');
+    await page.getByLabel('Notes').fill('Good pace.');
+    await page.getByRole('button', { name: 'Log the session' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: /logged$/ })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Next doses' })).toBeVisible();
+    await allSent(page);
+  });
+
+  const [session] = (await recordOf('Jory')).sessions;
+  expect(session).toMatchObject({ effort: 6, minutes: 25, note: 'Good pace.', clean: false });
+  expect(session?.items.map((i) => [i.drillId, i.sets.map((s) => s.amount)])).toEqual([
+    ['tabletop-scapular-push-up', [2]],
+    ['plank', [20, expect.closeTo(8, -1)]],
+    ['neck-loosening', [3, 3]],
+  ]);
+  expect(session?.items[1]?.support?.wanted).toBeLessThan(0.69);
+  expect(session?.items[1]?.sets[0]?.faults).toEqual([{ faultId: 'hips-sag', mended: true }]);
+});
+
+test.describe('by touch, on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a circuit runs through by itself; skip, change and symptom are a tap away; the pain rule acts at once', async ({ page }) => {
+    await page.clock.install();
+    await withoutSound(page);
+    const run = await openRun(
+      server,
+      idOf('Elke'),
+      [
+        drill('wrist-circles', { sets: 2, min: 2, max: 2 }),
+        drill('neck-loosening', { sets: 1, min: 2, max: 2 }),
+        drill('tabletop-scapular-push-up', { sets: 2, min: 5, max: 5 }),
+        drill('plank', { sets: 2, min: 10, max: 10 }),
+      ],
+      { form: 'circuit' },
+    );
+    await page.goto(`${server.address}/floor/${run.id}`);
+    await page.getByRole('button', { name: 'Start the set' }).tap();
+    await page.clock.runFor(3200);
+    await page.clock.runFor(3200);
+    await expect(page.getByRole('heading', { name: /^Neck loosening/ })).toBeVisible();
+    await expect(page.getByRole('timer', { name: 'Until the next set' })).toContainText('Next: Neck loosening, left.');
+    await expect(page.locator('footer')).toContainText('Then: Other side: right.');
+    // Nobody touches anything: station, left, side, right, station.
+    await page.clock.runFor(90_000);
+    await expect.poll(() => setsOf(run.id)).toBeGreaterThanOrEqual(3);
+    await page
+      .getByRole('button', { name: 'Leave' })
+      .or(page.getByRole('button', { name: 'List' }))
+      .first()
+      .tap();
+    const list = page.getByRole('dialog', { name: 'This session' });
+    if (await list.isVisible()) await list.getByRole('button', { name: 'Close' }).tap();
+
+    await page.getByRole('button', { name: 'Change' }).tap();
+    await expect(page.getByRole('dialog', { name: 'Change the drill' })).toBeVisible();
+    await page.getByRole('button', { name: 'Close' }).tap();
+
+    await page.getByRole('button', { name: 'Symptom' }).tap();
+    const sheet = page.getByRole('dialog', { name: 'What is felt?' });
+    await expect(sheet.getByRole('button', { name: 'Say how strong, where, what kind' })).toBeDisabled();
+    await sheet.getByRole('button', { name: '4', exact: true }).tap();
+    await sheet.getByRole('button', { name: 'left wrist' }).tap();
+    await sheet.getByRole('button', { name: 'pinch' }).tap();
+    await expect(sheet.getByText('Pinch 4/10, left wrist, during: stop and step back.')).toBeVisible();
+    await sheet.getByRole('button', { name: 'Record it' }).tap();
+    await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
+    await expect(page.getByRole('alert')).toContainText('every gate is locked until the coach closes the stop sign');
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    await expect.poll(async () => (await recordOf('Elke')).stopSigns.filter((s) => !s.closure).length).toBeGreaterThan(0);
+    await page.getByRole('button', { name: 'End the session' }).tap();
+    await page.getByRole('button', { name: '3', exact: true }).tap();
+    await page.getByRole('button', { name: 'Log the session' }).tap();
+    await expect(page.getByRole('heading', { name: /logged$/ })).toBeVisible();
+    await expect(page.getByText(/stop sign/).first()).toBeVisible();
+    await allSent(page);
+    const [session] = (await recordOf('Elke')).sessions;
+    expect(session?.symptoms).toMatchObject([{ kind: 'pinch', intensity: 4, place: 'wrist', side: 'left' }]);
+    expect(session?.items.some((i) => i.skipped === 'stop sign')).toBe(true);
+  });
+
+  test('no screen of the floor is wider than the phone, and axe finds nothing', async ({ page }) => {
+    await withoutSound(page);
+    const run = await openRun(server, idOf('Jory'), [drill('plank', { sets: 2 }), drill('supported-one-shoulder-pack')]);
+    await page.goto(`${server.address}/floor/${run.id}`);
+    const fits = async () => {
+      const width = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(width).toBeLessThanOrEqual(390);
+      expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    };
+    await expect(go(page)).toBeVisible();
+    await fits();
+    await page.getByRole('button', { name: 'Symptom' }).tap();
+    await fits();
+    await page.getByRole('button', { name: 'Close' }).tap();
+    await go(page).tap();
+    await page.getByRole('button', { name: 'Now' }).tap();
+    await page.getByRole('button', { name: /hips sag/ }).tap();
+    await expect(page.getByRole('alert')).toBeVisible();
+    await fits();
+    await page.getByRole('button', { name: /It stays/ }).tap();
+    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toBeVisible();
+    await fits();
+  });
+});
+
+test('by feel: no counter, four answers, and no number to chase', async ({ page }) => {
+  await withoutSound(page);
+  const run = await openRun(server, idOf('Noor'), [drill('plank', { sets: 1 })], { progress: 'feel' });
+  await page.goto(`${server.address}/floor/${run.id}`);
+  await expect(go(page)).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await expect(page.getByText('No counting. End it while it is good.')).toBeVisible();
+  await expect(page.getByRole('timer')).toHaveCount(0);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('group', { name: 'How was it?' })).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
+  await expect.poll(() => setsOf(run.id)).toBe(1);
+});
+
+test('a group goes round: each with their own drills, one screen', async ({ page }) => {
+  await withoutSound(page);
+  const runs = await Promise.all([
+    openRun(server, idOf('Anselm'), [drill('plank', { sets: 2 })]),
+    openRun(server, idOf('Bram'), [drill('neck-loosening', { sets: 1 })]),
+  ]);
+  await page.goto(`${server.address}/floor/${runs.map((r) => r.id).join('+')}`);
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(heading).toHaveText(/^Anselm: Plank/);
+  await begin(page);
+  await page.keyboard.press('PageDown');
+  await expect(heading).toHaveText(/^Bram: Neck loosening/);
+  await expect(page.getByRole('region', { name: 'The others' })).toContainText('Anselm next: Plank, set 2 of 2');
+  await begin(page);
+  await page.keyboard.press('PageDown');
+  await expect(heading).toHaveText(/^Anselm: Plank/);
+  await page.getByRole('button', { name: /^Bram/ }).click();
+  await expect(heading).toContainText('right');
+  await expect.poll(async () => [await setsOf(runs[0]?.id ?? ''), await setsOf(runs[1]?.id ?? '')]).toEqual([1, 1]);
+});

@@ -1,0 +1,33 @@
+import type { FloorHead, FloorItem } from '@myokinet/core/floor';
+import type { Page } from '@playwright/test';
+import { v7 } from 'uuid';
+import type { Server } from './server.ts';
+
+/** A drill of a run, small unless told otherwise. */
+export const drill = (drillId: string, own: Partial<FloorItem> = {}): FloorItem => ({
+  id: v7(),
+  drillId,
+  sets: 2,
+  min: 5,
+  max: 10,
+  restSeconds: 30,
+  ...own,
+});
+
+/** A run that the server knows, as a planned session would start it. */
+export async function openRun(server: Server, traineeId: string, items: readonly FloorItem[], own: Partial<FloorHead> = {}) {
+  const head: FloorHead = {
+    id: v7(),
+    plannedSessionId: null,
+    startedAt: new Date(Date.now() - 60_000).toISOString() as FloorHead['startedAt'],
+    form: 'sets',
+    progress: 'count',
+    items,
+    ...own,
+  };
+  await server.send('PUT', `/api/floor/${head.id}`, { traineeId, head, events: [] });
+  return head;
+}
+
+/** No tones: sets are then timed by the page's clock, which a test can hold. */
+export const withoutSound = (page: Page) => page.addInitScript(() => localStorage.setItem('myokinet.floor.muted', 'yes'));
