@@ -47,7 +47,10 @@ test('a whole session by keys and pedal alone, with the clock held: pace, holds,
     await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('3 reps');
   });
 
-  await test.step('the figure just logged is put right by its digits', async () => {
+  await test.step('the figure just logged is put right by its digits; an absurd one is refused and the old one stays', async () => {
+    await page.keyboard.type('9999');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('A set is from 0 to 3600; 3 stays.')).toBeVisible();
     await page.keyboard.press('2');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('2 reps');

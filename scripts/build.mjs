@@ -82,7 +82,7 @@ async function buildServiceWorker() {
 }
 
 /** Packages stay outside the bundle; core's own doors come in from their source. */
-function coreDoors() {
+export function coreDoors() {
   const areas = readdirSync(join(ROOT, 'core/src'), { withFileTypes: true }).filter((entry) => entry.isDirectory());
   return {
     '@myokinet/core/errors': join(ROOT, 'core/src/errors.ts'),

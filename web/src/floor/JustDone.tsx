@@ -15,6 +15,7 @@ export function JustDone({ last, handle }: { readonly last: LastSet; readonly ha
         {side === 'whole' ? '' : `, ${side}`}, set {round}:{' '}
         <strong className="text-2xl">{last.feeling ?? `${handle.typed || last.amount} ${unit}`}</strong>
         {handle.typed && <span className="aside text-base"> Enter takes it over</span>}
+        {handle.problem && <span className="block text-base text-error">{handle.problem}</span>}
       </span>
       <span className="ms-auto flex gap-1.5">
         {!last.feeling && (

@@ -7,8 +7,14 @@ const MOST = 3600;
 /** Putting the set just logged right: another figure, or taking it back. The first log stays in the run, taken back by name. */
 export function useLastSet(person: FloorPerson, last: LastSet | undefined, setLast: (last: LastSet | undefined) => void) {
   const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState('');
   const correct = async (amount: number) => {
-    if (!last || last.feeling || amount < 0 || amount > MOST || amount === last.amount) return;
+    if (!last || last.feeling || amount === last.amount) return;
+    if (amount < 0 || amount > MOST) {
+      setProblem(`A set is from 0 to ${MOST}; ${last.amount} stays.`);
+      return;
+    }
+    setProblem('');
     const { itemId, round, side } = last.step;
     setLast({ ...last, amount });
     await person.happen({ kind: 'take back', eventId: last.setId });
@@ -17,6 +23,8 @@ export function useLastSet(person: FloorPerson, last: LastSet | undefined, setLa
   };
   return {
     typed,
+    /** Why a figure was not taken over. */
+    problem,
     /** A digit of the right figure. */
     type: (digit: string) => {
       if (last && !last.feeling) setTyped((typed + digit).slice(-4));

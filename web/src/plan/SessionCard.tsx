@@ -147,11 +147,16 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
         {logged ? (
           <span className="state-spare text-sm font-semibold">logged</span>
         ) : saved ? (
-          <Link className="btn btn-sm btn-outline" to={`../session?planned=${session.id}&week=${weekStart}`} relative="path">
-            Log this session
-          </Link>
+          <>
+            <Link className="btn btn-sm btn-outline" to={`../floor?planned=${session.id}`} relative="path">
+              Run this session
+            </Link>
+            <Link className="btn btn-sm" to={`../session?planned=${session.id}&week=${weekStart}`} relative="path">
+              Log it
+            </Link>
+          </>
         ) : (
-          <span className="aside text-sm">Save the week to log this session.</span>
+          <span className="aside text-sm">Save the week to run or log this session.</span>
         )}
       </div>
       {picking && (
