@@ -243,7 +243,7 @@ test('a plan may follow another school than the studio, and is logged by feel', 
   await expect(added).toContainText('Blades down and back, flat on the ribs');
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
-  await added.getByRole('link', { name: 'Log this session' }).click();
+  await added.getByRole('link', { name: 'Log it' }).click();
   await page.getByLabel('Wall slides, set 1').selectOption('right');
   await page.getByLabel('Wall slides, set 2').selectOption('too much');
   await expect(page.getByText('Wall slides: felt “too much”.')).toBeVisible();

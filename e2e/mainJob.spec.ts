@@ -157,7 +157,7 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
   });
 
   await test.step('log a clean session against the plan', async () => {
-    await page.getByRole('link', { name: 'Log this session' }).first().click();
+    await page.getByRole('link', { name: 'Log it' }).first().click();
     await logAsPlanned(page, 5);
     await page.getByRole('button', { name: 'Save the session' }).click();
     await expect(page.getByRole('heading', { name: 'Clearances' })).toBeVisible();
@@ -172,7 +172,7 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     await page
       .getByRole('region', { name: /^Session/ })
       .filter({ hasText: 'Added by the coach.' })
-      .getByRole('link', { name: 'Log this session' })
+      .getByRole('link', { name: 'Log it' })
       .click();
     await logAsPlanned(page, 2);
     await server.kill();

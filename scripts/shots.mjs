@@ -4,12 +4,14 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { v7 } from 'uuid';
 import { ensureBrowser } from './browser.mjs';
 import { build, PAGES, SEEDER, SERVER } from './build.mjs';
 import { must, ROOT } from './run.mjs';
 import { setup } from './setup.mjs';
 
 const LAPTOP = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
 const TALL = { width: 1280, height: 1130 };
 const setUp = (asked) => encodeURIComponent(JSON.stringify(asked));
 
@@ -18,8 +20,6 @@ const SHOTS = [
   { file: 'today.png', path: '/' },
   { file: 'caseload.png', path: '/caseload' },
   { file: 'readiness.png', trainee: 'Noor' },
-  { file: 'readiness-lamp.png', trainee: 'Linus', theme: 'lamp' },
-  { file: 'checks.png', trainee: 'Tamsin', path: '/checks' },
   { file: 'run.png', trainee: 'Ines', path: '/run?scope=all', act: takeSomeTrials },
   { file: 'picture.png', trainee: 'Jory', path: '/run?scope=shoulder-flexion', act: (page) => readAPicture(page, 150) },
   { file: 'history.png', trainee: 'Ines', path: '/history' },
@@ -31,16 +31,38 @@ const SHOTS = [
     size: TALL,
     act: askBackwards,
   },
-  { file: 'ladder-loads.png', trainee: 'Petra', path: '/lab/ladder' },
   { file: 'plan.png', trainee: 'Petra', path: '/plan', size: { width: 1280, height: 1250 }, act: planTheWeeks },
   { file: 'plan-compare.png', trainee: 'Petra', path: '/plan/compare', size: TALL, act: compareRhythms },
   { file: 'plan-calendar.png', trainee: 'Petra', path: '/plan/calendar', act: showPlanned },
-  { file: 'log-a-session.png', trainee: 'Maren', path: '/session?free=1', act: addADrill },
+  { file: 'floor.png', runs: ['Noor'], act: (page) => seeFaults(page) },
+  { file: 'floor-phone.png', runs: ['Noor'], size: PHONE, act: onThePhone },
+  { file: 'floor-group.png', runs: ['Jory', 'Noor', 'Tobias'], act: oneRound },
+  { file: 'floor-after.png', runs: ['Tobias'], act: toTheEnd },
+  { file: 'workload.png', trainee: 'Jory', path: '/workload' },
   { file: 'record.png', trainee: 'Petra', path: '/record' },
   { file: 'screen.png', trainee: 'Maren', path: '/screen' },
   { file: 'library.png', path: '/library?joint=shoulder&quality=stability' },
-  { file: 'ladder-editor.png', path: '/library/ladders/hang-and-swing/edit', act: openARung },
 ];
+
+/** What each trainee of the floor pictures does. */
+const DRILLS = {
+  Noor: [
+    ['tabletop-scapular-push-up', 2, 12],
+    ['supported-packed-hang', 3, 20],
+    ['shake-out', 1, 8],
+  ],
+  Jory: [
+    ['plank', 3, 40],
+    ['kneeling-push-up', 2, 10],
+  ],
+  Tobias: [
+    ['supported-one-shoulder-pack', 2, 6],
+    ['plank', 2, 45],
+  ],
+};
+
+/** Only pictures whose names begin so; all of them by default. */
+const WANTED = process.argv[2] ?? '';
 
 await setup();
 await ensureBrowser();
@@ -62,12 +84,17 @@ const browser = await chromium.launch({
 });
 try {
   const caseload = await (await fetch(`${address}/api/caseload`)).json();
-  for (const { file, trainee, path = '', size = LAPTOP, theme = 'bench', act } of SHOTS) {
-    const context = await browser.newContext({ viewport: size, locale: 'en-GB' });
+  for (const { file, trainee, runs, path = '', size = LAPTOP, act } of SHOTS.filter((s) => s.file.startsWith(WANTED))) {
+    const context = await browser.newContext({ viewport: size, locale: 'en-GB', serviceWorkers: 'block' });
     const page = await context.newPage();
-    await page.addInitScript((value) => localStorage.setItem('myokinet.theme', value), theme);
+    await page.addInitScript(() => {
+      localStorage.setItem('myokinet.theme', 'bench');
+      // Sets are timed by the page's clock, which a picture can hold.
+      localStorage.setItem('myokinet.floor.muted', 'yes');
+    });
     const id = caseload.find((row) => row.name.startsWith(trainee))?.id;
-    await page.goto(address + (trainee ? `/trainees/${id}${path}` : path));
+    const opened = runs && (await Promise.all(runs.map((name) => openRun(name, caseload))));
+    await page.goto(address + (opened ? `/floor/${opened.join('+')}` : trainee ? `/trainees/${id}${path}` : path));
     await page.waitForLoadState('networkidle');
     await act?.(page);
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', file) });
@@ -158,26 +185,80 @@ async function typeATest(page) {
   }
 }
 
-async function openARung(page) {
-  await page.getByRole('button', { name: /^\d+\. Straight swings/ }).click();
-  await page.getByLabel('Free packed hang: figure asked').fill('45');
-  await page.mouse.wheel(0, 230);
-  await page.waitForTimeout(300);
+/** Opens a run on the server, as a planned session would start it. */
+async function openRun(name, caseload) {
+  const traineeId = caseload.find((row) => row.name.startsWith(name)).id;
+  const items = DRILLS[name].map(([drillId, sets, max]) => ({ id: v7(), drillId, sets, min: Math.ceil(max / 2), max, restSeconds: 45 }));
+  const head = { id: v7(), plannedSessionId: null, startedAt: new Date().toISOString(), form: 'sets', progress: 'count', items };
+  await fetch(`${address}/api/floor/${head.id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ traineeId, head, events: [] }),
+  });
+  return head.id;
 }
 
-async function addADrill(page) {
-  for (const name of ['Plank', 'Blade sets']) {
-    await page.getByRole('button', { name: 'Add a drill' }).click();
-    await page.keyboard.type(name);
-    await page
-      .getByRole('option', { name: new RegExp(`^${name}`) })
-      .first()
-      .click();
+async function startSet(page) {
+  await page.getByRole('button', { name: /^(Start the set|Go now)$/ }).waitFor();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Now', exact: true }).waitFor();
+  await page.keyboard.press('Space');
+}
+
+/** The second time that one fault shows in a drill. */
+async function seeFaults(page, fault = /rocks back/) {
+  await startSet(page);
+  await page.waitForTimeout(1500);
+  await page.getByRole('button', { name: fault }).click();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: fault }).click();
+  await page.waitForTimeout(900);
+}
+
+/** Three moments on a phone side by side: ready, at work, something felt. */
+async function onThePhone(page) {
+  const moments = [];
+  const keep = async () => moments.push((await page.screenshot()).toString('base64'));
+  await page.keyboard.press('Shift+L');
+  await page.getByRole('button', { name: /^Packed hang/ }).click();
+  await page.waitForTimeout(300);
+  await keep();
+  await startSet(page);
+  await page.waitForTimeout(10_800);
+  await keep();
+  await page.getByRole('button', { name: 'Symptom' }).click();
+  await page.getByRole('button', { name: '4', exact: true }).click();
+  await page.getByRole('button', { name: 'left wrist' }).click();
+  await page.getByRole('button', { name: 'pinch', exact: true }).click();
+  await page.waitForTimeout(400);
+  await keep();
+  await page.setViewportSize({ width: 3 * PHONE.width + 40, height: PHONE.height });
+  const images = moments.map((image) => `<img src="data:image/png;base64,${image}" height="${PHONE.height}">`).join('');
+  await page.goto('about:blank');
+  await page.setContent(`<body style="margin:0;display:flex;gap:20px;background:#d9cfb9">${images}</body>`);
+}
+
+async function oneRound(page) {
+  for (let turn = 0; turn < 3; turn++) {
+    await startSet(page);
+    await page.waitForTimeout(turn === 0 ? 5200 : 600);
+    await page.keyboard.press('PageDown');
+    await page.waitForTimeout(300);
   }
-  await page.getByRole('button', { name: 'All done as planned' }).click();
-  await page.getByLabel('Effort, 0–10').fill('6');
-  await page.getByLabel('Minutes').fill('35');
-  await page.getByRole('button', { name: 'Add a symptom' }).click();
-  await page.getByLabel('Kind').selectOption('pinch');
-  await page.getByLabel('Fault seen in Plank').selectOption('hips-sag');
+}
+
+async function toTheEnd(page) {
+  await page.clock.install();
+  await page.reload();
+  for (let sets = 0; sets < 6; sets++) {
+    await startSet(page);
+    await page.clock.runFor(46_000);
+    await page.waitForTimeout(200);
+  }
+  await page.getByRole('button', { name: '5', exact: true }).click();
+  await page.getByLabel('Minutes').fill('20');
+  await page.getByLabel('Notes').fill('Calm, both sides alike.');
+  await page.getByRole('button', { name: 'Log the session' }).click();
+  await page.getByText('all sent').waitFor();
+  await page.waitForTimeout(400);
 }

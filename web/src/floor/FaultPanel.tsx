@@ -25,7 +25,7 @@ export function FaultPanel({ person, step, see, about }: FaultPanelProps) {
           <li key={id}>
             <button
               type="button"
-              className="btn btn-outline h-auto min-h-14 w-full justify-start border-base-300 px-3 py-1 text-start text-base leading-tight font-normal"
+              className="btn btn-outline h-auto min-h-12 w-full sm:min-h-14 justify-start border-base-300 px-3 py-1 text-start text-base leading-tight font-normal"
               aria-keyshortcuts={keys.get(id)}
               onClick={(e) => {
                 letGo(e);

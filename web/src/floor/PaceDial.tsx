@@ -28,12 +28,12 @@ export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
   const asks = isHold && stillGoodAt(pace.seconds).some((s) => seconds >= s && seconds < s + ASKED_SECONDS);
   const partLasts = at.until - at.from >= WORTH_COUNTING;
   return (
-    <div className="flex flex-col items-center gap-3" role="timer" aria-label="Pace">
-      <p className="font-display text-4xl font-semibold sm:text-5xl" aria-hidden>
+    <div className="flex flex-col items-center gap-1.5 sm:gap-3" role="timer" aria-label="Pace">
+      <p className="font-display text-3xl font-semibold sm:text-5xl" aria-hidden>
         {asks ? 'Still good?' : word}
         {!isHold && partLasts && <span className="ms-3 font-normal">{Math.ceil(at.left)}</span>}
       </p>
-      <p className="font-display text-[7rem] leading-none font-bold sm:text-[10rem]">
+      <p className="font-display text-[5.5rem] leading-none font-bold sm:text-[10rem]">
         {isHold ? Math.ceil(at.setLeft) : at.count}
         <span className="ms-3 font-sans text-2xl font-normal">
           {isHold ? `s of ${pace.seconds}` : `of ${pace.beats.at(-1)?.count} ${UNIT_WORDS[unit]}`}

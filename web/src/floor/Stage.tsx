@@ -111,12 +111,12 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
   return (
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-2">
-        <h1 className="text-3xl sm:text-4xl">
+        <h1 className="text-2xl sm:text-4xl">
           {others.length > 0 && <span className="text-accent">{firstName(person.name)}: </span>}
           {drill.name}
           {step.side !== 'whole' && <SideMark side={step.side} />}
         </h1>
-        <p className="text-xl">
+        <p className="text-lg sm:text-xl">
           set <strong>{step.round}</strong> of {step.rounds} ·{' '}
           {doseInWords({ ...item.now, sets: 1 }, drill.dose, byFeel ? 'feel' : 'count').replace(/^1 × /, '')}
         </p>
@@ -154,10 +154,15 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
           {fault && <FaultCue person={person} fault={fault} stayed={stage.stayed} easier={easier} />}
           {!fault && (
             <ul className="text-xl leading-snug">
-              {cuesOf(drill, schools).map((cue) => (
-                <li key={cue}>{cue}</li>
+              {cuesOf(drill, schools).map((cue, i) => (
+                // At work on a phone the drill's own cue is enough to read.
+                <li key={cue} className={i > 0 && phase.kind === 'work' ? 'max-sm:hidden' : ''}>
+                  {cue}
+                </li>
               ))}
-              {tempoInWords(drill.dose) && !byFeel && <li className="aside text-base">{tempoInWords(drill.dose)}</li>}
+              {tempoInWords(drill.dose) && !byFeel && (
+                <li className={`aside text-base ${phase.kind === 'work' ? 'max-sm:hidden' : ''}`}>{tempoInWords(drill.dose)}</li>
+              )}
             </ul>
           )}
           {tools.said && (
@@ -174,7 +179,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
       </div>
 
       <footer className="sticky bottom-0 mt-3 flex flex-col gap-2 bg-base-100 pt-1">
-        <p className="text-lg">
+        <p className={`text-lg ${phase.kind === 'work' ? 'max-sm:hidden' : ''}`}>
           <span className="aside">Then: </span>
           {nextWords}
         </p>

@@ -1,4 +1,4 @@
-import { stopSign, SYMPTOM_KINDS, type Symptom, type SymptomKind } from '@myokinet/core/safety';
+import { placeInWords, stopSign, SYMPTOM_KINDS, type Symptom, type SymptomKind } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { BodyOutline, type Spot } from './BodyOutline.tsx';
@@ -42,7 +42,7 @@ export function SymptomSheet({ record, close }: { readonly record: (felt: Omit<S
                 key={n}
                 type="button"
                 data-first={n === 0 ? true : undefined}
-                className={`btn min-h-13 px-0 text-xl ${intensity === n ? 'btn-primary' : 'btn-outline border-base-300'}`}
+                className={`btn min-h-11 px-0 text-xl sm:min-h-13 ${intensity === n ? 'btn-primary' : 'btn-outline border-base-300'}`}
                 aria-pressed={intensity === n}
                 onClick={() => setIntensity(n)}
               >
@@ -51,21 +51,27 @@ export function SymptomSheet({ record, close }: { readonly record: (felt: Omit<S
             ))}
           </div>
         </fieldset>
-        <BodyOutline chosen={spot} choose={setSpot} />
-        <fieldset>
-          <legend className="text-lg font-semibold">What kind</legend>
-          <div className="mt-1 flex flex-wrap gap-1.5">
-            {KINDS.map((k) => (
-              <button
-                key={k}
-                type="button"
-                className={`btn min-h-13 text-lg font-normal ${kind === k ? 'btn-primary' : 'btn-outline border-base-300'}`}
-                aria-pressed={kind === k}
-                onClick={() => setKind(k)}
-              >
-                {k}
-              </button>
-            ))}
+        <fieldset className="grid gap-x-6 md:grid-cols-[3fr_2fr]">
+          <legend className="text-lg font-semibold">Where{spot ? `: ${placeInWords(spot)}` : ''}</legend>
+          <BodyOutline view="front" chosen={spot} choose={setSpot} />
+          <div className="grid grid-cols-[2fr_3fr] gap-4">
+            <BodyOutline view="back" chosen={spot} choose={setSpot} />
+            <fieldset>
+              <legend className="text-lg font-semibold">What kind</legend>
+              <div className="mt-1 flex flex-wrap gap-1.5">
+                {KINDS.map((k) => (
+                  <button
+                    key={k}
+                    type="button"
+                    className={`btn min-h-11 px-2.5 text-base font-normal sm:min-h-13 ${kind === k ? 'btn-primary' : 'btn-outline border-base-300'}`}
+                    aria-pressed={kind === k}
+                    onClick={() => setKind(k)}
+                  >
+                    {k}
+                  </button>
+                ))}
+              </div>
+            </fieldset>
           </div>
         </fieldset>
         <div className="sticky bottom-0 mt-auto bg-base-100 py-2">
