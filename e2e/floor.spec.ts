@@ -1,6 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import type { CaseloadRow, FloorRunReply, RecordReply } from '@myokinet/core/contracts';
+import { drawFigure } from './drawnFigure.ts';
 import { drill, openRun, withoutSound } from './floorRuns.ts';
 import { Server } from './server.ts';
 
@@ -233,6 +234,37 @@ test('by feel: no counter, four answers, and no number to chase', async ({ page 
   await page.keyboard.press('2');
   await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
   await expect.poll(() => setsOf(run.id)).toBe(1);
+});
+
+test('what a session showed beyond the last check is offered, with less trust; a picture goes on record', async ({ page, browser }) => {
+  await page.clock.install();
+  await withoutSound(page);
+  const run = await openRun(server, idOf('Tamsin'), [drill('plank', { sets: 1, min: 60, max: 240 })]);
+  await page.goto(`${server.address}/floor/${run.id}`);
+  await begin(page);
+  await page.clock.runFor(241_000);
+  await page.getByRole('button', { name: 'Something is felt now' }).click();
+  const sheet = page.getByRole('dialog', { name: 'What is felt?' });
+  for (const name of ['2', 'upper back', 'ache', 'Record it']) await sheet.getByRole('button', { name, exact: true }).click();
+  await expect(page.getByText(/Ache 2\/10, upper back, after: go on, and look out for it\./)).toBeVisible();
+  await page.getByRole('button', { name: '5', exact: true }).click();
+  await page.getByRole('button', { name: 'Log the session' }).click();
+  const offers = page.getByRole('region', { name: 'Capacities shown' });
+  await expect(offers).toContainText('Plank hold: 240 s');
+  await offers.getByRole('button', { name: 'Record as check results' }).click();
+  await expect(offers.getByRole('status')).toHaveText('Recorded among the checks.');
+  const { png } = await drawFigure(browser, 120);
+  await page.getByLabel('Add a picture').setInputFiles({ name: 'end.png', mimeType: 'image/png', buffer: png });
+  await expect(page.getByRole('img', { name: 'Picture of this session', exact: true })).toBeVisible();
+  await allSent(page);
+
+  await page.goto(`${server.address}/trainees/${idOf('Tamsin')}/checks`);
+  await expect(page.getByText('in a session: opens no gate').first()).toBeVisible();
+  await page.goto(`${server.address}/trainees/${idOf('Tamsin')}/record`);
+  await page.getByRole('button', { name: /today/ }).first().click();
+  await expect(page.getByRole('img', { name: 'At the end of this session' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it off the record' }).click();
+  await expect(page.getByText('A picture was taken off the record.')).toBeVisible();
 });
 
 test('a group goes round: each with their own drills, one screen', async ({ page }) => {

@@ -8,6 +8,8 @@ import { AfterLogged } from './AfterLogged.tsx';
 import { minutesTaken, verdictOn } from './afterwards.ts';
 import { DoneList } from './DoneList.tsx';
 import type { FloorPerson } from './floorPeople.ts';
+import { SymptomSheet } from './SymptomSheet.tsx';
+import { responseInRun } from './useFloorTools.ts';
 
 interface AfterProps {
   readonly person: FloorPerson;
@@ -44,6 +46,7 @@ function EndForm({ person, back, canGoBack }: AfterProps) {
   const [minutes, setMinutes] = useState(() => String(minutesTaken(person)));
   const [note, setNote] = useState('');
   const [failed, setFailed] = useState(false);
+  const [reporting, setReporting] = useState(false);
   const sets = run.items.reduce((sum, i) => sum + i.done.length, 0);
   const close = {
     kind: 'close' as const,
@@ -77,71 +80,91 @@ function EndForm({ person, back, canGoBack }: AfterProps) {
       </section>
     );
   return (
-    <form
-      className="mt-2 flex flex-1 flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      <fieldset>
-        <legend className="text-xl font-semibold">Effort of the whole session, 0 nothing to 10 all there was</legend>
-        <div className="mt-1 grid grid-cols-6 gap-1.5 sm:grid-cols-11">
-          {EFFORTS.map((n) => (
-            <button
-              key={n}
-              type="button"
-              className={`btn min-h-14 px-0 text-xl ${effort === n ? 'btn-primary' : 'btn-outline border-base-300'}`}
-              aria-pressed={effort === n}
-              onClick={() => setEffort(n)}
-            >
-              {n}
-            </button>
-          ))}
+    <>
+      <form
+        className="mt-2 flex flex-1 flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (problems.length === 0) void save();
+        }}
+      >
+        <fieldset>
+          <legend className="text-xl font-semibold">Effort of the whole session, 0 nothing to 10 all there was</legend>
+          <div className="mt-1 grid grid-cols-6 gap-1.5 sm:grid-cols-11">
+            {EFFORTS.map((n) => (
+              <button
+                key={n}
+                type="button"
+                className={`btn min-h-14 px-0 text-xl ${effort === n ? 'btn-primary' : 'btn-outline border-base-300'}`}
+                aria-pressed={effort === n}
+                onClick={() => setEffort(n)}
+              >
+                {n}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+        <div className="grid gap-4 sm:grid-cols-[10rem_1fr]">
+          <label className="text-xl font-semibold">
+            Minutes
+            <input
+              className="input mt-1 min-h-14 w-full text-2xl font-normal"
+              inputMode="numeric"
+              value={minutes}
+              onChange={(e) => setMinutes(e.target.value)}
+            />
+          </label>
+          <label className="text-xl font-semibold">
+            Notes
+            <textarea
+              className="textarea mt-1 min-h-14 w-full text-lg font-normal"
+              rows={2}
+              value={note}
+              onChange={(e) => setNote(e.target.value)}
+            />
+          </label>
         </div>
-      </fieldset>
-      <div className="grid gap-4 sm:grid-cols-[10rem_1fr]">
-        <label className="text-xl font-semibold">
-          Minutes
-          <input
-            className="input mt-1 min-h-14 w-full text-2xl font-normal"
-            inputMode="numeric"
-            value={minutes}
-            onChange={(e) => setMinutes(e.target.value)}
-          />
-        </label>
-        <label className="text-xl font-semibold">
-          Notes
-          <textarea
-            className="textarea mt-1 min-h-14 w-full text-lg font-normal"
-            rows={2}
-            value={note}
-            onChange={(e) => setNote(e.target.value)}
-          />
-        </label>
-      </div>
-      <DoneList person={person} />
-      {effort !== undefined && <p className="text-xl">{verdictOn(person, effort).reason}</p>}
-      <div className="mt-auto">
-        {effort !== undefined && problems[0] && (
-          <p role="alert" className="mb-2 text-lg text-error">
-            {problems[0].message}
-          </p>
-        )}
-        {failed && (
-          <p role="alert" className="mb-2 text-lg text-error">
-            Neither this device nor the server has taken it. Nothing is lost on this screen; try again.
-          </p>
-        )}
-        <button type="submit" className="btn btn-primary min-h-20 w-full text-2xl" disabled={problems.length > 0}>
-          {effort === undefined ? 'Say the effort' : 'Log the session'}
+        <DoneList person={person} />
+        <button
+          type="button"
+          className="btn btn-outline min-h-14 self-start border-error text-lg text-error"
+          onClick={() => setReporting(true)}
+        >
+          Something is felt now
         </button>
-        {canGoBack && (
-          <button type="button" className="btn btn-ghost mt-2 min-h-14 w-full text-lg" onClick={back}>
-            Back to the session
+        {run.symptoms.length > 0 && <p className="text-lg">{responseInRun(person).reason}</p>}
+        {effort !== undefined && <p className="text-xl">{verdictOn(person, effort).reason}</p>}
+        <div className="mt-auto">
+          {effort !== undefined && problems[0] && (
+            <p role="alert" className="mb-2 text-lg text-error">
+              {problems[0].message}
+            </p>
+          )}
+          {failed && (
+            <p role="alert" className="mb-2 text-lg text-error">
+              Neither this device nor the server has taken it. Nothing is lost on this screen; try again.
+            </p>
+          )}
+          <button type="submit" className="btn btn-primary min-h-20 w-full text-2xl" disabled={problems.length > 0}>
+            {effort === undefined ? 'Say the effort' : 'Log the session'}
           </button>
-        )}
-      </div>
-    </form>
+          {canGoBack && (
+            <button type="button" className="btn btn-ghost mt-2 min-h-14 w-full text-lg" onClick={back}>
+              Back to the session
+            </button>
+          )}
+        </div>
+      </form>
+      {reporting && (
+        <SymptomSheet
+          moment="after"
+          close={() => setReporting(false)}
+          record={(symptom) => {
+            setReporting(false);
+            void person.happen({ kind: 'symptom', symptom });
+          }}
+        />
+      )}
+    </>
   );
 }

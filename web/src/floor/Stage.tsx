@@ -210,6 +210,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
 
       {open === 'symptom' && (
         <SymptomSheet
+          moment={person.run.items.some((i) => i.done.length > 0) ? 'during' : 'before'}
           close={shut}
           record={(felt) => {
             shut();

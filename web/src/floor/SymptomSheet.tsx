@@ -1,4 +1,4 @@
-import { placeInWords, stopSign, SYMPTOM_KINDS, type Symptom, type SymptomKind } from '@myokinet/core/safety';
+import { placeInWords, stopSign, SYMPTOM_KINDS, type Symptom, type SymptomKind, type SymptomMoment } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { BodyOutline, type Spot } from './BodyOutline.tsx';
@@ -8,12 +8,19 @@ const TEN = Array.from({ length: 11 }, (_, i) => i);
 const KINDS = SYMPTOM_KINDS.filter((k) => k !== 'none');
 
 /** Something is felt: how strong, where, of what kind. What follows from it is said before it is recorded. */
-export function SymptomSheet({ record, close }: { readonly record: (felt: Omit<Symptom, 'at'>) => void; readonly close: () => void }) {
+export function SymptomSheet({
+  moment,
+  record,
+  close,
+}: {
+  readonly moment: SymptomMoment;
+  readonly record: (felt: Omit<Symptom, 'at'>) => void;
+  readonly close: () => void;
+}) {
   const [intensity, setIntensity] = useState<number | undefined>();
   const [spot, setSpot] = useState<Spot | undefined>();
   const [kind, setKind] = useState<SymptomKind | undefined>();
-  const felt: Omit<Symptom, 'at'> | undefined =
-    intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment: 'during' } : undefined;
+  const felt: Omit<Symptom, 'at'> | undefined = intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment } : undefined;
   const sign = felt && stopSign({ ...felt, at: instant(new Date(0)) });
   const missing = [...(intensity === undefined ? ['how strong'] : []), ...(spot ? [] : ['where']), ...(kind ? [] : ['what kind'])];
   const digit = (key: string) => {

@@ -10,6 +10,8 @@ import { type FloorKeep, floorKeep, type FloorPack, type KeptPhoto } from './kee
 import { packFor } from './packFor.ts';
 
 const EVENTS_AT_ONCE = 200;
+/** What was packed longer ago than this is asked for again. */
+const FRESH_MS = 10 * 60_000;
 
 /** The store, as far as runs need it. */
 export interface FloorHome {
@@ -70,6 +72,16 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
     }
   }
 
+  /** What the run rests on as it stands today: cautions, body and history may have changed since it was packed. */
+  async function freshen(home: FloorHome, runId: string): Promise<void> {
+    const run = runIn(home, runId);
+    if (!run || run.link !== 'kept' || Date.now() - Date.parse(run.pack.packedAt) < FRESH_MS) return;
+    const { pack } = await packFor(home.dispatch, run.pack.trainee.id, run.pack.head, run.pack.schools);
+    if (!pack) return;
+    home.dispatch(floorActions.opened({ pack, events: [], unsent: [], photos: run.unsentPhotos }));
+    await keep.savePack(pack).catch(() => undefined);
+  }
+
   async function sendPhotos(home: FloorHome, runId: string): Promise<void> {
     const run = runIn(home, runId);
     for (const { id, photo } of run?.unsentPhotos ?? []) {
@@ -94,7 +106,7 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
       const here = await keep.run(runId).catch(() => undefined);
       if (here?.pack) {
         home.dispatch(floorActions.opened({ ...here, pack: here.pack }));
-        void sync(home, runId);
+        void sync(home, runId).then(() => freshen(home, runId));
         return undefined;
       }
       if (runIn(home, runId)) return undefined;
