@@ -171,8 +171,6 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
   };
 }
 
-export type FloorSync = ReturnType<typeof floorSync>;
-
 /** A proxy answers for a server that is gone. */
 function isGateway(error: unknown): boolean {
   const { status, originalStatus } = (error ?? {}) as { status?: number | string; originalStatus?: number };

@@ -89,8 +89,6 @@ export function useFloorTools(person: FloorPerson, step: Step) {
   };
 }
 
-export type FloorTools = ReturnType<typeof useFloorTools>;
-
 function earlierBefore(person: FloorPerson, symptom: Symptom): readonly Symptom[] {
   return earlierSymptoms(person).filter((s) => s.at < symptom.at);
 }

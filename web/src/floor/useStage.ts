@@ -185,8 +185,6 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
   };
 }
 
-export type StageHandle = ReturnType<typeof useStage>;
-
 function firstPhase(
   now: number,
   { step, last, head, alone }: Pick<StageInput, 'step' | 'last' | 'alone'> & { readonly head: RunState['head'] },
