@@ -53,6 +53,7 @@ test('the server is killed during a set: the set is kept, the tab may crash, and
   await doSet(page);
   await page.keyboard.press('Space');
   await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
   await server.kill();
   await page.keyboard.press('Space');
   await expect(logged(page)).toBeVisible();

@@ -38,7 +38,7 @@ export function FloorBar({ people, at, go, clock, wake }: FloorBarProps) {
             >
               {firstName(p.name)}
               <span className="text-sm font-normal">
-                {p.open.length === 0 ? 'done' : `${p.open.length} to go`}
+                {p.run.closed ? 'logged' : p.open.length === 0 ? 'say the effort' : `${p.open.length} to go`}
                 {p.kept.unsent.length > 0 ? ` · ${p.kept.unsent.length} unsent` : ''}
               </span>
             </button>

@@ -1,20 +1,22 @@
-import { cuesOf, type FaultId, doseInWords, faultsOf, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
+import { cuesOf, doseInWords, type FaultId, faultsOf, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import { type Step, transitionTo } from '@myokinet/core/floor';
-import { type Feeling, FEELINGS } from '@myokinet/core/readiness';
-import { ArrowDown, ArrowUp, HeartPulse, List, SkipForward, Undo2, Repeat2 } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
-import { ListSheet, SkipSheet, SwapSheet } from './ChoiceSheets.tsx';
-import { FaultCue, FaultPanel, letGo } from './FaultPanel.tsx';
-import type { FloorClock } from './floorClock.ts';
+import { FEELINGS } from '@myokinet/core/readiness';
+import { useState } from 'react';
+import { Count } from './Count.tsx';
+import { FaultCue, FaultPanel } from './FaultPanel.tsx';
+import { faultKeys } from './faultKeys.ts';
+import { FeelChoice } from './FeelChoice.tsx';
 import { firstName } from './FloorBar.tsx';
-import { FloorHelp } from './FloorHelp.tsx';
+import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import { FloorSetUp } from './FloorSetUp.tsx';
-import { faultKeys } from './faultKeys.ts';
 import { JustDone } from './JustDone.tsx';
 import { Meanwhile } from './Meanwhile.tsx';
 import { PaceDial } from './PaceDial.tsx';
-import { SymptomSheet } from './SymptomSheet.tsx';
+import { SideMark } from './SideMark.tsx';
+import { StageFoot } from './StageFoot.tsx';
+import { type OpenSheet, StageSheets } from './StageSheets.tsx';
+import { Ticking } from './Ticking.tsx';
 import { useFloorKeys } from './useFloorKeys.ts';
 import { useFloorTools } from './useFloorTools.ts';
 import { useLastSet } from './useLastSet.ts';
@@ -33,8 +35,6 @@ export interface StageProps {
   readonly end: () => void;
 }
 
-type Open = 'symptom' | 'swap' | 'skip' | 'list' | 'help';
-
 /** One set: what, how, go. Everything else stays at the edge. */
 export function Stage({ clock, person, step, last, others, logged, setLast, pick, end }: StageProps) {
   const stage = useStage({
@@ -49,11 +49,13 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
   });
   const tools = useFloorTools(person, step);
   const lastSet = useLastSet(person, last, setLast);
-  const [open, setOpen] = useState<Open | undefined>();
+  const [open, setOpen] = useState<OpenSheet | undefined>();
   const { phase, fault, byFeel } = stage;
   const { drill, item } = step;
   const schools = person.kept.pack.schools;
-  const keys = faultKeys(faultsOf(drill, schools), person.library);
+  // Between sets faults are about the set before.
+  const about = phase.kind !== 'work' && last ? last.step : step;
+  const keys = faultKeys(faultsOf(about.drill, schools), person.library);
   const between = phase.kind === 'between' || phase.kind === 'ready';
   const shut = () => setOpen(undefined);
   const see = (id: FaultId) => void stage.see(id);
@@ -127,16 +129,20 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
 
       <div className="grid flex-1 content-start gap-x-8 gap-y-3 pt-3 lg:grid-cols-2">
         <div className="flex flex-col gap-3">
-          {phase.kind === 'work' && !byFeel && <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={stage.now - phase.since} />}
+          {phase.kind === 'work' && !byFeel && (
+            <Ticking clock={clock}>{(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={now - phase.since} />}</Ticking>
+          )}
           {phase.kind === 'work' && byFeel && (
             <p className="font-display py-8 text-center text-4xl leading-tight font-semibold sm:text-5xl">
               Engaged, not burnt out.
               <span className="mt-2 block text-xl font-normal">No counting. End it while it is good.</span>
             </p>
           )}
-          {phase.kind === 'lead' && <Count seconds={phase.until - stage.now} words="Into position" />}
+          {phase.kind === 'lead' && <Ticking clock={clock}>{(now) => <Count seconds={phase.until - now} words="Into position" />}</Ticking>}
           {phase.kind === 'between' && (
-            <Count seconds={phase.transition.seconds - (stage.now - phase.since)} words={phase.transition.says.join(' ')} />
+            <Ticking clock={clock}>
+              {(now) => <Count seconds={phase.transition.seconds - (now - phase.since)} words={phase.transition.says.join(' ')} />}
+            </Ticking>
           )}
           {phase.kind === 'feel' && <FeelChoice choose={stage.feel} />}
           {phase.kind === 'unkept' && (
@@ -178,171 +184,8 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
         </div>
       </div>
 
-      <footer className="sticky bottom-0 mt-3 flex flex-col gap-2 bg-base-100 pt-1">
-        <p className={`text-lg ${phase.kind === 'work' ? 'max-sm:hidden' : ''}`}>
-          <span className="aside">Then: </span>
-          {nextWords}
-        </p>
-        <button
-          type="button"
-          className="btn btn-primary min-h-20 w-full text-2xl"
-          disabled={stage.busy || phase.kind === 'feel'}
-          onClick={(e) => {
-            letGo(e);
-            stage.go();
-          }}
-        >
-          {GO_WORDS[fault ? 'fault' : phase.kind](byFeel)}
-        </button>
-        <div className="grid grid-cols-[1.35fr_repeat(5,1fr)] gap-1.5">
-          <Tool label="Symptom" icon={<HeartPulse size={22} aria-hidden />} keys="Shift+S" use={() => setOpen('symptom')} strong />
-          <Tool label="Lighter" icon={<ArrowDown size={22} aria-hidden />} keys="-" use={tools.lighter} />
-          <Tool label="Harder" icon={<ArrowUp size={22} aria-hidden />} keys="+" use={tools.harder} />
-          <Tool label="Change" icon={<Repeat2 size={22} aria-hidden />} keys="Shift+W" use={() => setOpen('swap')} />
-          <Tool label="Skip" icon={<SkipForward size={22} aria-hidden />} keys="Shift+K" use={() => setOpen('skip')} />
-          {phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel' ? (
-            <Tool label="Leave" icon={<Undo2 size={22} aria-hidden />} keys="PageUp" use={() => void stage.leaveSet()} />
-          ) : (
-            <Tool label="List" icon={<List size={22} aria-hidden />} keys="Shift+L" use={() => setOpen('list')} />
-          )}
-        </div>
-      </footer>
-
-      {open === 'symptom' && (
-        <SymptomSheet
-          moment={person.run.items.some((i) => i.done.length > 0) ? 'during' : 'before'}
-          close={shut}
-          record={(felt) => {
-            shut();
-            stage.leaveSet();
-            void tools.report(felt);
-          }}
-        />
-      )}
-      {open === 'swap' && (
-        <SwapSheet
-          neighbours={tools.neighbours()}
-          close={shut}
-          choose={(n) => {
-            shut();
-            stage.leaveSet();
-            void tools.swap(n);
-          }}
-        />
-      )}
-      {open === 'skip' && (
-        <SkipSheet
-          name={drill.name}
-          close={shut}
-          choose={(reason) => {
-            shut();
-            void tools.skip(reason);
-          }}
-        />
-      )}
-      {open === 'list' && (
-        <ListSheet
-          person={person}
-          here={step.itemId}
-          close={shut}
-          end={end}
-          pick={(id) => {
-            shut();
-            pick(id);
-          }}
-          unskip={(eventId) => void person.happen({ kind: 'take back', eventId })}
-        />
-      )}
-      {open === 'help' && <FloorHelp close={shut} />}
+      <StageFoot {...{ stage, tools, byFeel, open: setOpen, then: nextWords }} />
+      <StageSheets {...{ open, shut, stage, tools, person, step, pick, end }} />
     </>
-  );
-}
-
-const GO_WORDS: Readonly<Record<ReturnType<typeof useStage>['phase']['kind'] | 'fault', (byFeel: boolean) => string>> = {
-  ready: () => 'Start the set',
-  between: () => 'Go now',
-  lead: () => 'Now',
-  work: (byFeel) => (byFeel ? 'Enough' : 'End the set here'),
-  feel: () => 'How was it?',
-  unkept: () => 'Try to log it again',
-  fault: () => 'Mended: go on',
-};
-
-const FEEL_WORDS: Readonly<Record<Feeling, string>> = {
-  'too easy': 'Too easy',
-  right: 'Right',
-  'too much': 'Too much',
-  'locked up': 'Locked up',
-};
-
-function FeelChoice({ choose }: { readonly choose: (feeling: Feeling) => void }) {
-  return (
-    <fieldset>
-      <legend className="font-display text-3xl font-semibold">How was it?</legend>
-      <div className="mt-2 grid grid-cols-2 gap-2">
-        {FEELINGS.map((f, i) => (
-          <button
-            key={f}
-            type="button"
-            className="btn btn-outline min-h-20 border-base-300 text-2xl"
-            onClick={() => choose(f)}
-            aria-keyshortcuts={String(i + 1)}
-          >
-            {FEEL_WORDS[f]}
-          </button>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
-
-/** Seconds that run out, with what comes then. */
-function Count({ seconds, words }: { readonly seconds: number; readonly words: string }) {
-  return (
-    <div className="flex items-baseline gap-4" role="timer" aria-label="Until the next set">
-      <span className="font-display text-7xl leading-none font-bold sm:text-8xl">{Math.max(0, Math.ceil(seconds))}</span>
-      <span className="text-2xl leading-tight">
-        <span className="sr-only">seconds. </span>
-        <span aria-hidden>s · </span>
-        {words}
-      </span>
-    </div>
-  );
-}
-
-/** The side, as a half disc that points to it and as a word. */
-function SideMark({ side }: { readonly side: 'left' | 'right' }) {
-  return (
-    <span className="ms-3 inline-flex items-baseline gap-2 text-accent">
-      <svg viewBox="0 0 14 20" className="h-6 self-center" aria-hidden>
-        <path d={side === 'left' ? 'M12 1v18a9 9 0 0 1 0 -18z' : 'M2 1v18a9 9 0 0 0 0 -18z'} fill="currentColor" />
-      </svg>
-      {side}
-    </span>
-  );
-}
-
-interface ToolProps {
-  readonly label: string;
-  readonly icon: ReactNode;
-  readonly keys: string;
-  readonly use: () => void;
-  readonly strong?: boolean;
-}
-
-function Tool({ label, icon, keys, use, strong = false }: ToolProps) {
-  return (
-    <button
-      type="button"
-      className={`btn btn-outline h-auto min-h-14 flex-col gap-0.5 px-0 py-1.5 font-normal ${strong ? 'border-error text-error' : 'border-base-300'}`}
-      aria-keyshortcuts={keys}
-      onClick={(e) => {
-        letGo(e);
-        use();
-      }}
-    >
-      {icon}
-      <span className="text-sm">{label}</span>
-    </button>
   );
 }

@@ -2,6 +2,7 @@ import type { Tone } from '@myokinet/core/floor';
 import { scheduleTones } from './tones.ts';
 
 const MUTED = 'myokinet.floor.muted';
+const PATIENCE_MS = 300;
 
 /**
  * Time and tones of the floor. Seconds come from the audio clock while it runs, so that what is seen and what is heard cannot drift
@@ -25,12 +26,19 @@ export class FloorClock {
     if (muted) this.#silence();
   }
 
+  /** There could be sound, and there is none yet. */
+  get asleep(): boolean {
+    return !this.#muted && this.#context?.state !== 'running';
+  }
+
   /** Called by a press or a key: a page may make sound only after one. */
   async wake(): Promise<void> {
     if (this.#muted) return;
     try {
       this.#context ??= new AudioContext();
-      if (this.#context.state !== 'running') await this.#context.resume();
+      // Where sound is not to be had, the set must not wait for it.
+      if (this.#context.state !== 'running')
+        await Promise.race([this.#context.resume(), new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))]);
     } catch {
       // No sound on this device: what is seen has to do.
       this.#context = undefined;

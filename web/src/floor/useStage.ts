@@ -5,6 +5,7 @@ import {
   type RunState,
   type SetPlace,
   type Step,
+  type Tone,
   tonesOf,
   transitionTo,
   type Transition,
@@ -15,7 +16,7 @@ import { useEffect, useState } from 'react';
 import { newId } from '../app/newId.ts';
 import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
-import { useClockTicks } from './useClockTicks.ts';
+import { useWhenDue } from './useWhenDue.ts';
 
 /** What is going on with the set in hand. */
 export type Phase =
@@ -51,6 +52,12 @@ export interface SeenFault extends SetPlace {
 
 const LEAD_SECONDS = 3;
 const LEAD_TONES = [0, 1, 2].map((at) => ({ at, pitch: 'tick' as const }));
+
+/** The last three seconds of a rest, and its end. */
+function restTones(seconds: number): readonly Tone[] {
+  const ticks = LEAD_TONES.map((t): Tone => ({ ...t, at: seconds - LEAD_SECONDS + t.at }));
+  return [...ticks, { at: seconds, pitch: 'end' }];
+}
 
 interface StageInput {
   readonly clock: FloorClock;
@@ -109,7 +116,7 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
   const amountNow = () => (phase.kind === 'work' ? Math.min(step.item.now.max, paceAt(pace, clock.now() - phase.since).done) : 0);
 
   // What happens by itself when its time has come.
-  const now = useClockTicks(clock, ['between', 'lead', 'work'].includes(phase.kind), (at) => {
+  useWhenDue(clock, ['between', 'lead', 'work'].includes(phase.kind), (at) => {
     if (phase.kind === 'lead' && at >= phase.until) begin();
     else if (phase.kind === 'work' && !byFeel && !busy && at - phase.since >= pace.seconds) finish(step.item.now.max);
     else if (phase.kind === 'between' && at - phase.since >= phase.transition.seconds) {
@@ -117,6 +124,11 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
       else setPhase({ kind: 'ready' });
     }
   });
+  // The end of a rest is heard by whoever looks elsewhere.
+  const resting = phase.kind === 'between' && !phase.transition.runsOn ? phase : undefined;
+  useEffect(() => {
+    if (resting && resting.transition.seconds > 0) clock.sound(restTones(resting.transition.seconds), resting.since);
+  }, [clock, resting]);
   useEffect(() => () => clock.hush(), [clock]);
 
   const see = async (faultId: FaultId) => {
@@ -149,7 +161,6 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
 
   return {
     phase,
-    now,
     pace,
     fault,
     busy,
@@ -166,11 +177,12 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     },
     /** The one thing to do now. */
     go: () => {
-      void clock.wake();
       if (busy) return;
       if (fault) void mended();
-      else if (phase.kind === 'ready' || phase.kind === 'between') lead();
-      else if (phase.kind === 'lead') begin();
+      else if (phase.kind === 'ready' || phase.kind === 'between') {
+        if (clock.asleep) void clock.wake().then(lead);
+        else lead();
+      } else if (phase.kind === 'lead') begin();
       else if (phase.kind === 'work') finish(byFeel ? step.item.now.max : amountNow());
       else if (phase.kind === 'unkept') void log(phase.deed.amount, phase.deed.feeling);
     },
