@@ -109,8 +109,8 @@ test('a whole session by keys and pedal alone, with the clock held: pace, holds,
 
   await test.step('the end: effort, and what follows', async () => {
     await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
-    await page.getByRole('button', { name: '6', exact: true }).focus();
-    await page.keyboard.press('Enter');
+    await page.keyboard.press('6');
+    await expect(page.getByRole('button', { name: '6', exact: true })).toHaveAttribute('aria-pressed', 'true');
     await page.getByLabel('Minutes').fill('');
     await expect(page.getByRole('alert')).toContainText('Minutes must be');
     await page.getByLabel('Minutes').fill('25');

@@ -2,6 +2,7 @@ import { Moon, Search, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { NewVersion } from '../shell/NewVersion.tsx';
+import { useOutbox } from '../shell/useOutbox.ts';
 import { BinNote } from './BinNote.tsx';
 import { DraftList } from './DraftList.tsx';
 import { CommandBox } from './CommandBox.tsx';
@@ -21,6 +22,7 @@ export function Shell() {
   const [theme, toggleTheme] = useTheme();
   const [open, setOpen] = useState<'commands' | 'shortcuts' | 'drafts' | undefined>();
   useShortcuts(setOpen);
+  useOutbox();
   return (
     <div className="group flex min-h-screen flex-col">
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">

@@ -1,7 +1,7 @@
 import { FloorCloseDto, inspect } from '@myokinet/core/contracts';
 import { closedBecause } from '@myokinet/core/floor';
 import { instant } from '@myokinet/core/quantities';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../app/newId.ts';
 import { AfterLogged } from './AfterLogged.tsx';
@@ -47,6 +47,9 @@ function EndForm({ person, back, canGoBack }: AfterProps) {
   const [note, setNote] = useState('');
   const [failed, setFailed] = useState(false);
   const [reporting, setReporting] = useState(false);
+  useEffortKeys((digit) => {
+    if (!reporting) setEffort(effort === 1 && digit === 0 ? 10 : digit);
+  });
   const sets = run.items.reduce((sum, i) => sum + i.done.length, 0);
   const close = {
     kind: 'close' as const,
@@ -167,4 +170,17 @@ function EndForm({ person, back, canGoBack }: AfterProps) {
       )}
     </>
   );
+}
+
+/** Digits say the effort wherever nothing is being typed; 1 and then 0 is ten. */
+function useEffortKeys(say: (digit: number) => void): void {
+  const pressed = useEffectEvent(({ key, target }: KeyboardEvent) => {
+    const typing = target instanceof HTMLElement && target.matches('input, textarea');
+    if (!typing && /^\d$/.test(key)) say(Number(key));
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => pressed(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
 }

@@ -1,33 +1,25 @@
 import { useEffect, useState } from 'react';
-import { useStore } from 'react-redux';
 import { Link } from 'react-router';
-import { floor, type FloorHome } from './floorSync.ts';
+import { floor } from './floorSync.ts';
 
 type Here = Awaited<ReturnType<typeof floor.here>>;
-const A_DAY_MS = 86_400_000;
 
 /** Sessions that this device is in the middle of, or has not been able to send: there whether the server answers or not. */
 export function HereOnDevice() {
-  const home = useStore() as FloorHome;
   const [here, setHere] = useState<Here>([]);
   useEffect(() => {
     let gone = false;
     const look = async () => {
-      const runs = await floor.here();
-      // What ended and is sent needs no place here after a day.
-      for (const { pack, ended, unsent } of runs)
-        if (ended && unsent === 0 && Date.now() - Date.parse(pack.packedAt) > A_DAY_MS) await floor.forget(pack.id);
-      const waiting = runs.filter((r) => !r.ended || r.unsent > 0);
-      for (const { pack, unsent } of waiting) if (unsent > 0) await floor.open(home, pack.id);
+      const waiting = (await floor.here()).filter((r) => !r.ended || r.unsent > 0);
       if (!gone) setHere(waiting);
     };
     void look();
-    const later = window.setInterval(() => void look(), 5000);
+    const later = window.setInterval(() => void look(), 3000);
     return () => {
       gone = true;
       window.clearInterval(later);
     };
-  }, [home]);
+  }, []);
   if (here.length === 0) return null;
   return (
     <section className="mt-5">

@@ -26,7 +26,7 @@ export function StageFoot({ stage, tools, byFeel, open, then }: StageFootProps) 
       <button
         type="button"
         className="btn btn-primary min-h-20 w-full text-2xl"
-        disabled={stage.busy || phase.kind === 'feel'}
+        disabled={stage.busy}
         onClick={(e) => {
           letGo(e);
           stage.go();
@@ -55,7 +55,7 @@ const GO_WORDS: Readonly<Record<ReturnType<typeof useStage>['phase']['kind'] | '
   between: () => 'Go now',
   lead: () => 'Now',
   work: (byFeel) => (byFeel ? 'Enough' : 'End the set here'),
-  feel: () => 'How was it?',
+  feel: () => 'It was right',
   unkept: () => 'Try to log it again',
   fault: () => 'Mended: go on',
 };

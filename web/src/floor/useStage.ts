@@ -175,10 +175,11 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     retry: () => {
       if (phase.kind === 'unkept') void log(phase.deed.amount, phase.deed.feeling);
     },
-    /** The one thing to do now. */
+    /** The one thing to do now; by feel, that it was right. */
     go: () => {
       if (busy) return;
       if (fault) void mended();
+      else if (phase.kind === 'feel') void log(step.item.now.max, 'right');
       else if (phase.kind === 'ready' || phase.kind === 'between') {
         if (clock.asleep) void clock.wake().then(lead);
         else lead();

@@ -49,9 +49,9 @@ export function RecordPage() {
 function Sessions({ record, traineeId, now }: { readonly record: RecordReply; readonly traineeId: string; readonly now: Date }) {
   return (
     <section aria-label="Sessions">
-      <div className="mb-1 flex items-center justify-between">
+      <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
         <h2>Sessions</h2>
-        <span className="flex gap-2">
+        <span className="flex flex-wrap gap-2">
           <Link className="btn btn-primary btn-sm" to="../floor" relative="path">
             Run a session
           </Link>
