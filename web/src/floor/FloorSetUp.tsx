@@ -18,7 +18,7 @@ export function FloorSetUp({ person, step }: { readonly person: FloorPerson; rea
   const figure = useMemo(() => figureOn(drill, buildOf(kept.pack.trainee), body), [drill, kept.pack.trainee, body]);
   const words = useMemo(() => setUpWords(drill, body), [drill, body]);
   return (
-    <figure className="flex items-center gap-4 [&_svg]:size-36 lg:[&_svg]:size-56">
+    <figure className="flex items-center gap-4 [&_svg]:size-28 sm:[&_svg]:size-36 lg:[&_svg]:size-56">
       <SetUpFigure figure={figure} size={SIZE} label={`${drill.name}: ${drill.position}`} />
       <figcaption className="min-w-0 flex-1 text-lg leading-snug">
         {words ? (

@@ -4,16 +4,30 @@ import { letGo } from './FaultPanel.tsx';
 import type { LastSetHandle } from './useLastSet.ts';
 import type { LastSet } from './useStage.ts';
 
+const ONE = { reps: 'rep', s: 's', breaths: 'breath' } as const;
+
 /** The set just logged: right as it stands, or put right by a tap or by its digits. */
-export function JustDone({ last, handle }: { readonly last: LastSet; readonly handle: LastSetHandle }) {
+export function JustDone({
+  last,
+  handle,
+  named,
+}: {
+  readonly last: LastSet;
+  readonly handle: LastSetHandle;
+  /** The set was of another drill than the one on the screen. */
+  readonly named: boolean;
+}) {
   const { drill, round, side } = last.step;
-  const unit = UNIT_WORDS[drill.dose.unit];
+  const amount = handle.typed || String(last.amount);
+  const unit = amount === '1' ? ONE[drill.dose.unit] : UNIT_WORDS[drill.dose.unit];
   return (
-    <div className="flex flex-wrap items-center gap-2 border-s-4 border-success bg-success/10 px-3 py-2 text-lg" role="status">
+    <div
+      className="flex flex-wrap items-center gap-x-2 border-s-4 border-success bg-success/10 px-2 py-1.5 text-base sm:px-3 sm:text-lg"
+      role="status"
+    >
       <span>
-        Logged: {drill.name}
-        {side === 'whole' ? '' : `, ${side}`}, set {round}:{' '}
-        <strong className="text-2xl">{last.feeling ?? `${handle.typed || last.amount} ${unit}`}</strong>
+        Logged: {named && `${drill.name}, `}
+        {side === 'whole' ? '' : `${side}, `}set {round}: <strong className="text-2xl">{last.feeling ?? `${amount} ${unit}`}</strong>
         {handle.typed && <span className="aside text-base"> Enter takes it over</span>}
         {handle.problem && <span className="block text-base text-error">{handle.problem}</span>}
       </span>
@@ -22,7 +36,7 @@ export function JustDone({ last, handle }: { readonly last: LastSet; readonly ha
           <>
             <button
               type="button"
-              className="btn btn-square min-h-12 min-w-12"
+              className="btn btn-square min-h-11 min-w-11 sm:min-h-12 sm:min-w-12"
               aria-label="One less"
               onClick={(e) => {
                 letGo(e);
@@ -33,7 +47,7 @@ export function JustDone({ last, handle }: { readonly last: LastSet; readonly ha
             </button>
             <button
               type="button"
-              className="btn btn-square min-h-12 min-w-12"
+              className="btn btn-square min-h-11 min-w-11 sm:min-h-12 sm:min-w-12"
               aria-label="One more"
               onClick={(e) => {
                 letGo(e);
@@ -44,7 +58,7 @@ export function JustDone({ last, handle }: { readonly last: LastSet; readonly ha
             </button>
           </>
         )}
-        <button type="button" className="btn min-h-12" aria-label="Take the set back" onClick={handle.takeBack}>
+        <button type="button" className="btn min-h-11 px-3 sm:min-h-12" aria-label="Take the set back" onClick={handle.takeBack}>
           <Undo2 size={22} aria-hidden />
         </button>
       </span>

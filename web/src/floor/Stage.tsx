@@ -153,7 +153,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
               <p>Neither this device nor the server has taken it. It stays on this screen; try again.</p>
             </div>
           )}
-          {between && last && <JustDone last={last} handle={lastSet} />}
+          {between && last && <JustDone last={last} handle={lastSet} named={last.step.itemId !== step.itemId} />}
           {(between || phase.kind === 'lead') && !fault && <FloorSetUp person={person} step={step} />}
         </div>
         <div className={`flex flex-col gap-3 ${fault ? 'max-lg:order-first' : ''}`}>
@@ -167,7 +167,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
                 </li>
               ))}
               {tempoInWords(drill.dose) && !byFeel && (
-                <li className={`aside text-base ${phase.kind === 'work' ? 'max-sm:hidden' : ''}`}>{tempoInWords(drill.dose)}</li>
+                <li className={`aside text-base ${phase.kind === 'work' || last ? 'max-sm:hidden' : ''}`}>{tempoInWords(drill.dose)}</li>
               )}
             </ul>
           )}
