@@ -109,6 +109,7 @@ test('a whole session by keys and pedal alone, with the clock held: pace, holds,
 
   await test.step('the end: effort, and what follows', async () => {
     await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
+    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('Neck loosening, right, set 1: 3 reps');
     await page.keyboard.press('6');
     await expect(page.getByRole('button', { name: '6', exact: true })).toHaveAttribute('aria-pressed', 'true');
     await page.getByLabel('Minutes').fill('');

@@ -92,6 +92,7 @@ test('two devices run the same session and come to the same; sets after the end 
   await one.page.getByRole('button', { name: 'End the session here' }).click();
   await one.page.getByRole('button', { name: '5', exact: true }).click();
   await one.page.getByRole('button', { name: 'Log the session' }).click();
+  await expect(one.page.getByRole('heading', { name: /logged$/ })).toBeVisible();
   await expect(one.page.getByText('all sent')).toBeVisible();
   await two.context.setOffline(false);
   await two.page.evaluate(() => window.dispatchEvent(new Event('online')));
@@ -194,6 +195,7 @@ test('a session is started from Today’s page of the trainee, joined, ended, an
   await page.getByRole('link', { name: 'Open the session: Ines Shroud' }).click();
   await page.getByRole('button', { name: '4', exact: true }).click();
   await page.getByRole('button', { name: 'Log the session' }).click();
+  await expect(page.getByRole('heading', { name: /logged$/ })).toBeVisible();
   await expect(page.getByText('all sent')).toBeVisible();
   await page.goto(`${server.address}/trainees/${traineeId}/floor?planned=0190d0a0-0000-7000-8000-00000000aaa3`);
   await expect(page.getByText(/This session is on record already/)).toBeVisible();

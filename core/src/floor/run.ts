@@ -15,6 +15,8 @@ export interface FaultOnFloor extends SetPlace {
 /** A set as it was done, with the drill and set-up in force at that moment. */
 export interface DoneSet extends SetPlace {
   readonly id: string;
+  readonly order: number;
+  /** By the clock of the device that logged it. */
   readonly at: Instant;
   readonly amount: number;
   readonly feeling?: Feeling;
@@ -100,9 +102,12 @@ function changed(item: ItemState, event: Revocable): ItemState {
   const { now } = item;
   switch (event.kind) {
     case 'set': {
-      const { id, at, itemId, round, side, amount, feeling } = event;
+      const { id, order, at, itemId, round, side, amount, feeling } = event;
       const again = item.done.some((d) => samePlace(d, event));
-      return { ...item, done: [...item.done, { id, at, itemId, round, side, amount, ...(feeling ? { feeling } : {}), as: now, again }] };
+      return {
+        ...item,
+        done: [...item.done, { id, order, at, itemId, round, side, amount, ...(feeling ? { feeling } : {}), as: now, again }],
+      };
     }
     case 'fault': {
       const { id, itemId, round, side, faultId, mended } = event;

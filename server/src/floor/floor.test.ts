@@ -57,7 +57,7 @@ describe('a run', () => {
       effort: 5,
       minutes: 30,
       note: 'calm',
-      performedAt: run.startedAt,
+      performedAt: instant(bench.now()),
       runId: run.id,
     });
     expect(session?.items[0]?.sets.map((s) => s.amount)).toEqual([20, 20]);

@@ -84,7 +84,7 @@ export function floorStore(context: Context, { trainees, sessions }: Neighbours)
     // The first version has the id of what closed the run; ids inside must be new in each.
     const id = before ? v7() : state.closed.id;
     const fresh = (own: string) => (before ? v7() : own);
-    sessions.log(run.traineeId, sessionFrom(state, { id, fresh, performedAt: notAfterNow(state.head.startedAt) }), {
+    sessions.log(run.traineeId, sessionFrom(state, { id, fresh, performedAt: notAfterNow(firstSetAt(state)) }), {
       runId: run.id,
       replaces: before ?? null,
     });
@@ -147,6 +147,12 @@ export function floorStore(context: Context, { trainees, sessions }: Neighbours)
 }
 
 export type FloorStore = ReturnType<typeof floorStore>;
+
+/** When work began: a run may have been put onto a device long before. */
+function firstSetAt({ head, items }: RunState): string {
+  const [first] = items.flatMap((i) => i.done).sort((a, b) => a.order - b.order);
+  return first?.at ?? head.startedAt;
+}
 
 /** The session that a closed run stands for. */
 function sessionFrom(

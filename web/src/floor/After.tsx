@@ -8,17 +8,23 @@ import { AfterLogged } from './AfterLogged.tsx';
 import { minutesTaken, verdictOn } from './afterwards.ts';
 import { DoneList } from './DoneList.tsx';
 import type { FloorPerson } from './floorPeople.ts';
+import { JustDone } from './JustDone.tsx';
 import { SymptomSheet } from './SymptomSheet.tsx';
 import { responseInRun } from './useFloorTools.ts';
+import { useLastSet } from './useLastSet.ts';
+import type { LastSet } from './useStage.ts';
 
 interface AfterProps {
   readonly person: FloorPerson;
+  /** The set that ended the session: it may still be put right. */
+  readonly last: LastSet | undefined;
+  readonly setLast: (last: LastSet | undefined) => void;
   readonly back: () => void;
   readonly canGoBack: boolean;
 }
 
 /** The end of a session: how hard, how long, a note; then what follows from it. */
-export function After({ person, back, canGoBack }: AfterProps) {
+export function After({ person, last, setLast, back, canGoBack }: AfterProps) {
   const { run, name } = person;
   if (run.givenUp)
     return (
@@ -33,20 +39,21 @@ export function After({ person, back, canGoBack }: AfterProps) {
   return (
     <>
       <h1 className="pt-3 text-3xl sm:text-4xl">{run.closed ? `${name}: logged` : `How was it, ${name}?`}</h1>
-      {run.closed ? <AfterLogged person={person} /> : <EndForm {...{ person, back, canGoBack }} />}
+      {run.closed ? <AfterLogged person={person} /> : <EndForm {...{ person, last, setLast, back, canGoBack }} />}
     </>
   );
 }
 
 const EFFORTS = Array.from({ length: 11 }, (_, i) => i);
 
-function EndForm({ person, back, canGoBack }: AfterProps) {
+function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
   const { run } = person;
   const [effort, setEffort] = useState<number | undefined>();
   const [minutes, setMinutes] = useState(() => String(minutesTaken(person)));
   const [note, setNote] = useState('');
   const [failed, setFailed] = useState(false);
   const [reporting, setReporting] = useState(false);
+  const lastSet = useLastSet(person, last, setLast);
   useEffortKeys((digit) => {
     if (!reporting) setEffort(effort === 1 && digit === 0 ? 10 : digit);
   });
@@ -127,6 +134,7 @@ function EndForm({ person, back, canGoBack }: AfterProps) {
             />
           </label>
         </div>
+        {last && <JustDone last={last} handle={lastSet} named />}
         <DoneList person={person} />
         <button
           type="button"

@@ -61,7 +61,12 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
         {isStopped ? (
           <Stopped person={person} end={() => end(true)} goOn={step && (() => setTold({ ...told, [runId]: stops }))} />
         ) : isOver || !step ? (
-          <After key={runId} person={person} back={() => end(false)} canGoBack={!run.closed && !run.givenUp && step !== undefined} />
+          <After
+            key={runId}
+            {...{ person, last, setLast }}
+            back={() => end(false)}
+            canGoBack={!run.closed && !run.givenUp && step !== undefined}
+          />
         ) : (
           <Stage
             // A new set is a new stage; turning the dial or another device's news is not.

@@ -15,8 +15,9 @@ const SPARE_MINUTES = 20;
 export function minutesTaken({ run, kept, library }: Pick<FloorPerson, 'run' | 'kept' | 'library'>): number {
   const planned = Math.max(1, Math.round(sessionMinutes(run.head.items, library, run.head.form)));
   const times = kept.events.map((e) => Date.parse(e.at));
-  const taken = Math.round((Math.max(...times) - Math.min(Date.parse(run.head.startedAt), ...times)) / MS_PER_MINUTE);
-  const believed = Number.isFinite(taken) && taken >= 1 && taken <= planned * BELIEVED + SPARE_MINUTES;
+  // An event of a set is its end; the first one took about a minute. The head may be older than the session.
+  const taken = Math.round((Math.max(...times) - Math.min(...times)) / MS_PER_MINUTE) + 1;
+  const believed = Number.isFinite(taken) && times.length > 1 && taken <= planned * BELIEVED + SPARE_MINUTES;
   return Math.min(MOST_MINUTES, believed ? taken : planned);
 }
 

@@ -14,6 +14,9 @@ export interface Neighbour {
   readonly excluded: string | undefined;
 }
 
+/** How far above the planned load the dial turns in one session, as a fraction of body weight (project default). */
+const MOST_ABOVE = 0.105;
+
 /** Symptoms from the days before, the newest first. */
 function earlierSymptoms({ kept, run }: FloorPerson): readonly Symptom[] {
   const { sessions, symptoms } = kept.pack.history;
@@ -39,6 +42,11 @@ export function useFloorTools(person: FloorPerson, step: Step) {
     const turned = turnSupport(body, step.drill, by);
     if ('problem' in turned) {
       setSaid(turned.problem);
+      return;
+    }
+    const planned = library.asPlanned(step.item.planned).handLoad?.share;
+    if (by > 0 && planned !== undefined && turned.on.reading.loadShare > planned + MOST_ABOVE) {
+      setSaid(`No more than ${Math.floor(MOST_ABOVE * 100)} points above what was planned; from there on a check decides.`);
       return;
     }
     const { setUp, reading } = turned.on;
