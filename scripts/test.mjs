@@ -25,6 +25,10 @@ const CHECKS = [
   ['format', ...node('prettier', 'prettier', '--check', '--log-level', 'warn', '.')],
 ];
 
+// The browser comes over the network while the checks keep the processors busy.
+const browser = ensureBrowser();
+browser.catch(() => undefined);
+
 const tally = { passed: 0, failed: 0 };
 const count = (passed, failed) => {
   tally.passed += passed;
@@ -50,7 +54,7 @@ const unitCode = await run(vitest, vitestArgs);
 countUnit(unitCode);
 
 process.stdout.write('\n— browser tests\n');
-await ensureBrowser();
+await browser;
 await build();
 const [playwright, playwrightArgs] = node('@playwright/test', 'playwright', 'test');
 countBrowser(await run(playwright, playwrightArgs, { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport } }));

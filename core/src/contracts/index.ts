@@ -30,12 +30,9 @@ export { BriefDayDto, FixedEventDto, PauseDto, PlanBriefDto, PlanTemplateDto, Te
 export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
 export { FloorCloseDto, FloorHeadDto, FloorItemDto, FloorPatchDto, FloorPhotoDto } from './floor.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
+export type { FloorPhotoReply, FloorRunReply, FloorRunRow, WorkloadReply } from './floorReplies.ts';
 export type {
   BandReply,
-  FloorPhotoReply,
-  FloorRunReply,
-  FloorRunRow,
-  WorkloadReply,
   CalibrationReply,
   CaseloadRow,
   CheckReply,
