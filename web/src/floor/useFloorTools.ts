@@ -1,4 +1,4 @@
-import { type DrillSkipReason, type Step, timesSeen, TURN, turnSupport } from '@myokinet/core/floor';
+import { type DrillSkipReason, type Step, TURN, turnSupport } from '@myokinet/core/floor';
 import { exclusionOf } from '@myokinet/core/planning';
 import type { Drill } from '@myokinet/core/drills';
 import { type Symptom, symptomResponse, type SymptomResponse } from '@myokinet/core/safety';
@@ -69,7 +69,6 @@ export function useFloorTools(person: FloorPerson, step: Step) {
 
   return {
     said,
-    say: setSaid,
     lighter: () => void turn(-TURN),
     harder: () => void turn(TURN),
     neighbours,
@@ -79,7 +78,6 @@ export function useFloorTools(person: FloorPerson, step: Step) {
       await happen({ kind: 'swap', itemId: step.itemId, drillId: drill.id, sets: step.item.now.sets, min, max, restSeconds, harder });
     },
     skip: (reason: DrillSkipReason) => happen({ kind: 'skip', itemId: step.itemId, reason }),
-    timesSeen: (faultId: Parameters<typeof timesSeen>[1]) => timesSeen(step.item, faultId),
     /** Reports what is felt; the pain rule acts at once. */
     report: async (felt: Omit<Symptom, 'at'>): Promise<SymptomResponse | undefined> => {
       const response = symptomResponse([{ ...felt, at: instant(new Date()) }], earlierSymptoms(person));

@@ -5,6 +5,7 @@ import {
   type RunState,
   type SetPlace,
   type Step,
+  timesSeen,
   type Tone,
   tonesOf,
   transitionTo,
@@ -144,7 +145,7 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     const eventId = await person.happen(deed);
     if (!eventId) return;
     const item = during || !last ? step.item : (person.run.items.find((i) => i.now.id === at.itemId) ?? step.item);
-    setFault({ ...deed, eventId, times: item.faults.filter((f) => f.faultId === faultId).length + 1, during });
+    setFault({ ...deed, eventId, times: timesSeen(item, faultId) + 1, during });
   };
   const mended = async () => {
     if (!fault) return;
@@ -171,9 +172,6 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     closeFault: () => setFault(undefined),
     feel: (feeling: Feeling) => {
       if (phase.kind === 'feel') void log(feeling === 'too easy' || feeling === 'right' ? step.item.now.max : step.item.now.min, feeling);
-    },
-    retry: () => {
-      if (phase.kind === 'unkept') void log(phase.deed.amount, phase.deed.feeling);
     },
     /** The one thing to do now; by feel, that it was right. */
     go: () => {
