@@ -1,4 +1,6 @@
-/** The house's arrows: web → core, server → core, web → server only over HTTP. */
+const FEATURE = '^web/src/features/([^/]+)/';
+
+/** The house's arrows: web → core, server → core, web → server only over HTTP; inside web app → features → client → kit. */
 module.exports = {
   forbidden: [
     {
@@ -16,11 +18,53 @@ module.exports = {
     },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/src' }, to: { path: '^web/' } },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/src' }, to: { path: '^server/' } },
+    {
+      name: 'kit-draws',
+      comment: 'kit knows no feature and no server.',
+      severity: 'error',
+      from: { path: '^web/src/kit/' },
+      to: { path: '^web/src/(client|features|app)/' },
+    },
+    {
+      name: 'client-knows-no-feature',
+      severity: 'error',
+      from: { path: '^web/src/client/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^web/src/(features|app)/' },
+    },
+    {
+      name: 'app-is-the-top',
+      comment: 'Shell, router and store are imported by nobody.',
+      severity: 'error',
+      from: { path: '^web/src/(features|client|kit)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^web/src/app/' },
+    },
+    {
+      name: 'features-meet-at-the-door',
+      comment: 'A feature is known to others by its index alone.',
+      severity: 'error',
+      from: { path: FEATURE },
+      to: { path: FEATURE, pathNot: ['^web/src/features/$1/', '/index\\.ts$'] },
+    },
+    {
+      name: 'app-opens-pages',
+      comment: 'The router names pages; anything else of a feature comes through its index.',
+      severity: 'error',
+      from: { path: '^web/src/app/' },
+      to: { path: FEATURE, pathNot: ['(Page|Gate|Layout)\\.tsx$', '/index\\.ts$'] },
+    },
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'no-circular-folders',
+      severity: 'error',
+      scope: 'folder',
+      from: {},
+      to: { circular: true },
+    },
     { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\?(url|worker)$|\\.css$' } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.test\\.tsx?$' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
     enhancedResolveOptions: {

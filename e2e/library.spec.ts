@@ -184,18 +184,18 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   await expect(page.getByRole('region', { name: /^Session/ }).first()).toBeVisible();
   await expect(page.getByText(/Shoulder once dislocated/)).toHaveCount(0);
 
-  await open(page, `${at}/screen`);
+  await open(page, `${at}/screening`);
   const question = page.getByRole('radiogroup', { name: /Has a shoulder ever slipped/ });
   await question.getByLabel('yes').check();
   await question.getByRole('combobox').selectOption('left');
   const meaning = page.getByRole('region', { name: 'What the answers mean' });
   await expect(meaning.getByText('a shoulder once slipped out, left.').first()).toBeVisible();
   await expect(meaning.getByText(/2 rungs of Hang and swing: Straight swings, Travelling hand to hand/)).toBeVisible();
-  await page.getByRole('button', { name: 'Save the screen' }).click();
+  await page.getByRole('button', { name: 'Save the screening' }).click();
   await expect(page.getByText('Saved. Change an answer, or record that nothing changed.')).toBeVisible();
 
   await open(page, at);
-  await expect(page.getByText('closed by the screen')).toHaveCount(2);
+  await expect(page.getByText('closed by the screening')).toHaveCount(2);
   await open(page, `${at}/plan?week=2031-01-06`);
   await page.getByRole('button', { name: /^Plan th/ }).click();
   await page.getByText('What shaped it, and how each need is served').click();
@@ -206,7 +206,7 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   await expect(leftOut).toBeVisible();
   await expect(page.getByText(/Because: a shoulder once slipped out, left\./).first()).toBeVisible();
 
-  await open(page, `${at}/screen`);
+  await open(page, `${at}/screening`);
   await page.getByRole('button', { name: 'A licensed professional was consulted…' }).click();
   const form = page.getByRole('group', { name: 'Consultation' });
   await form.getByLabel('Loose shoulder under load').check();
@@ -216,7 +216,7 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   await form.getByRole('button', { name: 'Record the consultation' }).click();
   await expect(page.getByText(/physiotherapist consulted .*: Small swings with a spotter\./)).toBeVisible();
   await open(page, at);
-  await expect(page.getByText('closed by the screen')).toHaveCount(0);
+  await expect(page.getByText('closed by the screening')).toHaveCount(0);
   await expect(page.getByRole('list', { name: 'Cautions' })).toContainText('Shoulder once dislocated');
 });
 

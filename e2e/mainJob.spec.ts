@@ -56,10 +56,10 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     for (const day of ['Tuesday', 'Wednesday', 'Friday', 'Saturday', 'Sunday']) await page.getByLabel(day).check();
     await page.getByLabel('Notes, in your own words').fill('Nothing of note.');
     await page.getByRole('button', { name: /Save and ask/ }).click();
-    await expect(page.getByRole('heading', { name: 'Screen before training' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Screening before training' })).toBeVisible();
   });
 
-  await test.step('ask the screen: a yes is held back until it is cleared up, kept over a reload', async () => {
+  await test.step('ask the screening: a yes is held back until it is cleared up, kept over a reload', async () => {
     await page.getByRole('button', { name: 'Asked all: no to every one' }).click();
     const elbow = page.getByRole('radiogroup', { name: /Does an elbow hurt/ });
     await elbow.getByLabel('yes').check();
@@ -68,7 +68,7 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     await expect(elbow.getByLabel('yes')).toBeChecked();
     await elbow.getByLabel('no', { exact: true }).check();
     await expect(page.getByText('No caution so far.')).toBeVisible();
-    await page.getByRole('button', { name: 'Save the screen' }).click();
+    await page.getByRole('button', { name: 'Save the screening' }).click();
     await page.getByRole('link', { name: 'Take a check' }).click();
     await expect(page.getByRole('heading', { name: 'Take a check' })).toBeVisible();
   });

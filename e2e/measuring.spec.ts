@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import type { CaseloadRow, CheckReply, PictureReply, ReadinessReply, RunReply } from '@myokinet/core/contracts';
+import type { CaseloadRow, CheckReply, PictureReply, ReadinessReply, BatteryReply } from '@myokinet/core/contracts';
 import { drawFigure, pngHeader } from './drawnFigure.ts';
 import { Server } from './server.ts';
 
@@ -14,7 +14,7 @@ test.afterAll(() => server.remove());
 const idAt = (index: number) => crew[index]?.id ?? '';
 const checksOf = (id: string) => server.api<readonly CheckReply[]>(`/api/trainees/${id}/checks`);
 async function open(page: Page, id: string, scope: string): Promise<void> {
-  await page.goto(`${server.address}/trainees/${id}/run?scope=${scope}`);
+  await page.goto(`${server.address}/trainees/${id}/battery?scope=${scope}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 }
 
@@ -65,8 +65,8 @@ test('a battery by keyboard alone: one key a trial beyond the digits, paused, re
   const [check] = await checksOf(id);
   expect(check?.trials).toHaveLength(8);
   expect(check?.skips).toEqual([{ measureId: 'grip', reason: 'no equipment' }]);
-  expect((await server.api<{ run: RunReply | null }>(`/api/trainees/${id}/run`)).run).toBeNull();
-  await one.goto(`${server.address}/trainees/${id}/run`);
+  expect((await server.api<{ battery: BatteryReply | null }>(`/api/trainees/${id}/battery`)).battery).toBeNull();
+  await one.goto(`${server.address}/trainees/${id}/battery`);
   await expect(one.getByText(/saved or given up on another device/)).toBeVisible();
 });
 
@@ -80,7 +80,7 @@ test('undo takes back a figure and a skip, on the server too', async ({ page }) 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'left, trial 2: nothing yet' })).toBeVisible();
   await expect
-    .poll(async () => (await server.api<{ run: RunReply | null }>(`/api/trainees/${id}/run`)).run?.cells.map((c) => c.text))
+    .poll(async () => (await server.api<{ battery: BatteryReply | null }>(`/api/trainees/${id}/battery`)).battery?.cells.map((c) => c.text))
     .toEqual(['158', '']);
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(page.getByRole('button', { name: 'left, trial 2: 159°' })).toBeVisible();
@@ -176,14 +176,14 @@ test('a trace file is counted, corrected and used; a hopeless one says why and t
   await page.getByRole('checkbox', { name: 'Count repetition 3' }).uncheck();
   await page.getByRole('button', { name: 'Use it: repetitions counted, 7 reps' }).click();
   await expect(page.getByRole('button', { name: 'trial 1: 7 reps' })).toBeVisible();
-  const { run } = await expectRun(idAt(4));
-  expect(run?.cells[0]?.reading?.trace).toMatchObject({ counted: 8, corrections: [{ what: 'leave out' }] });
+  const { battery } = await expectRun(idAt(4));
+  expect(battery?.cells[0]?.reading?.trace).toMatchObject({ counted: 8, corrections: [{ what: 'leave out' }] });
 });
 
 /** The run once it has a reading. */
-async function expectRun(id: string): Promise<{ run: RunReply | null }> {
-  const get = () => server.api<{ run: RunReply | null }>(`/api/trainees/${id}/run`);
-  await expect.poll(async () => (await get()).run?.cells[0]?.reading).toBeTruthy();
+async function expectRun(id: string): Promise<{ battery: BatteryReply | null }> {
+  const get = () => server.api<{ battery: BatteryReply | null }>(`/api/trainees/${id}/battery`);
+  await expect.poll(async () => (await get()).battery?.cells[0]?.reading).toBeTruthy();
   return get();
 }
 
@@ -287,8 +287,8 @@ test('the pose model comes only when asked for, marks what it suggests, and a su
   // It tends to read arms low; it is a place to start from.
   expect(Math.abs(read - 150)).toBeLessThanOrEqual(12);
   await page.getByRole('button', { name: new RegExp(`^Use ${read}°`) }).click();
-  const { run } = await expectRun(idAt(6));
-  expect(run?.cells[0]?.reading?.points?.map((p) => p.placedBy)).toEqual(['suggested', 'suggested', 'suggested']);
+  const { battery } = await expectRun(idAt(6));
+  expect(battery?.cells[0]?.reading?.points?.map((p) => p.placedBy)).toEqual(['suggested', 'suggested', 'suggested']);
   await expect(page.getByText('suggested', { exact: true })).toBeVisible();
 });
 

@@ -18,7 +18,7 @@ test('two tabs edit the same week: the second is told, keeps its version, and ch
   await one.getByLabel('Stature').fill('170');
   await one.getByLabel('Mass').fill('64');
   await one.getByRole('button', { name: /Save and ask/ }).click();
-  await expect(one.getByRole('heading', { name: 'Screen before training' })).toBeVisible();
+  await expect(one.getByRole('heading', { name: 'Screening before training' })).toBeVisible();
   const [row] = await server.api<readonly CaseloadRow[]>('/api/caseload');
 
   for (const page of [one, two]) {

@@ -70,7 +70,7 @@ async function buildServiceWorker() {
       };
     });
   await bundle({
-    entryPoints: [join(ROOT, 'web/src/shell/serviceWorker.ts')],
+    entryPoints: [join(ROOT, 'web/src/app/serviceWorker.ts')],
     outfile: join(PAGES, 'serviceWorker.js'),
     bundle: true,
     minify: true,

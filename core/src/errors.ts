@@ -36,7 +36,7 @@ export const ERROR_CATALOGUE = {
   'session-missing': 'This session is not in the trainee’s record.',
   'symptom-missing': 'This symptom is not in the trainee’s record.',
   'trial-missing': 'This trial is not in the trainee’s record.',
-  'run-finished': 'This battery was already saved as a check.',
+  'battery-finished': 'This battery was already saved as a check.',
   'floor-run-missing': 'There is no such run of a session.',
   'picture-missing': 'This picture is not in the trainee’s record.',
   'picture-unreadable': 'This is no JPEG picture.',

@@ -50,7 +50,7 @@ function factsOf(n: number, now: Date): ReadinessFacts {
     ladder,
     body: BODY,
     library: LIBRARY,
-    screen: { cautions: [], locks: [] },
+    screening: { cautions: [], locks: [] },
     capacities,
     checkDates: new Map(capacities.map((c) => [checkKey(c.measureId, c.side), { latest: c.takenAt, lateAfter: [] }])),
     clearances: [

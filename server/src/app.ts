@@ -13,7 +13,7 @@ import { measuringRoutes } from './measuring/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
-import { runRoutes } from './runs/routes.ts';
+import { batteryRoutes } from './batteries/routes.ts';
 import type { Services } from './services.ts';
 import { screeningRoutes } from './screenings/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
@@ -71,7 +71,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     screeningRoutes,
     libraryRoutes,
     measuringRoutes,
-    runRoutes,
+    batteryRoutes,
     pictureRoutes,
     labRoutes,
   ])

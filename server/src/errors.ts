@@ -15,7 +15,7 @@ const STATUS: Partial<Record<ErrorCode, number>> = {
   'floor-run-missing': 404,
   'picture-missing': 404,
   'scale-reading-missing': 404,
-  'run-finished': 409,
+  'battery-finished': 409,
   'screening-missing': 409,
   'entry-missing': 404,
   'route-missing': 404,

@@ -14,7 +14,7 @@ import { briefStore, type BriefStore } from './plans/briefStore.ts';
 import { templateStore, type TemplateStore } from './plans/templateStore.ts';
 import { planStore, type PlanStore } from './plans/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
-import { runStore, type RunStore } from './runs/store.ts';
+import { batteryStore, type BatteryStore } from './batteries/store.ts';
 import { screeningStore, type ScreeningStore } from './screenings/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
@@ -31,7 +31,7 @@ export interface Services {
   readonly calibrations: CalibrationStore;
   readonly bands: BandStore;
   readonly measuring: MeasuringStore;
-  readonly runs: RunStore;
+  readonly batteries: BatteryStore;
   readonly pictures: PictureStore;
   readonly checks: CheckStore;
   readonly plans: PlanStore;
@@ -52,7 +52,7 @@ export function servicesFor(context: Context): Services {
   const clearances = clearanceStore(context, library);
   const sessions = sessionStore(context, { trainees, clearances, library });
   const measuring = measuringStore(context, trainees);
-  const runs = runStore(context, trainees);
+  const batteries = batteryStore(context, trainees);
   const readiness = readinessStore(context, { trainees, sessions, library });
   return {
     now: context.now,
@@ -64,9 +64,9 @@ export function servicesFor(context: Context): Services {
     calibrations,
     bands: bandStore(context),
     measuring,
-    runs,
+    batteries,
     pictures: pictureStore(context, trainees),
-    checks: checkStore(context, { trainees, measuring, runs }),
+    checks: checkStore(context, { trainees, measuring, batteries }),
     plans: planStore(context, trainees),
     briefs: briefStore(context, trainees),
     templates: templateStore(context),

@@ -72,7 +72,7 @@ export function traineeDto(own: Partial<TraineeDto> = {}): TraineeDto {
   };
 }
 
-/** The screen before training, every question answered with no unless told otherwise. */
+/** The screening before training, every question answered with no unless told otherwise. */
 export function screeningDto(
   takenAt: Date,
   yes: Partial<Record<QuestionId, BodySide>> = {},

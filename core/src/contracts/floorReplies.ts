@@ -15,7 +15,7 @@ export interface FloorRunReply {
   readonly traineeId: string;
   readonly head: FloorHead;
   readonly events: readonly FloorEvent[];
-  /** Why loaded work pauses, whoever found it out: open stop signs, and locks of the screen. */
+  /** Why loaded work pauses, whoever found it out: open stop signs, and locks of the screening. */
   readonly holds: readonly string[];
   /** The session it became. */
   readonly sessionId?: string;

@@ -21,7 +21,7 @@ export {
 export { TraineeDto } from './trainee.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';
-export { RunCellDto, RunPatchDto, RunSkipDto } from './run.ts';
+export { BatteryCellDto, BatteryPatchDto, BatterySkipDto } from './battery.ts';
 export { PictureDto } from './picture.ts';
 export { BandDto, BandReadingDto, ReadingSetAsideDto, ScaleReadingDto } from './lab.ts';
 export { RepeatabilityTestDto, RepeatedDto } from './repeatability.ts';
@@ -44,7 +44,7 @@ export type {
   OwnEntryReply,
   SchoolsReply,
   ScreeningReply,
-  ScreenReply,
+  ScreeningsReply,
   PictureReply,
   PlannerFacts,
   PlanBriefReply,
@@ -57,7 +57,7 @@ export type {
   RecheckReply,
   RecordReply,
   RepeatabilityReply,
-  RunReply,
+  BatteryReply,
   SessionReply,
   StopSignReply,
   TodayItem,

@@ -5,7 +5,7 @@ import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Gate, Headroom, HeadroomState, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
-import type { BeightonTest, Consultation, ScreenAnswer, ScreenOutcome } from '../safety/index.ts';
+import type { BeightonTest, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
@@ -16,7 +16,7 @@ import type { PlanTemplateDto } from './brief.ts';
 import type { PlanDto } from './plan.ts';
 import type { ReadingDto } from './reading.ts';
 import type { RepeatabilityTestDto } from './repeatability.ts';
-import type { RunCellDto } from './run.ts';
+import type { BatteryCellDto } from './battery.ts';
 import type { SessionDto, SymptomDto } from './session.ts';
 import type { TraineeDto } from './trainee.ts';
 
@@ -24,7 +24,7 @@ import type { TraineeDto } from './trainee.ts';
 
 export type TraineeReply = TraineeDto & {
   readonly savedAt: Instant;
-  readonly screen: ScreenOutcome;
+  readonly screening: ScreeningOutcome;
   /** What scale readings have taught the model; absent where there are none that count. */
   readonly belief?: Belief;
 };
@@ -96,7 +96,7 @@ export interface ReadinessReply {
   readonly headrooms: readonly Headroom[];
   readonly gate?: Gate;
   readonly slipped: readonly Headroom[];
-  /** Rungs of the ladder that the screen closes, with the reason. */
+  /** Rungs of the ladder that the screening closes, with the reason. */
   readonly closedRungs: Readonly<Record<string, string>>;
   /** Earlier capacities of the checks shown, newest first, by `checkKey`. */
   readonly trails: Readonly<Record<string, readonly Capacity[]>>;
@@ -136,14 +136,14 @@ export interface CheckReply {
 }
 
 /** A battery that is being taken. */
-export interface RunReply {
+export interface BatteryReply {
   readonly id: string;
   readonly startedAt: Instant;
   readonly touchedAt: Instant;
   readonly scope: string;
   readonly note: string;
   readonly coach: string;
-  readonly cells: readonly RunCellDto[];
+  readonly cells: readonly BatteryCellDto[];
   readonly skips: readonly Skip[];
 }
 
@@ -221,7 +221,7 @@ export interface RecordReply {
 export type RecheckReply = Recheck & { readonly traineeId: string; readonly name: string };
 
 export interface TodayItem {
-  readonly kind: 'sign' | 'stop sign' | 'screen' | 'morning' | 'session' | 're-check';
+  readonly kind: 'sign' | 'stop sign' | 'screening' | 'morning' | 'session' | 're-check';
   readonly traineeId: string;
   readonly name: string;
   readonly sentence: string;
@@ -229,11 +229,11 @@ export interface TodayItem {
   readonly sessionId?: string;
 }
 
-/** The screen as it was answered. */
+/** The screening as it was answered. */
 export interface ScreeningReply {
   readonly id: string;
   readonly takenAt: Instant;
-  readonly answers: readonly ScreenAnswer[];
+  readonly answers: readonly ScreeningAnswer[];
   readonly beighton: readonly BeightonTest[] | null;
   readonly note: string;
   readonly coach: string;
@@ -246,7 +246,7 @@ export interface ConsultationReply extends Consultation {
   readonly coach: string;
 }
 
-export interface ScreenReply {
+export interface ScreeningsReply {
   readonly current?: ScreeningReply;
   readonly earlier: readonly ScreeningReply[];
   readonly consultations: readonly ConsultationReply[];

@@ -29,7 +29,7 @@ const IsSideOfQuestion = () =>
     return ['left', 'right', 'whole'].includes(value as string) || answer === 'no' ? undefined : `“${text}”: say left, right or both.`;
   });
 
-/** Every question exactly once: a screen with holes would read as a screen without findings. */
+/** Every question exactly once: a screening with holes would read as a screening without findings. */
 const AnswersAll = () =>
   rule('answersAll', (value) => {
     if (!Array.isArray(value)) return 'The answers are needed.';
@@ -53,10 +53,10 @@ export class ScreenAnswerDto {
   @IsSideOfQuestion() side!: BodySide;
 }
 
-/** The screen before training, answered as a whole. */
+/** The screening before training, answered as a whole. */
 export class ScreeningDto {
   @IsUUID('7') id!: string;
-  @IsPastInstant('The time of the screen') takenAt!: string;
+  @IsPastInstant('The time of the screening') takenAt!: string;
   @AnswersAll()
   @ValidateNested({ each: true })
   @Type(() => ScreenAnswerDto)

@@ -29,7 +29,7 @@ export function stepsOf({ head, items }: RunState, library: Library): readonly S
   return head.form === 'sets' ? all : all.toSorted((a, b) => a.round - b.round);
 }
 
-/** What closes drills from outside the run: open stop signs, and locks of the screen. */
+/** What closes drills from outside the run: open stop signs, and locks of the screening. */
 export interface Holds {
   readonly stopSigns: readonly string[];
 }

@@ -155,6 +155,6 @@ describe('each condition closes it by itself, with a sentence', () => {
     expect(unmet({ cleanSince: addDays(now, -3) })).toMatchObject([{ kind: 'clean sessions' }]);
   });
 
-  it('a lock of the screen', () =>
+  it('a lock of the screening', () =>
     expect(unmet({ locks: ['Medical hold: ask first.'] })).toMatchObject([{ kind: 'lock', sentence: 'Medical hold: ask first.' }]));
 });

@@ -43,7 +43,7 @@ export interface GateInput {
   readonly symptoms: readonly Symptom[];
   /** Stop signs that nobody has closed yet, as sentences. */
   readonly openStopSigns: readonly string[];
-  /** Locks of the screen, as sentences. */
+  /** Locks of the screening, as sentences. */
   readonly locks: readonly string[];
   /** Clean sessions count only after this moment (the last withdrawal). */
   readonly cleanSince?: Instant | undefined;

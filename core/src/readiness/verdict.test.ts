@@ -32,7 +32,7 @@ function facts(rungIndex: number, signed: readonly string[], margin = 15, own: P
     library,
     ladder,
     body: bodyModel({ statureM: 1.72, massKg: MASS }),
-    screen: { cautions: [], locks: [] },
+    screening: { cautions: [], locks: [] },
     capacities,
     checkDates,
     clearances,
@@ -78,19 +78,19 @@ describe('the whole verdict', () => {
     expect(slipped.every((h) => h.state === 'short')).toBe(true);
   });
 
-  it('is locked by the screen’s locks, each in its own sentence', () => {
-    const lines = (screen: ReadinessFacts['screen']) => judgeReadiness(facts(0, [], 15, { screen })).gate?.unmet ?? [];
+  it('is locked by the screening’s locks, each in its own sentence', () => {
+    const lines = (screening: ReadinessFacts['screening']) => judgeReadiness(facts(0, [], 15, { screening })).gate?.unmet ?? [];
     expect(lines({ cautions: [], locks: ['Medical hold: wait.'] }).map((l) => l.sentence)).toContain('Medical hold: wait.');
     expect(lines({ cautions: [{ id: 'lax-joints', because: [] }], locks: [] }).map((l) => l.kind)).toEqual(['clean sessions']);
   });
 
   it('closes the rungs whose practice a caution excludes, and their gates, naming the answer', () => {
-    const screen = { cautions: [{ id: 'wrist-injury', because: ['a wrist is being rebuilt, right'] }], locks: [] } as const;
-    const { closedRungs, gate } = judgeReadiness(facts(0, [], 15, { screen }));
+    const screening = { cautions: [{ id: 'wrist-injury', because: ['a wrist is being rebuilt, right'] }], locks: [] } as const;
+    const { closedRungs, gate } = judgeReadiness(facts(0, [], 15, { screening }));
     expect(Object.keys(closedRungs)).toEqual(ladder.rungs.slice(1).map((r) => r.id));
     expect(Object.values(closedRungs)[0]).toMatch(/Wrist injury, rebuilding: .*Because: a wrist is being rebuilt, right\./);
     expect(gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions']);
-    const next = judgeReadiness(facts(1, ['wall'], 15, { screen }));
+    const next = judgeReadiness(facts(1, ['wall'], 15, { screening }));
     expect(next.gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions', 'lock']);
   });
 

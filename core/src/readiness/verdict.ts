@@ -3,7 +3,7 @@ import { exclusionByCaution, type Library } from '../library/index.ts';
 import { type Capacity, measureOf } from '../measuring/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { KnownBody } from '../statics/index.ts';
-import { cautionInWords, type ScreenOutcome, type Symptom } from '../safety/index.ts';
+import { cautionInWords, type ScreeningOutcome, type Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import { type Gate, judgeGate } from './gate.ts';
 import { headroom, type Headroom } from './headroom.ts';
@@ -15,7 +15,7 @@ export interface ReadinessFacts {
   readonly library: Library;
   readonly ladder: Ladder;
   readonly body: KnownBody;
-  readonly screen: Pick<ScreenOutcome, 'cautions' | 'locks'>;
+  readonly screening: Pick<ScreeningOutcome, 'cautions' | 'locks'>;
   /** The latest capacity of each check and side. */
   readonly capacities: readonly Capacity[];
   readonly checkDates: CheckDates;
@@ -35,7 +35,7 @@ export interface Verdict {
   readonly gate?: Gate;
   /** Demands of the rung in hand that a fresh check no longer meets: reasons to think again. */
   readonly slipped: readonly Headroom[];
-  /** Rungs of the ladder that the screen closes, with the reason. */
+  /** Rungs of the ladder that the screening closes, with the reason. */
   readonly closedRungs: Readonly<Record<string, string>>;
 }
 
@@ -45,9 +45,9 @@ export interface Verdict {
  * @param facts the record, and the moment of judging
  */
 export function judgeReadiness(facts: ReadinessFacts): Verdict {
-  const { library, ladder, screen, now } = facts;
+  const { library, ladder, screening, now } = facts;
   const standing = standingOn(ladder, facts.clearances, facts.checkDates, now);
-  const closedRungs = rungsClosedBy(ladder, screen, library);
+  const closedRungs = rungsClosedBy(ladder, screening, library);
   const inHand = ladder.rungs[standing.here];
   const rung = standing.next === undefined ? undefined : ladder.rungs[standing.next];
   const slipped = inHand && inHand !== rung ? headroomsFor(inHand, facts, standing).filter((h) => h.state === 'short') : [];
@@ -59,7 +59,7 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     sessions: facts.sessions,
     symptoms: facts.symptoms,
     openStopSigns: facts.openStopSigns,
-    locks: closed ? [...screen.locks, closed] : screen.locks,
+    locks: closed ? [...screening.locks, closed] : screening.locks,
     cleanSince: standing.cleanSince,
     practice: inHand ? { drillId: inHand.practice, name: library.drill(inHand.practice).name } : undefined,
     now,
@@ -80,7 +80,7 @@ function stillSpeaks({ measureId, takenAt }: Capacity, signedAt: Instant | undef
   return !signedAt || takenAt > signedAt || !measureOf(measureId).aboutNextRung;
 }
 
-function rungsClosedBy(ladder: Ladder, { cautions }: ReadinessFacts['screen'], library: Library): Readonly<Record<string, string>> {
+function rungsClosedBy(ladder: Ladder, { cautions }: ReadinessFacts['screening'], library: Library): Readonly<Record<string, string>> {
   const closed: Record<string, string> = {};
   if (cautions.length === 0) return closed;
   for (const rung of ladder.rungs) {

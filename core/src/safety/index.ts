@@ -14,16 +14,16 @@ export {
   answerInWords,
   isLiftable,
   PROFESSIONAL_ROLES,
-  SCREEN_FRESH_DAYS,
-  screenOutcome,
+  screenEENING_FRESH_DAYS,
+  screeningOutcome,
   type Consultation,
   type LiftedCaution,
   type ProfessionalRole,
-  type ScreenAnswer,
+  type ScreeningAnswer,
   type ScreenedPerson,
   type Screening,
-  type ScreenOutcome,
-} from './screen.ts';
+  type ScreeningOutcome,
+} from './screening.ts';
 export { SYMPTOM_ACTS, symptomResponse, type SymptomAct, type SymptomResponse } from './symptomResponse.ts';
 export {
   BODY_PLACES,

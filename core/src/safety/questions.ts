@@ -6,7 +6,7 @@ export type Answer = (typeof ANSWERS)[number];
 
 export const QUESTION_GROUPS = ['Shoulders', 'Elbows, wrists and hands', 'Neck, head and pressure', 'In general'] as const;
 
-/** One question of the screen before training, in our own words. */
+/** One question of the screening before training, in our own words. */
 export interface Question {
   readonly group: (typeof QUESTION_GROUPS)[number];
   readonly text: string;

@@ -119,7 +119,7 @@ function todayItems(
   const { id: traineeId, name } = trainee;
   const { rung, gate, headrooms, standing } = verdict;
   const items: TodayItem[] = openStopSigns.map((reason) => ({ kind: 'stop sign', traineeId, name, sentence: reason }));
-  if (trainee.screen.state !== 'fresh') items.push({ kind: 'screen', traineeId, name, sentence: trainee.screen.locks[0] ?? '' });
+  if (trainee.screening.state !== 'fresh') items.push({ kind: 'screening', traineeId, name, sentence: trainee.screening.locks[0] ?? '' });
   if (gate?.open && rung) items.push({ kind: 'sign', traineeId, name, sentence: `“${rung.name}”: every line of the gate is met.` });
 
   const today = calendarDay(now);

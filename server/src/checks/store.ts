@@ -7,7 +7,7 @@ import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { MeasuringStore } from '../measuring/store.ts';
-import type { RunStore } from '../runs/store.ts';
+import type { BatteryStore } from '../batteries/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
@@ -39,10 +39,10 @@ const ALL = -1;
 interface Neighbours {
   readonly trainees: TraineeStore;
   readonly measuring: MeasuringStore;
-  readonly runs: RunStore;
+  readonly batteries: BatteryStore;
 }
 
-export function checkStore(context: Context, { trainees, measuring, runs }: Neighbours) {
+export function checkStore(context: Context, { trainees, measuring, batteries }: Neighbours) {
   const { db, who } = context;
   const insertCheck = db.prepare(sql.INSERT_CHECK);
   const insertTrial = db.prepare(sql.INSERT_TRIAL);
@@ -142,7 +142,7 @@ export function checkStore(context: Context, { trainees, measuring, runs }: Neig
           }),
         );
         for (const { measureId, reason } of dto.skips ?? []) insertSkip.run({ checkId: dto.id, measureId, reason });
-        runs.end(traineeId, dto.id);
+        batteries.end(traineeId, dto.id);
         recompute(traineeId, dto.id, dto.takenAt as Instant);
       });
       return one(traineeId, dto.id);

@@ -35,11 +35,11 @@ describe('the demo crew', () => {
   it('has every kind of day in it', () => {
     expect(rows.some((r) => r.gateOpen)).toBe(true);
     expect(rows.some((r) => r.locked)).toBe(true);
-    const screens = world.services.trainees.all().map((t) => t.screen);
-    expect(screens.every((s) => s.state === 'fresh')).toBe(true);
-    expect(screens.some((s) => s.lifted.length > 0)).toBe(true);
-    expect(screens.some((s) => s.laxity?.lax)).toBe(true);
-    expect(screens.some((s) => s.cautions.some((c) => c.id === 'shoulder-dislocated'))).toBe(true);
+    const screenings = world.services.trainees.all().map((t) => t.screening);
+    expect(screenings.every((s) => s.state === 'fresh')).toBe(true);
+    expect(screenings.some((s) => s.lifted.length > 0)).toBe(true);
+    expect(screenings.some((s) => s.laxity?.lax)).toBe(true);
+    expect(screenings.some((s) => s.cautions.some((c) => c.id === 'shoulder-dislocated'))).toBe(true);
     expect(rows.some((r) => r.lapsed)).toBe(true);
     expect(rows.some((r) => r.openStopSigns > 0)).toBe(true);
     expect(rows.some((r) => r.limiter?.state === 'short')).toBe(true);

@@ -19,12 +19,12 @@ export interface Story {
     | 'sessionMinutes'
     | 'equipment'
   >;
-  /** What the screen before training was answered with; every other question with no. */
-  readonly screen?: Partial<Record<QuestionId, BodySide>>;
+  /** What the screening before training was answered with; every other question with no. */
+  readonly screening?: Partial<Record<QuestionId, BodySide>>;
   /** The same, answered anew this week: something came up lately. */
-  readonly screenNow?: Partial<Record<QuestionId, BodySide>>;
+  readonly screeningNow?: Partial<Record<QuestionId, BodySide>>;
   readonly beighton?: readonly BeightonTest[];
-  /** A licensed professional was consulted right after the first screen. */
+  /** A licensed professional was consulted right after the first screening. */
   readonly consulted?: { readonly role: ProfessionalRole; readonly allowed: string };
   /** Rung-equivalent level at the start and at the end; 2.5 is halfway between the third rung and the fourth. */
   readonly from: number;
@@ -107,7 +107,7 @@ export const CREW: readonly Story[] = [
       mass: 66,
       history: 'Lookout. Left shoulder once dislocated, 2021; long since pain-free.',
     }),
-    screen: { 'shoulder-dislocated': 'left' },
+    screening: { 'shoulder-dislocated': 'left' },
     from: 0.5,
     to: 2.9,
     leftBehind: 1.2,
@@ -172,8 +172,8 @@ export const CREW: readonly Story[] = [
       mass: 96,
       history: 'Master. Waiting for a doctor’s word. Shoulders tire early in a hang.',
     }),
-    screen: { 'raised-pressure': 'whole' },
-    screenNow: { 'raised-pressure': 'whole', 'medical-hold': 'whole' },
+    screening: { 'raised-pressure': 'whole' },
+    screeningNow: { 'raised-pressure': 'whole', 'medical-hold': 'whole' },
     behindIn: { 'packed-hang': 4.5 },
     from: 0.3,
     to: 2.2,
@@ -230,7 +230,7 @@ export const CREW: readonly Story[] = [
       history: 'Right wrist rebuilding after a fall.',
       trainingDays: ['Tuesday', 'Friday'],
     }),
-    screen: { 'wrist-injury': 'right' },
+    screening: { 'wrist-injury': 'right' },
     from: 0.5,
     to: 2.8,
     weeks: 18,
@@ -260,7 +260,7 @@ export const CREW: readonly Story[] = [
       trainingDays: ['Tuesday', 'Thursday', 'Sunday'],
       history: 'Sailmaker. Neck operated on in her youth, cleared since.',
     }),
-    screen: { 'neck-condition': 'whole' },
+    screening: { 'neck-condition': 'whole' },
     consulted: { role: 'specialist doctor', allowed: 'Forearm inversions at a wall with a spotter; nothing on the head.' },
     from: 0.4,
     to: 3.4,

@@ -82,7 +82,7 @@ function live(story: Story, world: World): void {
   world.at(addHours(addWeeks(monday, -weeks), 9));
   const traineeId = world.newId();
   world.services.trainees.save({ id: traineeId, revision: world.newId(), basedOn: null, ...story.profile });
-  screen(traineeId, story, story.screen ?? {}, addHours(addWeeks(monday, -weeks), 9), world);
+  screening(traineeId, story, story.screening ?? {}, addHours(addWeeks(monday, -weeks), 9), world);
   const measures = [...new Set(ladder.rungs.flatMap((r) => r.demands.map((d) => d.measureId)))];
   const life: Life = {
     story,
@@ -94,11 +94,11 @@ function live(story: Story, world: World): void {
 
   for (let ago = weeks; ago >= 0; ago--) liveWeek(life, ago, addWeeks(monday, -ago), world);
 
-  if (story.screenNow) screen(traineeId, story, story.screenNow, world.today, world);
+  if (story.screeningNow) screening(traineeId, story, story.screeningNow, world.today, world);
 }
 
 /** Asks every question, and records the professional who was consulted about what came up. */
-function screen(traineeId: string, story: Story, yes: NonNullable<Story['screen']>, moment: Date, world: World): void {
+function screening(traineeId: string, story: Story, yes: NonNullable<Story['screening']>, moment: Date, world: World): void {
   const { screenings, trainees } = world.services;
   world.at(moment);
   const answers = QUESTION_IDS.map((questionId): ScreeningDto['answers'][number] => ({
@@ -109,7 +109,7 @@ function screen(traineeId: string, story: Story, yes: NonNullable<Story['screen'
   const id = world.newId();
   screenings.record(traineeId, { id, takenAt: instant(moment), answers, beighton: [...(story.beighton ?? [])], note: '' });
   if (!story.consulted) return;
-  const cautionIds = trainees.find(traineeId).screen.cautions.flatMap((c) => (isLiftable(c.id) ? [c.id] : []));
+  const cautionIds = trainees.find(traineeId).screening.cautions.flatMap((c) => (isLiftable(c.id) ? [c.id] : []));
   screenings.consult(traineeId, { id: world.newId(), screeningId: id, cautionIds, consultedOn: calendarDay(moment), ...story.consulted });
 }
 
@@ -191,7 +191,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     trainingDays: trainee.trainingDays,
     sessionMinutes: trainee.sessionMinutes,
     equipment: trainee.equipment,
-    cautions: trainee.screen.cautions,
+    cautions: trainee.screening.cautions,
     library: services.library.current(),
     schools: DEFAULT_SCHOOLS,
     weeksIn: planner.weeksIn,

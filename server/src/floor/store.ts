@@ -57,7 +57,7 @@ export function floorStore(context: Context, { trainees, sessions }: Neighbours)
       traineeId,
       head: JSON.parse(head) as FloorHead,
       events: events(id),
-      holds: [...open.map((s) => s.reason), ...trainee.screen.locks],
+      holds: [...open.map((s) => s.reason), ...trainee.screening.locks],
       ...(sessionId ? { sessionId } : {}),
       photos: sessions.photos(traineeId).filter((p) => p.runId === id),
     };

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { ConsultationDto, ReadinessReply, ScreenReply, TraineeReply } from '@myokinet/core/contracts';
+import type { ConsultationDto, ReadinessReply, ScreeningsReply, TraineeReply } from '@myokinet/core/contracts';
 import { addDays } from '@myokinet/core/quantities';
 import { checkFor, reachOpenGate, screeningDto, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
 
@@ -13,7 +13,7 @@ beforeEach(async () => {
 });
 afterEach(() => bench.close());
 
-const screenOf = async () => ((await bench.get(at)).body as TraineeReply).screen;
+const screenOf = async () => ((await bench.get(at)).body as TraineeReply).screening;
 const unmet = async () => ((await bench.get(`${at}/readiness`)).body as ReadinessReply).gate?.unmet.map((l) => l.sentence) ?? [];
 
 function consultation(screeningId: string, own: Partial<ConsultationDto> = {}): ConsultationDto {
@@ -28,13 +28,13 @@ function consultation(screeningId: string, own: Partial<ConsultationDto> = {}): 
   };
 }
 
-describe('the screen before training', () => {
+describe('the screening before training', () => {
   it('keeps every gate closed until it is answered', async () => {
-    expect(await unmet()).toContain('The screen before training has not been answered yet.');
-    expect(await bench.get('/api/today')).toMatchObject({ body: [{ kind: 'screen', traineeId: trainee.id }, { kind: 're-check' }] });
+    expect(await unmet()).toContain('The screening before training has not been answered yet.');
+    expect(await bench.get('/api/today')).toMatchObject({ body: [{ kind: 'screening', traineeId: trainee.id }, { kind: 're-check' }] });
     expect(await bench.post(`${at}/screenings`, screeningDto(bench.now()))).toMatchObject({ status: 201 });
     expect((await screenOf()).state).toBe('fresh');
-    expect((await unmet()).join(' ')).not.toContain('screen');
+    expect((await unmet()).join(' ')).not.toContain('screening');
   });
 
   it('locks by an answer, and opens only when a professional’s word is on record', async () => {
@@ -56,16 +56,16 @@ describe('the screen before training', () => {
     expect(await bench.post(`${at}/clearances`, { ...sign, id: v7() })).toMatchObject({ status: 201 });
   });
 
-  it('keeps every screen; a consultation is about the newest one only', async () => {
+  it('keeps every screening; a consultation is about the newest one only', async () => {
     const [first, second] = [screeningDto(new Date(addDays(bench.now(), -2)), { 'medical-hold': 'whole' }), screeningDto(bench.now())];
     await bench.post(`${at}/screenings`, first);
     await bench.post(`${at}/screenings`, second);
-    expect(await bench.get(`${at}/screen`)).toMatchObject({ body: { current: { id: second.id }, earlier: [{ id: first.id }] } });
+    expect(await bench.get(`${at}/screening`)).toMatchObject({ body: { current: { id: second.id }, earlier: [{ id: first.id }] } });
     expect(await bench.post(`${at}/consultations`, consultation(first.id))).toMatchObject({
       status: 409,
       body: { code: 'screening-missing' },
     });
-    expect(((await bench.get(`${at}/screen`)).body as ScreenReply).consultations).toEqual([]);
+    expect(((await bench.get(`${at}/screening`)).body as ScreeningsReply).consultations).toEqual([]);
   });
 
   it('is the same when the request comes twice, and is never changed', async () => {
@@ -99,7 +99,7 @@ describe('the screen before training', () => {
   });
 
   it('takes nobody else’s trainee', async () => {
-    expect(await bench.get(`/api/trainees/${v7()}/screen`)).toMatchObject({ status: 404, body: { code: 'trainee-missing' } });
+    expect(await bench.get(`/api/trainees/${v7()}/screening`)).toMatchObject({ status: 404, body: { code: 'trainee-missing' } });
   });
 });
 

@@ -1,7 +1,7 @@
-import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreenReply } from '@myokinet/core/contracts';
+import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreeningsReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { type ScreenAnswer, type ScreenOutcome, screenOutcome } from '@myokinet/core/safety';
+import { type ScreeningAnswer, type ScreeningOutcome, screeningOutcome } from '@myokinet/core/safety';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -19,21 +19,21 @@ interface Person {
 export function screeningStore(context: Context) {
   const { db, who, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
-  const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.SCREENINGS_OF_TRAINEE);
+  const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.screenEENINGS_OF_TRAINEE);
   const newestOfStudio = db.prepare<{ studioId: string }, ScreeningRow>(sql.NEWEST_OF_STUDIO);
   const consultationsOf = db.prepare<{ traineeId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_TRAINEE);
   const consultationsOfStudio = db.prepare<{ studioId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_STUDIO);
-  const insertScreening = db.prepare(sql.INSERT_SCREENING);
+  const insertScreening = db.prepare(sql.INSERT_screenEENING);
   const insertConsultation = db.prepare(sql.INSERT_CONSULTATION);
 
-  const outcome = ({ birthYear }: Person, newest: ScreeningRow | undefined, consultations: readonly ConsultationRow[]): ScreenOutcome =>
-    screenOutcome(newest && screeningReply(newest), { birthYear, consultations: consultations.map(consultationReply), now: now() });
+  const outcome = ({ birthYear }: Person, newest: ScreeningRow | undefined, consultations: readonly ConsultationRow[]): ScreeningOutcome =>
+    screeningOutcome(newest && screeningReply(newest), { birthYear, consultations: consultations.map(consultationReply), now: now() });
 
   function mustExist(traineeId: string): void {
     if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
   }
 
-  function reply(traineeId: string): ScreenReply {
+  function reply(traineeId: string): ScreeningsReply {
     mustExist(traineeId);
     const [current, ...earlier] = ofTrainee.all({ traineeId }).map(screeningReply);
     return {
@@ -46,17 +46,17 @@ export function screeningStore(context: Context) {
   return {
     reply,
 
-    outcomeOf: (person: Person): ScreenOutcome =>
+    outcomeOf: (person: Person): ScreeningOutcome =>
       outcome(person, ofTrainee.all({ traineeId: person.id })[0], consultationsOf.all({ traineeId: person.id })),
 
     /** The outcome of everybody in the studio, gathered once. */
-    outcomesOfStudio(): (person: Person) => ScreenOutcome {
+    outcomesOfStudio(): (person: Person) => ScreeningOutcome {
       const newest = new Map(newestOfStudio.all({ studioId: who.studioId }).map((row) => [row.traineeId, row]));
       const consultations = groupRows(consultationsOfStudio.all({ studioId: who.studioId }), (k) => k.traineeId);
       return (person) => outcome(person, newest.get(person.id), consultations.get(person.id) ?? []);
     },
 
-    record(traineeId: string, dto: ScreeningDto): ScreenReply {
+    record(traineeId: string, dto: ScreeningDto): ScreeningsReply {
       mustExist(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () =>
         insertScreening.run({
@@ -72,13 +72,13 @@ export function screeningStore(context: Context) {
     },
 
     /** Records that a licensed professional was consulted, and about which answers. */
-    consult(traineeId: string, dto: ConsultationDto): ScreenReply {
+    consult(traineeId: string, dto: ConsultationDto): ScreeningsReply {
       mustExist(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const screening = reply(traineeId).current;
         if (screening?.id !== dto.screeningId)
-          throw new Refusal('screening-missing', 'The screen was answered anew in between. Look at it again before recording this.');
-        const about: readonly Pick<ScreenAnswer, 'questionId' | 'side'>[] = screening.answers
+          throw new Refusal('screening-missing', 'The screening was answered anew in between. Look at it again before recording this.');
+        const about: readonly Pick<ScreeningAnswer, 'questionId' | 'side'>[] = screening.answers
           .filter(({ answer }) => answer !== 'no')
           .map(({ questionId, side }) => ({ questionId, side }));
         insertConsultation.run({

@@ -86,7 +86,7 @@ describe('lists', () => {
   const caseload = async () => ((await bench.get('/api/caseload')) as { body: readonly CaseloadRow[] }).body;
 
   it('ask for the first check, then for the signature', async () => {
-    expect(await today()).toMatchObject([{ kind: 'screen' }, { kind: 're-check', name: 'Ada Spar' }]);
+    expect(await today()).toMatchObject([{ kind: 'screening' }, { kind: 're-check', name: 'Ada Spar' }]);
     expect(await caseload()).toMatchObject([{ here: -1, nextRungName: 'At a wall', gateOpen: false, limiter: { state: 'unknown' } }]);
     await reachOpenGate(bench, id);
     expect(await today()).toMatchObject([{ kind: 'sign', sentence: '“At a wall”: every line of the gate is met.' }]);

@@ -1,7 +1,7 @@
 import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import type { ScreenOutcome } from '@myokinet/core/safety';
+import type { ScreeningOutcome } from '@myokinet/core/safety';
 import type { Belief } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -25,11 +25,11 @@ export function traineeStore(context: Context, { screenings, calibrations }: Nei
   const pointToRevision = db.prepare(POINT_TO_REVISION);
   const insertRevision = db.prepare(INSERT_REVISION);
 
-  const reply = (row: TraineeRow, screen: ScreenOutcome, belief: Belief | undefined): TraineeReply => ({
+  const reply = (row: TraineeRow, screening: ScreeningOutcome, belief: Belief | undefined): TraineeReply => ({
     ...row,
     trainingDays: JSON.parse(row.trainingDays) as TraineeDto['trainingDays'],
     equipment: JSON.parse(row.equipment) as TraineeDto['equipment'],
-    screen,
+    screening,
     ...(belief ? { belief } : {}),
   });
 

@@ -11,7 +11,7 @@ afterEach(() => bench.close());
 describe('a trainee', () => {
   it('is added, listed, read and edited', async () => {
     const dto = traineeDto();
-    expect(await bench.post('/api/trainees', dto)).toMatchObject({ status: 201, body: { ...dto, screen: { state: 'missing' } } });
+    expect(await bench.post('/api/trainees', dto)).toMatchObject({ status: 201, body: { ...dto, screening: { state: 'missing' } } });
     expect(await bench.get('/api/trainees')).toMatchObject({ status: 200, body: [{ id: dto.id, name: 'Ada Spar' }] });
     const edited = { ...dto, name: 'Ada Mast', basedOn: dto.revision, revision: v7() };
     expect(await bench.put(`/api/trainees/${dto.id}`, edited)).toMatchObject({ status: 200, body: { name: 'Ada Mast' } });
@@ -58,9 +58,9 @@ describe('a trainee', () => {
   it('under 18 carries the caution by itself, and only while it lasts', async () => {
     const dto = traineeDto({ birthYear: 2009 });
     expect(await bench.post('/api/trainees', dto)).toMatchObject({
-      body: { screen: { cautions: [{ id: 'minor', because: ['born 2009'] }] } },
+      body: { screening: { cautions: [{ id: 'minor', because: ['born 2009'] }] } },
     });
     bench.passDays(2 * 366);
-    expect(await bench.get(`/api/trainees/${dto.id}`)).toMatchObject({ body: { screen: { cautions: [] } } });
+    expect(await bench.get(`/api/trainees/${dto.id}`)).toMatchObject({ body: { screening: { cautions: [] } } });
   });
 });

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useDispatch, useSelector } from 'react-redux';
-import { binEmptied, takenBack } from './drafts.ts';
+import { binEmptied, takenBack } from '../client/drafts.ts';
 import type { RootState } from './store.ts';
 
 /** Undo instead of "are you sure": what was thrown away can be taken back. */

@@ -1,7 +1,7 @@
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
-import { useCaseloadQuery } from '../caseload/endpoints.ts';
-import { Overlay } from './Overlay.tsx';
+import { useCaseloadQuery } from '../features/caseload/index.ts';
+import { Overlay } from '../kit/Overlay.tsx';
 
 /** Opens trainees and actions by name. */
 export function CommandBox({ close }: { readonly close: () => void }) {
@@ -36,7 +36,7 @@ export function CommandBox({ close }: { readonly close: () => void }) {
               <Choice key={id} id={`check-${id}`} label={`Take a check: ${name}`} choose={() => go(`/trainees/${id}/checks/new`)} />
             ))}
             {trainees.map(({ id, name }) => (
-              <Choice key={id} id={`run-${id}`} label={`Run a battery: ${name}`} choose={() => go(`/trainees/${id}/run`)} />
+              <Choice key={id} id={`run-${id}`} label={`Run a battery: ${name}`} choose={() => go(`/trainees/${id}/battery`)} />
             ))}
             {trainees.map(({ id, name }) => (
               <Choice key={id} id={`floor-${id}`} label={`Run a session: ${name}`} choose={() => go(`/trainees/${id}/floor`)} />

@@ -1,8 +1,8 @@
 import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
-import { useCaseloadQuery } from '../caseload/endpoints.ts';
+import { useCaseloadQuery } from '../features/caseload/index.ts';
 import { draftPlace } from './draftPlace.ts';
-import { Overlay } from './Overlay.tsx';
+import { Overlay } from '../kit/Overlay.tsx';
 import type { RootState } from './store.ts';
 
 /** Everything typed on this device that the server does not have yet, with the way back to it. */

@@ -1,5 +1,5 @@
 import { useSelector } from 'react-redux';
-import { isOffline } from './problem.ts';
+import { isOffline } from '../client/problem.ts';
 import type { RootState } from './store.ts';
 
 /** Whether everything typed has reached the server, and whether the server answers; opens the list of what has not. */

@@ -1,8 +1,9 @@
 import { Moon, Search, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
-import { NewVersion } from '../shell/NewVersion.tsx';
-import { useOutbox } from '../shell/useOutbox.ts';
+import { NewVersion } from './NewVersion.tsx';
+import { useOutbox } from '../client/useOutbox.ts';
+import { sendWaiting } from '../features/floor/index.ts';
 import { BinNote } from './BinNote.tsx';
 import { DraftList } from './DraftList.tsx';
 import { CommandBox } from './CommandBox.tsx';
@@ -22,7 +23,7 @@ export function Shell() {
   const [theme, toggleTheme] = useTheme();
   const [open, setOpen] = useState<'commands' | 'shortcuts' | 'drafts' | undefined>();
   useShortcuts(setOpen);
-  useOutbox();
+  useOutbox(sendWaiting);
   return (
     <div className="group flex min-h-screen flex-col">
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">

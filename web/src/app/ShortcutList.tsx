@@ -1,4 +1,4 @@
-import { Overlay } from './Overlay.tsx';
+import { Overlay } from '../kit/Overlay.tsx';
 import { SHORTCUTS } from './useShortcuts.ts';
 
 export function ShortcutList({ close }: { readonly close: () => void }) {

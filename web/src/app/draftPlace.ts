@@ -24,8 +24,8 @@ export function draftPlace(key: string): DraftPlace | undefined {
       return { what: 'Planning brief', traineeId, to: `${at}/plan/brief` };
     case 'session':
       return { what: 'Session', traineeId, to: rest === 'free' ? `${at}/session?free=1` : `${at}/session?planned=${rest}&week=${week}` };
-    case 'screen':
-      return { what: 'Screen', traineeId, to: `${at}/screen` };
+    case 'screening':
+      return { what: 'Screening', traineeId, to: `${at}/screening` };
     case 'repeatability':
       return { what: 'A repeatability test', to: '/measuring' };
     case 'drill':

@@ -1,14 +1,20 @@
+import type { ComponentType } from 'react';
 import { createBrowserRouter } from 'react-router';
-import { Waiting } from '../pieces/Waiting.tsx';
+import { Waiting } from '../kit/Waiting.tsx';
 import { NotHere } from './NotHere.tsx';
 import { Shell } from './Shell.tsx';
+
+/** A page that is fetched when it is first opened. */
+const page =
+  <Name extends string>(load: () => Promise<Readonly<Record<Name, ComponentType>>>, name: Name) =>
+  async () => ({ Component: (await load())[name] });
 
 export const router = createBrowserRouter([
   {
     path: '/floor/:runIds',
     ErrorBoundary: NotHere,
     HydrateFallback: Waiting,
-    lazy: async () => ({ Component: (await import('../floor/FloorPage.tsx')).FloorPage }),
+    lazy: page(() => import('../features/floor/FloorPage.tsx'), 'FloorPage'),
   },
   {
     path: '/',
@@ -16,70 +22,70 @@ export const router = createBrowserRouter([
     ErrorBoundary: NotHere,
     HydrateFallback: Waiting,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('../today/TodayPage.tsx')).TodayPage }) },
-      { path: 'rechecks', lazy: async () => ({ Component: (await import('../caseload/RechecksPage.tsx')).RechecksPage }) },
-      { path: 'measuring', lazy: async () => ({ Component: (await import('../measuring/MeasuringPage.tsx')).MeasuringPage }) },
-      { path: 'caseload', lazy: async () => ({ Component: (await import('../caseload/CaseloadPage.tsx')).CaseloadPage }) },
+      { index: true, lazy: page(() => import('../features/today/TodayPage.tsx'), 'TodayPage') },
+      { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
+      { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
+      { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },
       {
-        lazy: async () => ({ Component: (await import('../library/LibraryGate.tsx')).LibraryGate }),
+        lazy: page(() => import('../features/library/LibraryGate.tsx'), 'LibraryGate'),
         children: [
-          { path: 'trainees/new', lazy: async () => ({ Component: (await import('../trainee/NewTraineePage.tsx')).NewTraineePage }) },
+          { path: 'trainees/new', lazy: page(() => import('../features/trainee/NewTraineePage.tsx'), 'NewTraineePage') },
           {
             path: 'trainees/:traineeId',
-            lazy: async () => ({ Component: (await import('../trainee/TraineeGate.tsx')).TraineeGate }),
+            lazy: page(() => import('../features/trainee/TraineeGate.tsx'), 'TraineeGate'),
             children: [
-              { path: 'run', lazy: async () => ({ Component: (await import('../run/RunPage.tsx')).RunPage }) },
+              { path: 'battery', lazy: page(() => import('../features/battery/BatteryPage.tsx'), 'BatteryPage') },
               {
-                lazy: async () => ({ Component: (await import('../trainee/TraineeLayout.tsx')).TraineeLayout }),
+                lazy: page(() => import('../features/trainee/TraineeLayout.tsx'), 'TraineeLayout'),
                 children: [
-                  { index: true, lazy: async () => ({ Component: (await import('../readiness/ReadinessPage.tsx')).ReadinessPage }) },
-                  { path: 'screen', lazy: async () => ({ Component: (await import('../screen/ScreenPage.tsx')).ScreenPage }) },
-                  { path: 'checks', lazy: async () => ({ Component: (await import('../checks/ChecksPage.tsx')).ChecksPage }) },
-                  { path: 'checks/new', lazy: async () => ({ Component: (await import('../checks/TakeCheckPage.tsx')).TakeCheckPage }) },
-                  { path: 'history', lazy: async () => ({ Component: (await import('../history/HistoryPage.tsx')).HistoryPage }) },
-                  { path: 'pictures', lazy: async () => ({ Component: (await import('../pictures/PicturesPage.tsx')).PicturesPage }) },
-                  { path: 'lab', lazy: async () => ({ Component: (await import('../lab/LabPage.tsx')).LabPage }) },
-                  { path: 'lab/ladder', lazy: async () => ({ Component: (await import('../lab/LadderLoadsPage.tsx')).LadderLoadsPage }) },
+                  { index: true, lazy: page(() => import('./TraineeStart.tsx'), 'TraineeStart') },
+                  { path: 'screening', lazy: page(() => import('../features/screening/ScreeningPage.tsx'), 'ScreeningPage') },
+                  { path: 'checks', lazy: page(() => import('../features/checks/ChecksPage.tsx'), 'ChecksPage') },
+                  { path: 'checks/new', lazy: page(() => import('../features/checks/TakeCheckPage.tsx'), 'TakeCheckPage') },
+                  { path: 'history', lazy: page(() => import('../features/history/HistoryPage.tsx'), 'HistoryPage') },
+                  { path: 'pictures', lazy: page(() => import('../features/pictures/PicturesPage.tsx'), 'PicturesPage') },
+                  { path: 'lab', lazy: page(() => import('../features/lab/LabPage.tsx'), 'LabPage') },
+                  { path: 'lab/ladder', lazy: page(() => import('../features/lab/LadderLoadsPage.tsx'), 'LadderLoadsPage') },
                   {
                     path: 'plan',
-                    lazy: async () => ({ Component: (await import('../plan/PlanGate.tsx')).PlanGate }),
+                    lazy: page(() => import('../features/plan/PlanGate.tsx'), 'PlanGate'),
                     children: [
-                      { index: true, lazy: async () => ({ Component: (await import('../plan/PlanPage.tsx')).PlanPage }) },
-                      { path: 'calendar', lazy: async () => ({ Component: (await import('../plan/CalendarPage.tsx')).CalendarPage }) },
-                      { path: 'brief', lazy: async () => ({ Component: (await import('../plan/BriefPage.tsx')).BriefPage }) },
-                      { path: 'compare', lazy: async () => ({ Component: (await import('../plan/ComparePage.tsx')).ComparePage }) },
+                      { index: true, lazy: page(() => import('../features/plan/PlanPage.tsx'), 'PlanPage') },
+                      { path: 'calendar', lazy: page(() => import('../features/plan/CalendarPage.tsx'), 'CalendarPage') },
+                      { path: 'brief', lazy: page(() => import('../features/plan/BriefPage.tsx'), 'BriefPage') },
+                      { path: 'compare', lazy: page(() => import('../features/plan/ComparePage.tsx'), 'ComparePage') },
                     ],
                   },
-                  { path: 'record', lazy: async () => ({ Component: (await import('../record/RecordPage.tsx')).RecordPage }) },
-                  { path: 'workload', lazy: async () => ({ Component: (await import('../workload/WorkloadPage.tsx')).WorkloadPage }) },
-                  { path: 'floor', lazy: async () => ({ Component: (await import('../floor/StartPage.tsx')).StartPage }) },
-                  { path: 'session', lazy: async () => ({ Component: (await import('../session/LogSessionPage.tsx')).LogSessionPage }) },
-                  { path: 'profile', lazy: async () => ({ Component: (await import('../trainee/ProfilePage.tsx')).ProfilePage }) },
+                  { path: 'record', lazy: page(() => import('../features/record/RecordPage.tsx'), 'RecordPage') },
+                  { path: 'workload', lazy: page(() => import('../features/workload/WorkloadPage.tsx'), 'WorkloadPage') },
+                  { path: 'floor', lazy: page(() => import('../features/floor/StartPage.tsx'), 'StartPage') },
+                  { path: 'session', lazy: page(() => import('../features/session/LogSessionPage.tsx'), 'LogSessionPage') },
+                  { path: 'profile', lazy: page(() => import('../features/trainee/ProfilePage.tsx'), 'ProfilePage') },
                 ],
               },
             ],
           },
           {
             path: 'library',
-            lazy: async () => ({ Component: (await import('../library/LibraryLayout.tsx')).LibraryLayout }),
+            lazy: page(() => import('../features/library/LibraryLayout.tsx'), 'LibraryLayout'),
             children: [
-              { index: true, lazy: async () => ({ Component: (await import('../library/DrillsPage.tsx')).DrillsPage }) },
-              { path: 'drills/:drillId', lazy: async () => ({ Component: (await import('../library/DrillPage.tsx')).DrillPage }) },
+              { index: true, lazy: page(() => import('../features/library/DrillsPage.tsx'), 'DrillsPage') },
+              { path: 'drills/:drillId', lazy: page(() => import('../features/library/DrillPage.tsx'), 'DrillPage') },
               {
                 path: 'drills/:drillId/edit',
-                lazy: async () => ({ Component: (await import('../library/EditDrillPage.tsx')).EditDrillPage }),
+                lazy: page(() => import('../features/library/EditDrillPage.tsx'), 'EditDrillPage'),
               },
-              { path: 'ladders', lazy: async () => ({ Component: (await import('../library/LaddersPage.tsx')).LaddersPage }) },
-              { path: 'ladders/:ladderId', lazy: async () => ({ Component: (await import('../library/LadderPage.tsx')).LadderPage }) },
+              { path: 'ladders', lazy: page(() => import('../features/library/LaddersPage.tsx'), 'LaddersPage') },
+              { path: 'ladders/:ladderId', lazy: page(() => import('../features/library/LadderPage.tsx'), 'LadderPage') },
               {
                 path: 'ladders/:ladderId/edit',
-                lazy: async () => ({ Component: (await import('../library/EditLadderPage.tsx')).EditLadderPage }),
+                lazy: page(() => import('../features/library/EditLadderPage.tsx'), 'EditLadderPage'),
               },
-              { path: 'bands', lazy: async () => ({ Component: (await import('../lab/BandsPage.tsx')).BandsPage }) },
-              { path: 'faults', lazy: async () => ({ Component: (await import('../library/FaultsPage.tsx')).FaultsPage }) },
-              { path: 'cautions', lazy: async () => ({ Component: (await import('../library/CautionsPage.tsx')).CautionsPage }) },
-              { path: 'schools', lazy: async () => ({ Component: (await import('../library/SchoolsPage.tsx')).SchoolsPage }) },
-              { path: 'exchange', lazy: async () => ({ Component: (await import('../library/ExchangePage.tsx')).ExchangePage }) },
+              { path: 'bands', lazy: page(() => import('../features/lab/BandsPage.tsx'), 'BandsPage') },
+              { path: 'faults', lazy: page(() => import('../features/library/FaultsPage.tsx'), 'FaultsPage') },
+              { path: 'cautions', lazy: page(() => import('../features/library/CautionsPage.tsx'), 'CautionsPage') },
+              { path: 'schools', lazy: page(() => import('../features/library/SchoolsPage.tsx'), 'SchoolsPage') },
+              { path: 'exchange', lazy: page(() => import('../features/library/ExchangePage.tsx'), 'ExchangePage') },
             ],
           },
         ],

@@ -1,9 +1,9 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
-import { api } from './api.ts';
-import { floorReducer } from '../floor/floorRuns.ts';
-import { proposalsReducer } from '../plan/proposals.ts';
-import { binReducer, draftsReducer, keepDrafts, loadDrafts } from './drafts.ts';
+import { api } from '../client/api.ts';
+import { floorReducer } from '../features/floor/index.ts';
+import { proposalsReducer } from '../features/plan/index.ts';
+import { binReducer, draftsReducer, keepDrafts, loadDrafts } from '../client/drafts.ts';
 
 const reducer = combineReducers({
   [api.reducerPath]: api.reducer,
@@ -26,5 +26,3 @@ export function createStore(storage: Storage = window.localStorage) {
   setupListeners(store.dispatch);
   return store;
 }
-
-export type AppDispatch = ReturnType<typeof createStore>['dispatch'];

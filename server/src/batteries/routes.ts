@@ -1,0 +1,18 @@
+import { BatteryPatchDto, validated } from '@myokinet/core/contracts';
+import type { FastifyInstance } from 'fastify';
+import type { Services } from '../services.ts';
+
+type OfTrainee = { Params: { id: string } };
+
+export function batteryRoutes(app: FastifyInstance, { batteries, scope }: Services): void {
+  app.get<OfTrainee>('/api/trainees/:id/battery', ({ params }) => ({ battery: batteries.of(params.id) }));
+
+  app.put<OfTrainee>('/api/trainees/:id/battery', ({ body, params }) => ({
+    battery: batteries.patch(params.id, validated(BatteryPatchDto, body, scope())),
+  }));
+
+  app.delete<{ Params: { id: string; batteryId: string } }>('/api/trainees/:id/battery/:batteryId', ({ params }) => {
+    batteries.end(params.id, params.batteryId);
+    return { battery: batteries.of(params.id) };
+  });
+}

@@ -1,0 +1,221 @@
+import type { TraineeReply } from '@myokinet/core/contracts';
+import type { Measure, OwnError } from '@myokinet/core/measuring';
+import type { Instant } from '@myokinet/core/quantities';
+import { templateFor } from '@myokinet/core/landmarks';
+import { instrumentFor } from '@myokinet/core/instruments';
+import { Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { type CheckDesk, ProtocolLines, readCell, whatCounts } from '../checks/index.ts';
+import { InstrumentPanel } from '../instruments/index.ts';
+import { PicturePanel } from '../pictures/index.ts';
+import { Waiting } from '../../kit/Waiting.tsx';
+import { Keypad } from './Keypad.tsx';
+import { firstEmpty, type RunStep, stepsOf } from './batterySteps.ts';
+import { SkipForm } from './SkipForm.tsx';
+import { TrialStrip } from './TrialStrip.tsx';
+import { useStopwatch } from './useStopwatch.ts';
+
+export interface TakeMeasureProps {
+  readonly measure: Measure;
+  readonly trainee: TraineeReply;
+  readonly desk: CheckDesk;
+  readonly now: Instant;
+  readonly ownError: OwnError | undefined;
+  /** Whether the trainee changes position for it. */
+  readonly changes: boolean;
+  readonly unit: string;
+  readonly back: (() => void) | undefined;
+  readonly next: () => void;
+}
+
+const FIRST: RunStep = { key: '', side: 'whole', ordinal: 0 };
+
+type Aid = 'instrument' | 'picture' | 'skip';
+
+/** One check of the battery: how it is taken, its trials, and a large entry for the one in hand. */
+export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, unit, back, next }: TakeMeasureProps) {
+  const steps = stepsOf(measure);
+  const [current, setCurrent] = useState(() => firstEmpty(measure, desk.value));
+  const [aid, setAid] = useState<Aid | undefined>(desk.value.skips[measure.id] ? 'skip' : undefined);
+  const entry = useRef<HTMLInputElement>(null);
+  const watch = useStopwatch();
+  const step = steps[current] ?? FIRST;
+  const text = desk.value.cells[step.key]?.text ?? '';
+  const { problem } = readCell(measure, text);
+  const read = instrumentFor(measure);
+  const timed = read?.kind === 'timer';
+
+  // The entry keeps the focus, so that digits and Enter always find it; the open aid has its own fields.
+  useEffect(() => {
+    if (aid !== undefined) return;
+    entry.current?.focus();
+    entry.current?.select();
+  }, [step.key, aid]);
+
+  const write = (value: string) => desk.setCell(step.key, { text: value });
+  const forward = () => (current + 1 < steps.length ? setCurrent(current + 1) : next());
+  const backward = () => (current > 0 ? setCurrent(current - 1) : back?.());
+  const stopWatch = () => {
+    const rounded = Math.round(watch.stop() / measure.limits.step) * measure.limits.step;
+    desk.setCell(step.key, {
+      text: String(rounded),
+      reading: { kind: 'instrument', instrument: watch.name, simulated: false },
+    });
+  };
+  /** What the one large button, Enter and the pedal do. */
+  const primary = () => {
+    if (timed && watch.running) stopWatch();
+    else if (timed && text === '') watch.start();
+    else if (!problem) forward();
+  };
+  // Heard wherever the focus is, so that a pedal works after a tap; what is typed into another field is that field's.
+  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
+    const target = event.target instanceof Element ? event.target : document.body;
+    const elsewhere = target !== entry.current && target.matches('input, select, textarea');
+    const pressed = target.matches('button, a, summary') && ['Enter', ' '].includes(event.key);
+    if (elsewhere || pressed || target.closest('[role=slider]') || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key === 'PageUp' || (event.key === 'Enter' && event.shiftKey)) backward();
+    else if (event.key === 'PageDown' || event.key === 'Enter') primary();
+    else if (timed && event.key === ' ') primary();
+    else if (measure.choices && /^[1-9]$/.test(event.key) && Number(event.key) <= measure.choices.length) {
+      write(String(Number(event.key) - 1));
+      forward();
+    } else return;
+    event.preventDefault();
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => onKeyDown(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+  const takeReading = (value: number, reading: NonNullable<(typeof desk.value.cells)[string]['reading']>) => {
+    desk.setCell(step.key, { text: String(value), reading });
+    if (current + 1 < steps.length) setCurrent(current + 1);
+  };
+  const label = `${measure.name}${step.side === 'whole' ? '' : `, ${step.side}`}, trial ${step.ordinal + 1}`;
+  const toggle = (which: Aid) => setAid(aid === which ? undefined : which);
+  return (
+    <div className="mt-2 flex flex-1 flex-col">
+      {changes && <p className="state-mark text-sm font-semibold">Change of position: {measure.position}</p>}
+      <div className="flex flex-wrap items-baseline gap-x-3">
+        <h1>{measure.name}</h1>
+        <span className="aside text-sm">
+          {measure.position} · {unit}
+        </span>
+      </div>
+      <div className={`mt-1 grid flex-1 content-start gap-x-8 gap-y-2 ${aid === 'picture' ? '' : 'lg:grid-cols-[20rem_1fr]'}`}>
+        <div className={`text-sm lg:text-base ${aid === 'picture' ? 'hidden' : ''}`}>
+          <ProtocolLines measure={measure} trainee={trainee} size={72} />
+          <p className="aside mt-1 text-sm max-lg:hidden">
+            {whatCounts(measure)} Sharp pain, a pinch, numbness or tingling: stop, and skip with “pain”.
+          </p>
+        </div>
+        <div className="flex flex-col gap-2">
+          <TrialStrip measure={measure} draft={desk.value} ownError={ownError} now={now} current={current} go={setCurrent} />
+          {aid === 'skip' && (
+            <div>
+              <SkipForm
+                name={measure.name}
+                traineeId={trainee.id}
+                reason={desk.value.skips[measure.id]}
+                choose={(reason) => {
+                  desk.setSkip(measure.id, reason);
+                  if (reason && reason !== 'pain') next();
+                }}
+              />
+            </div>
+          )}
+          {aid === 'instrument' && (
+            <div>
+              <Suspense fallback={<Waiting />}>
+                <InstrumentPanel measure={measure} trainee={trainee} label={label} take={takeReading} />
+              </Suspense>
+            </div>
+          )}
+          {aid === 'picture' && (
+            <div>
+              <Suspense fallback={<Waiting />}>
+                <PicturePanel measure={measure} trainee={trainee} side={step.side} label={label} take={takeReading} />
+              </Suspense>
+            </div>
+          )}
+          {(aid === undefined || aid === 'skip') &&
+            (measure.choices ? (
+              <div className="grid gap-2" role="group" aria-label={label}>
+                {measure.choices.map((choice, i) => (
+                  <button
+                    key={choice}
+                    type="button"
+                    className={`btn btn-lg h-14 justify-start ${text === String(i) ? 'btn-neutral' : ''}`}
+                    aria-pressed={text === String(i)}
+                    onClick={() => {
+                      write(String(i));
+                      forward();
+                    }}
+                  >
+                    <kbd className="kbd kbd-sm">{i + 1}</kbd> {choice}
+                  </button>
+                ))}
+              </div>
+            ) : (
+              <div className="mx-auto w-full max-w-md lg:mx-0">
+                <label className="block text-sm">
+                  {label}
+                  <span className={`input input-lg mt-0.5 flex h-15 w-full items-center ${problem ? 'input-error' : ''}`}>
+                    <input
+                      ref={entry}
+                      className="grow text-3xl"
+                      inputMode="none"
+                      autoComplete="off"
+                      aria-invalid={problem !== undefined}
+                      value={watch.running ? watch.seconds.toFixed(1) : text}
+                      readOnly={watch.running}
+                      onChange={(e) => write(e.target.value)}
+                    />
+                    <span className="aside">{unit}</span>
+                  </span>
+                </label>
+                {problem && (
+                  <p role="alert" className="text-sm text-error">
+                    {problem}
+                  </p>
+                )}
+                <div className="mt-2">
+                  <Keypad
+                    signed={measure.limits.min < 0}
+                    type={(c) => write(selected(entry.current) ? c : text + c)}
+                    erase={() => write(selected(entry.current) ? '' : text.slice(0, -1))}
+                  />
+                </div>
+              </div>
+            ))}
+        </div>
+      </div>
+      <div className="sticky bottom-0 -mx-3 mt-2 flex flex-wrap gap-1.5 border-t border-base-300 bg-base-100 px-3 py-2 sm:gap-2">
+        <button type="button" className="btn h-11 px-3 sm:h-13" onClick={backward} disabled={current === 0 && !back}>
+          Back
+        </button>
+        <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'skip'} onClick={() => toggle('skip')}>
+          Skip
+        </button>
+        {read && (
+          <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'instrument'} onClick={() => toggle('instrument')}>
+            Instrument
+          </button>
+        )}
+        {templateFor(measure.id) && (
+          <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'picture'} onClick={() => toggle('picture')}>
+            Picture
+          </button>
+        )}
+        <button type="button" className="btn btn-primary h-13 min-w-40 flex-1 text-lg" disabled={problem !== undefined} onClick={primary}>
+          {timed && watch.running ? 'Stop' : timed && text === '' ? 'Start' : current + 1 < steps.length ? 'Next trial' : 'Next check'}
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** Whether the whole entry is marked, so that the next digit takes its place. */
+function selected(input: HTMLInputElement | null): boolean {
+  return input !== null && input.value !== '' && input.selectionStart === 0 && input.selectionEnd === input.value.length;
+}

@@ -1,0 +1,43 @@
+import type { BodySide } from '@myokinet/core/anatomy';
+import { type Measure, measureSides } from '@myokinet/core/measuring';
+import { cellKey, type CheckDraft, readCell } from '../checks/index.ts';
+
+/** One trial of a battery, where it goes. */
+export interface RunStep {
+  readonly key: string;
+  readonly side: BodySide;
+  readonly ordinal: number;
+}
+
+/** Units of an effort: the other side goes while this one rests. */
+const EFFORTS: readonly Measure['unit'][] = ['s', 'kg', 'reps'];
+
+/** The trials of a check in the order they are taken. */
+export function stepsOf(measure: Measure): readonly RunStep[] {
+  const sides = measureSides(measure);
+  const ordinals = Array.from({ length: measure.trials }, (_, i) => i);
+  const step = (side: BodySide, ordinal: number) => ({ key: cellKey(measure.id, side, ordinal), side, ordinal });
+  return EFFORTS.includes(measure.unit)
+    ? ordinals.flatMap((ordinal) => sides.map((side) => step(side, ordinal)))
+    : sides.flatMap((side) => ordinals.map((ordinal) => step(side, ordinal)));
+}
+
+export type RunState = 'skipped' | 'done' | 'begun' | 'open';
+
+/** How far one check of the battery is. */
+export function stateOf(measure: Measure, { cells, skips }: Pick<CheckDraft, 'cells' | 'skips'>): RunState {
+  const filled = stepsOf(measure).filter(({ key }) => readCell(measure, cells[key]?.text ?? '').value !== undefined).length;
+  if (filled === 0) return skips[measure.id] ? 'skipped' : 'open';
+  return filled === stepsOf(measure).length ? 'done' : 'begun';
+}
+
+/** Where to go on: the first check that is neither done nor skipped. */
+export function whereToGoOn(measures: readonly Measure[], draft: Pick<CheckDraft, 'cells' | 'skips'>): Measure | undefined {
+  return measures.find((m) => ['begun', 'open'].includes(stateOf(m, draft)));
+}
+
+/** The first trial of a check that has no figure yet; the first of all when every one has. */
+export function firstEmpty(measure: Measure, { cells }: Pick<CheckDraft, 'cells'>): number {
+  const at = stepsOf(measure).findIndex(({ key }) => !cells[key]?.text.trim());
+  return Math.max(0, at);
+}

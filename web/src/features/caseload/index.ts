@@ -1,0 +1,1 @@
+export { useCaseloadQuery, useRechecksQuery, useTodayQuery } from './endpoints.ts';

@@ -1,0 +1,81 @@
+import type { TraineeReply } from '@myokinet/core/contracts';
+import { type Measure, readingInWords, WORKING_POSITIONS } from '@myokinet/core/measuring';
+import { originInWords, referencesFor } from '@myokinet/core/reference';
+import { formatAmount } from '@myokinet/core/quantities';
+import type { PoseName } from '@myokinet/core/statics';
+import { posed } from '../../kit/figure.ts';
+import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { buildOf, personOf } from '../trainee/index.ts';
+
+const POSE: Readonly<Record<(typeof WORKING_POSITIONS)[number], PoseName>> = {
+  standing: 'standing',
+  seated: 'seated',
+  supine: 'supine',
+  'hands and knees': 'hands and knees',
+  plank: 'plank',
+  hanging: 'feet-supported hang, half',
+};
+
+/** The figure and the three lines of a protocol. */
+export function ProtocolLines({
+  measure,
+  trainee,
+  size,
+}: {
+  readonly measure: Measure;
+  readonly trainee: TraineeReply;
+  readonly size: number;
+}) {
+  return (
+    <div className="flex items-start gap-3">
+      <SetUpFigure figure={posed(POSE[measure.position], buildOf(trainee))} size={size} />
+      <ol className="list-decimal space-y-0.5 ps-5">
+        {measure.protocol.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+/** Which of the trials becomes the capacity. */
+export function whatCounts({ choices, trials, combine }: Measure): string {
+  if (choices || trials === 1) return 'One look counts.';
+  return combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.';
+}
+
+/** How the check in focus is taken, in three lines. */
+export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; readonly trainee: TraineeReply }) {
+  const references = referencesFor(measure.id, personOf(trainee, new Date()), 'right');
+  return (
+    <aside className="sheet hidden p-4 lg:block" aria-label="Protocol">
+      <div className="flex items-center gap-3">
+        <SetUpFigure figure={posed(POSE[measure.position], buildOf(trainee))} size={72} />
+        <div>
+          <h2>{measure.name}</h2>
+          <p className="aside text-sm">{measure.instrument}</p>
+        </div>
+      </div>
+      <ol className="mt-3 list-decimal space-y-1.5 ps-5">
+        {measure.protocol.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ol>
+      <p className="aside mt-3 text-sm">
+        {whatCounts(measure)} Stays fresh for {measure.freshDays} days
+        {measure.aboutNextRung ? ', and is asked anew after every signature' : ''}. Reads {readingInWords(measure, measure.limits.min)} to{' '}
+        {readingInWords(measure, measure.limits.max)}. Protocol and error: {originInWords(measure.origin)}.
+      </p>
+      {references.length > 0 && (
+        <p className="aside mt-2 text-sm">
+          For comparison:{' '}
+          {references
+            .map((r) => `${r.name} ${formatAmount(r.mean, r.unit)}${r.sd ? ` (SD ${formatAmount(r.sd, r.unit)})` : ''}`)
+            .join('; ')}
+          .
+        </p>
+      )}
+      <p className="aside mt-2 text-sm">Sharp pain, a pinch, numbness or tingling: stop, note it, step back.</p>
+    </aside>
+  );
+}

@@ -1,0 +1,89 @@
+import { inspect, BatteryPatchDto, type BatteryReply } from '@myokinet/core/contracts';
+import { instant } from '@myokinet/core/quantities';
+import { describe, expect, it } from 'vitest';
+import { newId } from '../../client/newId.ts';
+import { blankCheck, cellKey, type CheckDraft } from './checkDraft.ts';
+import { acknowledged, isEmpty, merged, patchOf, unsent } from './batterySync.ts';
+
+const now = instant('2026-11-24T12:00:00Z');
+const L0 = cellKey('shoulder-flexion', 'left', 0);
+const L1 = cellKey('shoulder-flexion', 'left', 1);
+const typed = (texts: Readonly<Record<string, string>>, own: Partial<CheckDraft> = {}): CheckDraft => ({
+  ...blankCheck(),
+  startedAt: now,
+  cells: Object.fromEntries(Object.entries(texts).map(([key, text]) => [key, { trialId: newId(), text }])),
+  ...own,
+});
+const cellOf = (ordinal: number, text: string) => ({
+  measureId: 'shoulder-flexion',
+  side: 'left' as const,
+  ordinal,
+  trialId: newId(),
+  text,
+});
+const battery = (own: Partial<BatteryReply>): BatteryReply => ({
+  ...{ id: newId(), startedAt: now, touchedAt: now, scope: 'gate', note: '', coach: 'Coach', cells: [], skips: [] },
+  ...own,
+});
+const sent = (draft: CheckDraft) => acknowledged(draft, patchOf(draft)!);
+
+describe('what goes to the server', () => {
+  it('is what changed since it last did, as a request it takes', () => {
+    const draft = typed({ [L0]: '158' }, { note: 'calm' });
+    const patch = patchOf(draft);
+    expect(inspect(BatteryPatchDto, patch, { now: new Date(now) }).problems).toEqual([]);
+    const after = acknowledged(draft, patch!);
+    expect(patchOf(after)).toBeUndefined();
+    const changed = { ...after, cells: { ...after.cells, [L1]: { trialId: newId(), text: '160' } } };
+    expect(patchOf(changed)?.cells.map((c) => c.text)).toEqual(['160']);
+  });
+
+  it('is nothing for a cell that was only looked at, but an emptied one is told', () => {
+    expect(patchOf(typed({ [L0]: '' }))).toBeUndefined();
+    const after = sent(typed({ [L0]: '158' }));
+    expect(patchOf({ ...after, cells: { [L0]: { ...after.cells[L0]!, text: '' } } })?.cells[0]?.text).toBe('');
+  });
+
+  it('takes a skip back by naming no reason', () => {
+    const after = sent(typed({}, { skips: { grip: 'pain' } }));
+    expect(patchOf({ ...after, skips: {} })?.skips).toEqual([{ measureId: 'grip', reason: null }]);
+  });
+});
+
+describe('what comes from the server', () => {
+  it('fills in what the other device did, under its battery', () => {
+    const theirs = battery({ cells: [cellOf(0, '158')], skips: [{ measureId: 'grip', reason: 'pain' }], note: 'tired' });
+    const draft = merged(typed({}), theirs);
+    expect(draft).toMatchObject({ id: theirs.id, note: 'tired', skips: { grip: 'pain' } });
+    expect(draft.cells[L0]?.text).toBe('158');
+    expect(patchOf(draft)).toBeUndefined();
+  });
+
+  it('leaves what was typed here and has not gone out', () => {
+    const mine = typed({ [L0]: '16' });
+    const draft = merged(mine, battery({ id: mine.id, cells: [cellOf(0, '158'), cellOf(1, '161')] }));
+    expect([draft.cells[L0]?.text, draft.cells[L1]?.text]).toEqual(['16', '161']);
+    expect(patchOf(draft)?.cells.map((c) => c.text)).toEqual(['16']);
+  });
+
+  it('is the other device’s newer figure once mine has gone out', () => {
+    const mine = sent(typed({ [L0]: '158' }));
+    expect(merged(mine, battery({ id: mine.id, cells: [cellOf(0, '150')] })).cells[L0]?.text).toBe('150');
+  });
+
+  it('forgets a skip that was taken back elsewhere', () => {
+    const mine = sent(typed({}, { skips: { grip: 'pain' } }));
+    expect(merged(mine, battery({ id: mine.id })).skips).toEqual({});
+  });
+});
+
+describe('a battery that ended elsewhere', () => {
+  it('leaves only what the server never had, as a battery of its own', () => {
+    const after = sent(typed({ [L0]: '158' }));
+    const rest = unsent({ ...after, cells: { ...after.cells, [L1]: { trialId: newId(), text: '160' } } });
+    expect(Object.keys(rest.cells)).toEqual([L1]);
+    expect(rest.id).not.toBe(after.id);
+    expect(isEmpty(rest)).toBe(false);
+    expect(isEmpty(unsent({ ...after, note: '' }))).toBe(true);
+  });
+});

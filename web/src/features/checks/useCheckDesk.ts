@@ -1,0 +1,155 @@
+import type { BatteryPatchDto } from '@myokinet/core/contracts';
+import { instant } from '@myokinet/core/quantities';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { newId } from '../../client/newId.ts';
+import { problemFrom } from '../../client/problem.ts';
+import { thrownAway } from '../../client/drafts.ts';
+import { NO_STEPS, stepFrom, type Steps, travel } from '../../client/steps.ts';
+import { useDraft } from '../../client/useDraft.ts';
+import { useBatteryQuery, useDropBatteryMutation, usePatchBatteryMutation, useRecordCheckMutation } from './endpoints.ts';
+import { blankCheck, type Cell, type CheckDraft, checkFrom, type Cells, type Skips } from './checkDraft.ts';
+import { acknowledged, isEmpty, merged, patchOf, unsent } from './batterySync.ts';
+
+interface Step {
+  readonly cells: Cells;
+  readonly skips: Skips;
+}
+
+/** Typing goes out in gulps, so that a figure of three digits is one message. */
+const GULP = 400;
+const LOOK_AGAIN = 8000;
+
+const FINISHED = 'This battery was saved on another device. What it did not have yet is kept here, as a check of its own.';
+const ENDED_ELSEWHERE = 'This battery was saved or given up on another device.';
+
+/** A battery under the coach's hands: on this device at once, on the server soon after, with undo. The scope is what it is about, where the page knows. */
+export function useCheckDesk(traineeId: string, scope?: string) {
+  const key = `check:${traineeId}`;
+  const draft = useDraft<CheckDraft>(key, blankCheck);
+  const dispatch = useDispatch();
+  const value = whole(draft.value);
+  const battery = useBatteryQuery(traineeId, {
+    refetchOnMountOrArgChange: true,
+    pollingInterval: LOOK_AGAIN,
+    skipPollingIfUnfocused: true,
+  });
+  const [patch] = usePatchBatteryMutation();
+  const [drop] = useDropBatteryMutation();
+  const [record, recording] = useRecordCheckMutation();
+  const [history, setHistory] = useState<Steps<Step>>(NO_STEPS);
+  const [notice, setNotice] = useState('');
+  const [failure, setFailure] = useState<unknown>();
+  const sentAt = useRef(0);
+  const typedIn = useRef<string | undefined>(undefined);
+  const saved = useRef<string | undefined>(undefined);
+
+  const ended = (words: string) => {
+    const rest = unsent(value);
+    setHistory(NO_STEPS);
+    if (isEmpty(rest)) draft.discard();
+    else draft.change(rest);
+    setNotice(words);
+  };
+
+  const sent = useEffectEvent((body: BatteryPatchDto) => draft.amend((now) => (now.id === body.id ? acknowledged(whole(now), body) : now)));
+  const over = useEffectEvent(() => ended(FINISHED));
+  const send = useEffectEvent(async (body: BatteryPatchDto) => {
+    const result = await patch({ traineeId, body });
+    sentAt.current = Date.now();
+    if (result.data) sent(body);
+    else if (problemFrom(result.error)?.code === 'battery-finished') over();
+    setFailure(result.error);
+  });
+
+  // Goes out a moment after the last change; a device that was offline tries again when the battery is looked at anew.
+  const outstanding = draft.exists && !recording.isLoading ? patchOf(value) : undefined;
+  const pending = JSON.stringify(outstanding ?? null);
+  useEffect(() => {
+    const body = JSON.parse(pending) as BatteryPatchDto | null;
+    if (!body) return undefined;
+    const timer = setTimeout(() => void send(body), GULP);
+    return () => clearTimeout(timer);
+  }, [pending, battery.fulfilledTimeStamp]);
+
+  const take = useEffectEvent((theirs: typeof battery.data, askedAt: number) => {
+    if (!theirs) return;
+    if (theirs.battery) {
+      const { battery: open } = theirs;
+      // Asked for before it was saved, answered after.
+      if (open.id === saved.current) return;
+      if (JSON.stringify(merged(value, open)) !== JSON.stringify(value)) draft.update((now) => merged(whole(now), open));
+    } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) ended(ENDED_ELSEWHERE);
+  });
+  useEffect(() => take(battery.data, battery.startedTimeStamp ?? 0), [battery.data, battery.startedTimeStamp]);
+
+  const put = (step: Step) => draft.change({ ...value, scope: scope ?? value.scope, ...step });
+  /** One step of undo for each figure, not for each of its digits. */
+  const edit = (step: Step, typing?: string) => {
+    if (typing === undefined || typing !== typedIn.current) setHistory(stepFrom(history, { cells: value.cells, skips: value.skips }));
+    typedIn.current = typing;
+    put(step);
+  };
+  const step = (way: 'undo' | 'redo') => {
+    const travelled = travel(history, way, { cells: value.cells, skips: value.skips });
+    if (!travelled) return;
+    const { to: target, steps } = travelled;
+    typedIn.current = undefined;
+    setHistory(steps);
+    // A figure that was not there yet becomes an empty one: the server must hear of it.
+    const emptied = Object.fromEntries(
+      Object.entries(value.cells).map(([key, { trialId }]) => [key, target.cells[key] ?? { trialId, text: '' }]),
+    );
+    put({ cells: { ...emptied, ...target.cells }, skips: target.skips });
+  };
+
+  return {
+    value,
+    exists: draft.exists,
+    /** Whether it is still unknown if another device is at it. */
+    isLoading: battery.isLoading,
+    notice,
+    /** Whether everything is on the server, so that another device can go on. */
+    synced: outstanding === undefined,
+    failure,
+    error: recording.error,
+    saving: recording.isLoading,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    undo: () => step('undo'),
+    redo: () => step('redo'),
+    setNote: (note: string) => draft.change({ ...value, note }),
+    setCell: (cell: string, figure: Pick<Cell, 'text' | 'reading'>) =>
+      edit(
+        { cells: { ...value.cells, [cell]: { trialId: value.cells[cell]?.trialId ?? newId(), ...figure } }, skips: value.skips },
+        figure.reading ? undefined : cell,
+      ),
+    setSkip: (measureId: string, reason: Skips[string] | undefined) => {
+      const { [measureId]: _, ...others } = value.skips;
+      edit({ cells: value.cells, skips: reason ? { ...others, [measureId]: reason } : others });
+    },
+    giveUp: () => {
+      // Taken back, it is a battery of its own.
+      dispatch(thrownAway({ key, value: { ...value, id: newId(), synced: {} } }));
+      setHistory(NO_STEPS);
+      void drop({ traineeId, batteryId: value.id });
+    },
+    save: async () => {
+      const takenAt = value.takenAt ?? instant(new Date());
+      draft.change({ ...value, takenAt });
+      const result = await record({ traineeId, body: checkFrom(value, takenAt) });
+      if (!result.data) return false;
+      sentAt.current = Date.now();
+      saved.current = value.id;
+      draft.discard();
+      return true;
+    },
+  };
+}
+
+/** A draft that was kept by an older version of the app lacks the newer parts. */
+function whole(draft: Partial<CheckDraft> & Pick<CheckDraft, 'id'>): CheckDraft {
+  return { takenAt: null, startedAt: instant(new Date()), scope: 'gate', note: '', cells: {}, skips: {}, synced: {}, ...draft };
+}
+
+export type CheckDesk = ReturnType<typeof useCheckDesk>;

@@ -1,0 +1,194 @@
+import { FloorCloseDto, inspect } from '@myokinet/core/contracts';
+import { closedBecause } from '@myokinet/core/floor';
+import { instant } from '@myokinet/core/quantities';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { Link } from 'react-router';
+import { newId } from '../../client/newId.ts';
+import { AfterLogged } from './AfterLogged.tsx';
+import { minutesTaken, verdictOn } from './afterwards.ts';
+import { DoneList } from './DoneList.tsx';
+import type { FloorPerson } from './floorPeople.ts';
+import { JustDone } from './JustDone.tsx';
+import { SymptomSheet } from './SymptomSheet.tsx';
+import { responseInRun } from './useFloorTools.ts';
+import { useLastSet } from './useLastSet.ts';
+import type { LastSet } from './useStage.ts';
+
+interface AfterProps {
+  readonly person: FloorPerson;
+  /** The set that ended the session: it may still be put right. */
+  readonly last: LastSet | undefined;
+  readonly setLast: (last: LastSet | undefined) => void;
+  readonly back: () => void;
+  readonly canGoBack: boolean;
+}
+
+/** The end of a session: how hard, how long, a note; then what follows from it. */
+export function After({ person, last, setLast, back, canGoBack }: AfterProps) {
+  const { run, name } = person;
+  if (run.givenUp)
+    return (
+      <section className="my-auto">
+        <h1 className="text-4xl">Left without a record</h1>
+        <p className="mt-2 text-xl">{name} did no set that was kept.</p>
+        <Link className="btn btn-primary mt-4 min-h-16 text-xl" to="/">
+          To Today
+        </Link>
+      </section>
+    );
+  return (
+    <>
+      <h1 className="pt-3 text-3xl sm:text-4xl">{run.closed ? `${name}: logged` : `How was it, ${name}?`}</h1>
+      {run.closed ? <AfterLogged person={person} /> : <EndForm {...{ person, last, setLast, back, canGoBack }} />}
+    </>
+  );
+}
+
+const EFFORTS = Array.from({ length: 11 }, (_, i) => i);
+
+function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
+  const { run } = person;
+  const [effort, setEffort] = useState<number | undefined>();
+  const [minutes, setMinutes] = useState(() => String(minutesTaken(person)));
+  const [note, setNote] = useState('');
+  const [failed, setFailed] = useState(false);
+  const [reporting, setReporting] = useState(false);
+  const lastSet = useLastSet(person, last, setLast);
+  useEffortKeys((digit) => {
+    if (!reporting) setEffort(effort === 1 && digit === 0 ? 10 : digit);
+  });
+  const sets = run.items.reduce((sum, i) => sum + i.done.length, 0);
+  const close = {
+    kind: 'close' as const,
+    effort: effort ?? Number.NaN,
+    minutes: minutes.trim() === '' ? Number.NaN : Number(minutes),
+    note,
+  };
+  const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: instant(new Date()) }, { now: new Date() });
+  const save = async () => {
+    // What a stop sign or a lock closed says so on record.
+    for (const { now, skipped, done } of run.items)
+      if (!skipped && done.length < now.sets && closedBecause(person.library.asPlanned(now), run, { stopSigns: person.kept.holds }))
+        await person.happen({ kind: 'skip', itemId: now.id, reason: 'stop sign' });
+    setFailed((await person.happen(close)) === undefined);
+  };
+
+  if (sets === 0)
+    return (
+      <section className="mt-3">
+        <p className="text-xl">Nothing was logged.</p>
+        <div className="mt-4 flex flex-wrap gap-2">
+          {canGoBack && (
+            <button type="button" className="btn btn-primary min-h-16 text-xl" onClick={back}>
+              Back to the session
+            </button>
+          )}
+          <button type="button" className="btn min-h-16 text-xl" onClick={() => void person.happen({ kind: 'give up' })}>
+            Leave without a record
+          </button>
+        </div>
+      </section>
+    );
+  return (
+    <>
+      <form
+        className="mt-2 flex flex-1 flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (problems.length === 0) void save();
+        }}
+      >
+        <fieldset>
+          <legend className="text-xl font-semibold">Effort of the whole session, 0 nothing to 10 all there was</legend>
+          <div className="mt-1 grid grid-cols-6 gap-1.5 sm:grid-cols-11">
+            {EFFORTS.map((n) => (
+              <button
+                key={n}
+                type="button"
+                className={`btn min-h-14 px-0 text-xl ${effort === n ? 'btn-primary' : 'btn-outline border-base-300'}`}
+                aria-pressed={effort === n}
+                onClick={() => setEffort(n)}
+              >
+                {n}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+        <div className="grid gap-4 sm:grid-cols-[10rem_1fr]">
+          <label className="text-xl font-semibold">
+            Minutes
+            <input
+              className="input mt-1 min-h-14 w-full text-2xl font-normal"
+              inputMode="numeric"
+              value={minutes}
+              onChange={(e) => setMinutes(e.target.value)}
+            />
+          </label>
+          <label className="text-xl font-semibold">
+            Notes
+            <textarea
+              className="textarea mt-1 min-h-14 w-full text-lg font-normal"
+              rows={2}
+              value={note}
+              onChange={(e) => setNote(e.target.value)}
+            />
+          </label>
+        </div>
+        {last && <JustDone last={last} handle={lastSet} named />}
+        <DoneList person={person} />
+        <button
+          type="button"
+          className="btn btn-outline min-h-14 self-start border-error text-lg text-error"
+          onClick={() => setReporting(true)}
+        >
+          Something is felt now
+        </button>
+        {run.symptoms.length > 0 && <p className="text-lg">{responseInRun(person).reason}</p>}
+        {effort !== undefined && <p className="text-xl">{verdictOn(person, effort).reason}</p>}
+        <div className="mt-auto">
+          {effort !== undefined && problems[0] && (
+            <p role="alert" className="mb-2 text-lg text-error">
+              {problems[0].message}
+            </p>
+          )}
+          {failed && (
+            <p role="alert" className="mb-2 text-lg text-error">
+              Neither this device nor the server has taken it. Nothing is lost on this screen; try again.
+            </p>
+          )}
+          <button type="submit" className="btn btn-primary min-h-20 w-full text-2xl" disabled={problems.length > 0}>
+            {effort === undefined ? 'Say the effort' : 'Log the session'}
+          </button>
+          {canGoBack && (
+            <button type="button" className="btn btn-ghost mt-2 min-h-14 w-full text-lg" onClick={back}>
+              Back to the session
+            </button>
+          )}
+        </div>
+      </form>
+      {reporting && (
+        <SymptomSheet
+          moment="after"
+          close={() => setReporting(false)}
+          record={(symptom) => {
+            setReporting(false);
+            void person.happen({ kind: 'symptom', symptom });
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+/** Digits say the effort wherever nothing is being typed; 1 and then 0 is ten. */
+function useEffortKeys(say: (digit: number) => void): void {
+  const pressed = useEffectEvent(({ key, target }: KeyboardEvent) => {
+    const typing = target instanceof HTMLElement && target.matches('input, textarea');
+    if (!typing && /^\d$/.test(key)) say(Number(key));
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => pressed(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+}

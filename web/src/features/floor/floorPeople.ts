@@ -1,0 +1,58 @@
+import type { FloorDeed, RunState, Step } from '@myokinet/core/floor';
+import { openSteps, runOf } from '@myokinet/core/floor';
+import { fittedTo, type Library, openLibrary } from '@myokinet/core/library';
+import { type KnownBody, traineeBody } from '@myokinet/core/statics';
+import { useSelector, useStore } from 'react-redux';
+import { floor, type FloorHome } from './floorSync.ts';
+import type { FloorRun, FloorState } from './floorRuns.ts';
+import type { FloorPack } from './keep.ts';
+
+/** One trainee on the floor: the run as it stands, and what can be done in it. */
+export interface FloorPerson {
+  readonly runId: string;
+  readonly name: string;
+  readonly kept: FloorRun;
+  readonly run: RunState;
+  readonly library: Library;
+  readonly body: KnownBody;
+  /** Sets still to do, in order. */
+  readonly open: readonly Step[];
+  /** Resolves to the id of what was kept, to nothing where it could not be. */
+  readonly happen: (deed: FloorDeed, id?: string) => Promise<string | undefined>;
+}
+
+/** Everybody of this floor whose run is on this page. */
+export function useFloorPeople(runIds: readonly string[]): readonly FloorPerson[] {
+  const home = useStore() as FloorHome;
+  const runs = useSelector((state: FloorState) => state.floor);
+  return runIds
+    .flatMap((id) => runs[id] ?? [])
+    .map((kept): FloorPerson => {
+      const { library, body } = fittedFor(kept.pack);
+      const run = runOf(kept.pack.head, kept.events);
+      return {
+        runId: kept.pack.id,
+        name: kept.pack.trainee.name,
+        kept,
+        run,
+        library,
+        body,
+        open: run.closed || run.givenUp ? [] : openSteps(run, library, { stopSigns: kept.holds }),
+        happen: (deed, id) => floor.happen(home, kept.pack.id, deed, id),
+      };
+    });
+}
+
+type Fitted = Pick<FloorPerson, 'library' | 'body'>;
+
+/** The library on each body, worked out once. */
+const FITTED = new WeakMap<FloorPack['trainee'], Fitted>();
+
+function fittedFor({ trainee, content }: FloorPack): Fitted {
+  const known = FITTED.get(trainee);
+  if (known) return known;
+  const body = traineeBody(trainee);
+  const fitted = { body, library: fittedTo(openLibrary(content), body) };
+  FITTED.set(trainee, fitted);
+  return fitted;
+}

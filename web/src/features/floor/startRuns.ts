@@ -1,0 +1,65 @@
+import type { PlanDto } from '@myokinet/core/contracts';
+import type { FloorHead } from '@myokinet/core/floor';
+import { weekStartOf } from '@myokinet/core/planning';
+import { calendarDay, instant } from '@myokinet/core/quantities';
+import { type Schools, schoolsOf } from '@myokinet/core/schools';
+import { newId } from '../../client/newId.ts';
+import type { Problem } from '../../client/problem.ts';
+import { libraryEndpoints } from '../library/index.ts';
+import { planEndpoints } from '../plan/index.ts';
+import { floor, type FloorHome } from './floorSync.ts';
+import { packFor } from './packFor.ts';
+
+type Planned = PlanDto['sessions'][number];
+
+/** A planned session about to be run, and the schools of its plan. */
+export interface ToRun {
+  readonly traineeId: string;
+  readonly session: Planned;
+  readonly schools: Schools;
+}
+
+/** What a run of a planned session begins with. Run once more, it is a run of its own. */
+export function headFor({ session, schools }: Pick<ToRun, 'session' | 'schools'>, now: Date, onceMore: boolean): FloorHead {
+  return {
+    id: onceMore ? newId() : session.id,
+    plannedSessionId: onceMore ? null : session.id,
+    startedAt: instant(now),
+    form: session.form ?? 'sets',
+    progress: schools.progress,
+    items: session.items.map(({ id, drillId, sets, min, max, restSeconds, support }) => ({
+      id,
+      drillId,
+      sets,
+      min,
+      max,
+      restSeconds,
+      ...(support ? { support } : {}),
+    })),
+  };
+}
+
+/** Today's planned session of another trainee, for a group. */
+export async function sessionToday({ dispatch }: FloorHome, traineeId: string, now: Date): Promise<ToRun | undefined> {
+  const plan = dispatch(planEndpoints.plan.initiate({ traineeId, weekStart: weekStartOf(now) }));
+  const studio = dispatch(libraryEndpoints.schools.initiate());
+  const [{ data }, { data: schools }] = await Promise.all([plan, studio]);
+  plan.unsubscribe();
+  studio.unsubscribe();
+  const session = data?.sessions.find((s) => s.day === calendarDay(now));
+  return session && schools ? { traineeId, session, schools: schoolsOf(schools.schools, data?.schools) } : undefined;
+}
+
+/** Puts runs with all they need onto this device. */
+export async function startRuns(
+  home: FloorHome,
+  runs: readonly ToRun[],
+  { now, onceMore }: { readonly now: Date; readonly onceMore: boolean },
+): Promise<{ readonly path?: string; readonly problem?: Problem | undefined }> {
+  const packed = await Promise.all(runs.map((run) => packFor(home.dispatch, run.traineeId, headFor(run, now, onceMore), run.schools)));
+  const problem = packed.find((p) => !p.pack)?.problem;
+  if (problem) return { problem };
+  const packs = packed.flatMap((p) => p.pack ?? []);
+  for (const pack of packs) await floor.begin(home, pack);
+  return { path: `/floor/${packs.map((p) => p.id).join('+')}` };
+}

@@ -1,0 +1,3 @@
+export { stopwatch } from './stopwatch.ts';
+export type { TakeReading } from './takeReading.ts';
+export { InstrumentPanel } from './InstrumentPanelLater.ts';

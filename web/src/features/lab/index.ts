@@ -1,0 +1,1 @@
+export { SetUpLine } from './SetUpLine.tsx';

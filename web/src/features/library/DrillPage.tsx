@@ -1,0 +1,276 @@
+import {
+  bladeCue,
+  bladeOf,
+  doseInWords,
+  type Drill,
+  effortInWords,
+  EQUIPMENT,
+  faultsOf,
+  handLoadInWords,
+  tempoInWords,
+} from '@myokinet/core/drills';
+import { measureOf } from '@myokinet/core/measuring';
+import { originInWords } from '@myokinet/core/reference';
+import { cautionOf } from '@myokinet/core/safety';
+import { BLADES } from '@myokinet/core/schools';
+import { format, parseISO } from 'date-fns';
+import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { ProblemNote } from '../../client/ProblemNote.tsx';
+import { posed } from '../../kit/figure.ts';
+import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { useLibrary, useSchools } from './LibraryContext.ts';
+import { CopyLink } from './CopyLink.tsx';
+import { usePlanUsesQuery } from './endpoints.ts';
+import { NoSuchEntry } from './NoSuchEntry.tsx';
+import { StandingNote } from './StandingNote.tsx';
+import { ANYBODY, BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './words.ts';
+
+export function DrillPage() {
+  const { drillId = '' } = useParams();
+  const library = useLibrary();
+  if (!library.hasDrill(drillId)) return <NoSuchEntry what="drill" back="/library" />;
+  return <Drilled drill={library.drill(drillId)} />;
+}
+
+function Drilled({ drill }: { readonly drill: Drill }) {
+  return (
+    <article aria-labelledby="drill-name">
+      <title>{`${drill.name} · Library · Myokinet`}</title>
+      <StandingNote kind="drill" id={drill.id} now={new Date()} />
+      <div className="grid items-start gap-x-10 gap-y-5 lg:grid-cols-[20rem_minmax(0,1fr)]">
+        <div>
+          <div className="sheet grid place-items-center p-3">
+            <SetUpFigure figure={posed(drill.pose, ANYBODY)} size={190} label={`Figure: ${drill.pose}`} />
+          </div>
+          <Facts drill={drill} />
+        </div>
+        <div className="grid gap-5">
+          <div className="flex flex-wrap items-center gap-3">
+            <h2 id="drill-name" className="!text-2xl">
+              {drill.name}
+            </h2>
+            <CopyLink kind="drill" id={drill.id} />
+            <Link className="btn btn-sm" to="edit">
+              <Pencil size={15} aria-hidden /> Edit for the studio
+            </Link>
+          </div>
+          <Cues drill={drill} />
+          <Faults drill={drill} />
+          <div className="grid gap-5 md:grid-cols-2">
+            <Neighbours drill={drill} />
+            <Uses drill={drill} />
+          </div>
+          <Cautions drill={drill} />
+        </div>
+      </div>
+    </article>
+  );
+}
+
+function Facts({ drill }: { readonly drill: Drill }) {
+  const schools = useSchools();
+  const tempo = tempoInWords(drill.dose);
+  const equipment = drill.equipment.map((e) => EQUIPMENT[e] + (drill.standIns[e] ? ` (or ${drill.standIns[e]})` : ''));
+  const facts: readonly (readonly [string, ReactNode])[] = [
+    ['Part of a session', drill.phase],
+    ['Joints, directions', jointsInWords(drill)],
+    ['Quality', drill.quality],
+    ['Position', drill.position],
+    ['Equipment', equipment.length > 0 ? equipment.join('; ') : 'none'],
+    ['Dose', doseInWords(drill.dose, drill.dose, schools.progress)],
+    ...(tempo ? [['Tempo', tempo] as const] : []),
+    ['Rest between sets', `${drill.dose.restSeconds} s`],
+    ['How hard', effortInWords(drill.effort)],
+    ['Hands carry', `${handLoadInWords(drill)}${drill.support ? ', worked out for each trainee' : ''}`],
+    ['Bearable with', drill.aids.length > 0 ? drill.aids.join('; ') : 'nothing special'],
+    ['Where it comes from', originInWords(drill.origin)],
+  ];
+  return (
+    <dl className="mt-3 grid grid-cols-[8.5rem_1fr] gap-x-3 gap-y-1.5 text-sm leading-snug">
+      {facts.map(([term, fact]) => (
+        <div key={term} className="contents">
+          <dt className="aside">{term}</dt>
+          <dd>{typeof fact === 'string' ? capital(fact) : fact}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+/** The drill's own cue, and what each blade school adds; the one in force stands out. */
+function Cues({ drill }: { readonly drill: Drill }) {
+  const schools = useSchools();
+  const inForce = bladeOf(drill, schools);
+  return (
+    <section aria-label="Cues">
+      <p className="border-s-4 border-base-content ps-3 text-lg leading-snug">{drill.cue}</p>
+      {drill.blade && (
+        <dl className="mt-2 grid grid-cols-[6rem_1fr] gap-x-3 gap-y-1 text-sm">
+          {BLADES.map((blade) => (
+            <div key={blade} className="contents">
+              <dt className={blade === inForce ? 'font-semibold' : 'aside'}>
+                {BLADE_WORDS[blade]}
+                {blade === drill.blade && <span className="aside font-normal"> (its own)</span>}
+              </dt>
+              <dd className={blade === inForce ? 'font-semibold' : 'aside'}>{bladeCue(drill, blade)}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </section>
+  );
+}
+
+function Faults({ drill }: { readonly drill: Drill }) {
+  const library = useLibrary();
+  const schools = useSchools();
+  const faults = faultsOf(drill, schools);
+  return (
+    <section aria-label="Faults it invites">
+      <h3>Faults it invites</h3>
+      {faults.length === 0 ? (
+        <p className="aside">None in particular.</p>
+      ) : (
+        <div className="overflow-x-auto">
+          <table className="plain-table text-sm">
+            <thead>
+              <tr>
+                <th scope="col">Fault</th>
+                <th scope="col">First cue</th>
+                <th scope="col">When it stays</th>
+              </tr>
+            </thead>
+            <tbody>
+              {faults.map((id) => {
+                const { name, cue, regression } = library.fault(id);
+                return (
+                  <tr key={id}>
+                    <td>{capital(name)}</td>
+                    <td>{cue}</td>
+                    <td>{regression}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Neighbours({ drill }: { readonly drill: Drill }) {
+  const library = useLibrary();
+  const groups = [
+    { title: 'Harder', icon: ArrowUp, drills: library.harderThan(drill.id), none: 'Nothing harder in the library.' },
+    { title: 'Easier', icon: ArrowDown, drills: library.easierThan(drill.id), none: 'Nothing easier in the library.' },
+  ];
+  return (
+    <section aria-label="Neighbours" className="grid content-start gap-3">
+      {groups.map(({ title, icon: Icon, drills, none }) => (
+        <div key={title}>
+          <h3 className="flex items-center gap-1.5">
+            <Icon size={16} aria-hidden /> {title}
+          </h3>
+          {drills.length === 0 ? (
+            <p className="aside">{none}</p>
+          ) : (
+            <ul>
+              {drills.map(({ id, name }) => (
+                <li key={id}>
+                  <Link className="link" to={`/library/drills/${id}`}>
+                    {name}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function Uses({ drill }: { readonly drill: Drill }) {
+  const library = useLibrary();
+  const trains = Object.entries(drill.trains).sort(([, a], [, b]) => b - a);
+  const rungs = library.practisedOn(drill.id);
+  return (
+    <section aria-label="Where it is used">
+      <h3>Trains these checks</h3>
+      {trains.length === 0 ? (
+        <p className="aside">None by itself: it opens or closes a session.</p>
+      ) : (
+        <ul>
+          {trains.map(([id, strength]) => (
+            <li key={id}>
+              {measureOf(id).name} <span className="aside">{STRENGTH_WORDS[strength]}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {rungs.length > 0 && (
+        <>
+          <h3 className="mt-3">Practice of</h3>
+          <ul>
+            {rungs.map(({ ladder, rung }) => (
+              <li key={ladder.id + rung.id}>
+                <Link className="link" to={`/library/ladders/${ladder.id}`}>
+                  {ladder.name}
+                </Link>
+                , {rung.name}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <PlannedFor drill={drill} />
+    </section>
+  );
+}
+
+const MOST_PLANS = 10;
+
+/** Who has it before them, so that a coach sees whom an edit reaches. */
+function PlannedFor({ drill }: { readonly drill: Drill }) {
+  const { currentData: uses, error, refetch } = usePlanUsesQuery(drill.id);
+  return (
+    <>
+      <h3 className="mt-3">In plans from this week on</h3>
+      <ProblemNote error={error} retry={() => void refetch()} />
+      {uses?.length === 0 && <p className="aside">In nobody’s.</p>}
+      <ul>
+        {uses?.slice(0, MOST_PLANS).map(({ traineeId, name, weekStart, days }) => (
+          <li key={traineeId + weekStart}>
+            <Link className="link" to={`/trainees/${traineeId}/plan?week=${weekStart}`}>
+              {name}
+            </Link>{' '}
+            <span className="aside text-sm">{days.map((day) => format(parseISO(day), 'EEE d MMM')).join(', ')}</span>
+          </li>
+        ))}
+      </ul>
+      {uses && uses.length > MOST_PLANS && <p className="aside">and {uses.length - MOST_PLANS} more</p>}
+    </>
+  );
+}
+
+function Cautions({ drill }: { readonly drill: Drill }) {
+  return (
+    <section aria-label="Cautions that exclude it">
+      <h3>Cautions that exclude it</h3>
+      {drill.excludedBy.length === 0 ? (
+        <p className="aside">None. Sharp pain, a pinch, numbness or tingling: stop, note it, step back.</p>
+      ) : (
+        <ul className="text-sm">
+          {drill.excludedBy.map((id) => (
+            <li key={id} className="mt-1 border-s-4 border-error ps-2.5">
+              <span className="font-semibold">{cautionOf(id).name}:</span> {cautionOf(id).consequence}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

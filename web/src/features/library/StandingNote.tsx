@@ -1,0 +1,90 @@
+import type { DrillEntryDto, LadderEntryDto } from '@myokinet/core/contracts';
+import { differences } from '@myokinet/core/library';
+import { shortDay } from '@myokinet/core/quantities';
+import { useState } from 'react';
+import { newId } from '../../client/newId.ts';
+import { ProblemNote } from '../../client/ProblemNote.tsx';
+import { useResetEntryMutation, useSaveDrillMutation, useSaveLadderMutation } from './endpoints.ts';
+import { useLibrary, useOwnEntry, useStudioLibrary } from './LibraryContext.ts';
+import { capital } from './words.ts';
+
+/** What the studio has made of an entry: its own version, compared with the built-in one and taken back. */
+export function StandingNote({ kind, id, now }: { readonly kind: 'drill' | 'ladder'; readonly id: string; readonly now: Date }) {
+  const own = useOwnEntry(kind, id);
+  const library = useLibrary();
+  const { reply } = useStudioLibrary();
+  const [comparing, setComparing] = useState(false);
+  const [reset, { isLoading, error }] = useResetEntryMutation();
+  const [saveDrill, drillSaved] = useSaveDrillMutation();
+  const [saveLadder, ladderSaved] = useSaveLadderMutation();
+  if (!own || own.standing === 'built in') return null;
+  const entry = kind === 'drill' ? library.drill(id) : library.ladder(id);
+  const offerAgain = () => {
+    const body = { revision: newId(), basedOn: own.revision };
+    if (kind === 'drill') void saveDrill({ ...body, entry: library.drill(id) as DrillEntryDto['entry'] });
+    else void saveLadder({ ...body, entry: library.ladder(id) as LadderEntryDto['entry'] });
+  };
+  const changes = own.builtIn ? differences(own.builtIn, entry) : [];
+  return (
+    <div className="mb-3 border-s-4 border-primary bg-primary/10 px-4 py-2.5">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <p>
+          {own.standing === 'set aside' ? 'Set aside: kept for the record, no longer offered. ' : ''}
+          {own.builtIn
+            ? `The studio’s version stands over the built-in one (${changes.length} ${changes.length === 1 ? 'difference' : 'differences'}).`
+            : 'Written by the studio.'}{' '}
+          <span className="aside text-sm">
+            Saved {shortDay(own.savedAt, now)} by {own.coach}
+            {own.builtIn &&
+              own.builtInVersion !== reply.version &&
+              `; made from version ${own.builtInVersion}, built in is now ${reply.version}`}
+            .
+          </span>
+        </p>
+        {own.builtIn && (
+          <button type="button" className="btn btn-sm" aria-expanded={comparing} onClick={() => setComparing(!comparing)}>
+            {comparing ? 'Hide the comparison' : 'Compare with the built-in'}
+          </button>
+        )}
+        {own.standing === 'set aside' && (
+          <button type="button" className="btn btn-sm" onClick={offerAgain}>
+            Offer it again
+          </button>
+        )}
+        {own.standing === 'own' && (
+          <button
+            type="button"
+            className="btn btn-sm"
+            disabled={isLoading}
+            onClick={() => void reset({ kind, id, body: { revision: newId(), basedOn: own.revision } })}
+          >
+            {own.builtIn ? 'Go back to the built-in' : 'Set it aside'}
+          </button>
+        )}
+      </div>
+      <ProblemNote error={error ?? drillSaved.error ?? ladderSaved.error} />
+      {comparing && (
+        <table className="plain-table mt-2 text-sm">
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">Built in</th>
+              <th scope="col">The studio’s</th>
+            </tr>
+          </thead>
+          <tbody>
+            {changes.map(({ path, before, after }) => (
+              <tr key={path.join('.')}>
+                <th scope="row" className="!border-b !border-base-300 !whitespace-normal">
+                  {capital(path.join(', '))}
+                </th>
+                <td>{before ?? 'not there'}</td>
+                <td>{after ?? 'not there'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import type { EntryKind } from '@myokinet/core/library';
+import type {
+  DrillEntryDto,
+  EntryResetDto,
+  FaultEntryDto,
+  ImportReply,
+  LadderEntryDto,
+  LibraryImportDto,
+  LibraryReply,
+  PlanUse,
+  SchoolsReply,
+  StudioSchoolsDto,
+} from '@myokinet/core/contracts';
+import { api } from '../../client/api.ts';
+import { isOffline } from '../../client/problem.ts';
+import { libraryStales } from '../../client/stale.ts';
+
+const touched = (_reply: unknown, error: unknown) => libraryStales(error);
+
+const endpoints = api.injectEndpoints({
+  endpoints: (build) => ({
+    library: build.query<LibraryReply, void>({ query: () => 'library', providesTags: ['Library'] }),
+    schools: build.query<SchoolsReply, void>({ query: () => 'schools', providesTags: ['Schools'] }),
+    planUses: build.query<readonly PlanUse[], string>({
+      query: (drillId) => `drills/${encodeURIComponent(drillId)}/plans`,
+      providesTags: ['PlanUses'],
+    }),
+    saveDrill: build.mutation<LibraryReply, DrillEntryDto>({
+      query: (body) => ({ url: `library/drills/${body.entry.id}`, method: 'PUT', body }),
+      invalidatesTags: touched,
+    }),
+    saveLadder: build.mutation<LibraryReply, LadderEntryDto>({
+      query: (body) => ({ url: `library/ladders/${body.entry.id}`, method: 'PUT', body }),
+      invalidatesTags: touched,
+    }),
+    saveFault: build.mutation<LibraryReply, FaultEntryDto>({
+      query: (body) => ({ url: `library/faults/${body.entry.id}`, method: 'PUT', body }),
+      invalidatesTags: touched,
+    }),
+    resetEntry: build.mutation<LibraryReply, { readonly kind: EntryKind; readonly id: string; readonly body: EntryResetDto }>({
+      query: ({ kind, id, body }) => ({ url: `library/${kind}s/${id}/reset`, method: 'POST', body }),
+      invalidatesTags: touched,
+    }),
+    importLibrary: build.mutation<ImportReply, LibraryImportDto>({
+      query: (body) => ({ url: 'library/imports', method: 'POST', body }),
+      invalidatesTags: (reply, error) => (reply?.applied ? touched(reply, error) : []),
+    }),
+    saveSchools: build.mutation<SchoolsReply, StudioSchoolsDto>({
+      query: (body) => ({ url: 'schools', method: 'PUT', body }),
+      // Shown as chosen at once; taken back when the server refuses.
+      async onQueryStarted({ revision, basedOn: _, ...schools }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(endpoints.util.updateQueryData('schools', undefined, () => ({ revision, schools })));
+        await queryFulfilled.catch(() => shown.undo());
+      },
+      invalidatesTags: (_reply, error) => (isOffline(error) ? [] : ['Schools']),
+    }),
+  }),
+});
+
+/** What is asked outside the hooks. */
+export const libraryEndpoints = endpoints.endpoints;
+
+export const {
+  useLibraryQuery,
+  usePlanUsesQuery,
+  useSchoolsQuery,
+  useSaveDrillMutation,
+  useSaveFaultMutation,
+  useSaveLadderMutation,
+  useResetEntryMutation,
+  useImportLibraryMutation,
+  useSaveSchoolsMutation,
+} = endpoints;

@@ -1,0 +1,3 @@
+export { useLibrary, useSchools, useStudioLibrary } from './LibraryContext.ts';
+export { libraryEndpoints, useSaveDrillMutation, useSaveLadderMutation } from './endpoints.ts';
+export { asOptions } from './words.ts';

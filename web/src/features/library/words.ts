@@ -1,0 +1,26 @@
+import type { Drill } from '@myokinet/core/drills';
+import { bodyModel } from '@myokinet/core/statics';
+import type { Option } from '../../kit/EntryFields.tsx';
+import type { Blade } from '@myokinet/core/schools';
+
+/** A figure of nobody in particular. */
+export const ANYBODY = { stature: 1.7 } as const;
+export const ANY_BODY_MODEL = bodyModel({ statureM: ANYBODY.stature, massKg: 70 });
+
+export const BLADE_WORDS: Readonly<Record<Blade, string>> = { set: 'Set', sweep: 'Full sweep', follow: 'Follow' };
+
+export const STRENGTH_WORDS: Readonly<Record<1 | 2 | 3, string>> = { 1: 'a little', 2: 'well', 3: 'strongly' };
+
+/** `Shoulder, scapula: flexion, upward rotation`. */
+export function jointsInWords({ joint, alsoWorks, motions }: Pick<Drill, 'joint' | 'alsoWorks' | 'motions'>): string {
+  return `${[joint, ...alsoWorks].join(', ')}: ${motions.join(', ')}`;
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Values as options of a select. */
+export function asOptions(values: readonly string[]): readonly Option[] {
+  return values.map((value) => ({ value, label: capital(value) }));
+}

@@ -1,0 +1,1 @@
+export { useMeasuringQuery } from './endpoints.ts';

@@ -1,0 +1,61 @@
+import { type Drill, doseInWords, PHASES } from '@myokinet/core/drills';
+import { drillSearch } from '@myokinet/core/library';
+import { exclusionOf, type Place } from '@myokinet/core/planning';
+import { Command } from 'cmdk';
+import { useMemo, useState } from 'react';
+import { Overlay } from '../../kit/Overlay.tsx';
+import { usePlanRules } from './planRules.ts';
+
+export interface DrillPickerProps {
+  readonly taken: readonly string[];
+  /** Where it is to be done: what is at hand there decides. */
+  readonly place?: Place;
+  readonly pick: (drill: Drill) => void;
+  readonly close: () => void;
+}
+
+/** More than anybody reads; whoever types finds the rest. */
+const MOST_SHOWN = 80;
+
+/** Every drill by phase, the best match first as one types; those that may not be used come last and say why. */
+export function DrillPicker({ taken, place = 'gym', pick, close }: DrillPickerProps) {
+  const rules = usePlanRules();
+  const [text, setText] = useState('');
+  const search = useMemo(
+    () => drillSearch(rules.library.drills.toSorted((a, b) => PHASES.indexOf(a.phase) - PHASES.indexOf(b.phase))),
+    [rules.library],
+  );
+  const found = search(text)
+    .filter((d) => !taken.includes(d.id))
+    .map((drill) => ({ drill, why: exclusionOf(drill, { ...rules, equipment: rules.brief.equipment[place] }) }));
+  const shown = [...found.filter((f) => !f.why), ...found.filter((f) => f.why)].slice(0, MOST_SHOWN);
+  return (
+    <Overlay label="Add a drill" close={close}>
+      <Command label="Add a drill" loop shouldFilter={false}>
+        <Command.Input
+          className="input w-full border-0 border-b border-base-300 text-lg"
+          placeholder="Name, joint or phase"
+          value={text}
+          onValueChange={setText}
+        />
+        <Command.List className="max-h-96 overflow-y-auto p-2">
+          <Command.Empty className="p-3">No drill matches.</Command.Empty>
+          {shown.map(({ drill, why }) => (
+            <Command.Item
+              key={drill.id}
+              value={drill.id}
+              disabled={why !== undefined}
+              onSelect={() => pick(drill)}
+              className="cursor-pointer rounded px-3 py-1.5 text-sm text-base-content data-[disabled=true]:cursor-not-allowed data-[disabled=true]:text-base-content/70 data-[selected=true]:bg-primary data-[selected=true]:text-primary-content"
+            >
+              <span className="block text-base leading-tight">{drill.name}</span>
+              <span className="block leading-tight">
+                {drill.phase}, {why ?? doseInWords(drill.dose, drill.dose, rules.schools.progress)}
+              </span>
+            </Command.Item>
+          ))}
+        </Command.List>
+      </Command>
+    </Overlay>
+  );
+}

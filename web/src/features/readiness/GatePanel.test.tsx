@@ -1,0 +1,65 @@
+import { BUILT_IN } from '@myokinet/core/catalogue';
+import { openLibrary } from '@myokinet/core/library';
+import { type Gate, judgeGate } from '@myokinet/core/readiness';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
+import { expect, it } from 'vitest';
+import { createStore } from '../../app/store.ts';
+import { GatePanel } from './GatePanel.tsx';
+
+const now = new Date('2026-11-24T12:00:00Z');
+const rung = openLibrary(BUILT_IN).rung('push-up', 'wall');
+
+function show(gate: Gate, renewal = false) {
+  render(
+    <Provider store={createStore()}>
+      <MemoryRouter>
+        <GatePanel traineeId="t" ladderId="push-up" rung={rung} gate={gate} renewal={renewal} />
+      </MemoryRouter>
+    </Provider>,
+  );
+}
+
+const closed = judgeGate({ headrooms: [], sessions: [], symptoms: [], openStopSigns: ['Pinch 2/10.'], locks: ['Medical hold.'], now });
+const open = judgeGate({
+  headrooms: [],
+  sessions: [],
+  symptoms: [],
+  openStopSigns: [],
+  locks: [],
+  now,
+  rules: { cleanSessions: 0, sessionWindowDays: 28, quietDays: 7 },
+});
+
+it('closed: counts and says what is unmet, and cannot be signed', () => {
+  show(closed);
+  expect(screen.getByText(/3 of 5 lines unmet/)).toBeDefined();
+  expect(screen.getByText('Open stop sign: Pinch 2/10.')).toBeDefined();
+  expect(screen.getByText('Medical hold.')).toBeDefined();
+  expect(screen.queryByRole('button', { name: 'Sign clearance' })).toBeNull();
+});
+
+it('shows the met lines on request', () => {
+  show(closed);
+  expect(screen.queryByText(/No symptom above/)).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'Show the 2 met lines' }));
+  expect(screen.getByText(/No symptom above 2\/10/)).toBeDefined();
+});
+
+it('open: takes two to four letters as a signature, nothing else', () => {
+  show(open, true);
+  expect(screen.getByRole('heading', { name: 'Gate open' })).toBeDefined();
+  expect(screen.getByText(/To sign again/)).toBeDefined();
+  const sign = screen.getByRole<HTMLButtonElement>('button', { name: 'Sign clearance' });
+  const typeInitials = (value: string) => fireEvent.change(screen.getByLabelText('Your initials'), { target: { value } });
+  for (const [text, ready] of [
+    ['A', false],
+    ['A1', false],
+    ['AS', true],
+    ['', false],
+  ] as const) {
+    typeInitials(text);
+    expect([text, !sign.disabled]).toEqual([text, ready]);
+  }
+});

@@ -1,0 +1,1 @@
+export { readinessEndpoints, useReadinessQuery } from './endpoints.ts';

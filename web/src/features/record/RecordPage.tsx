@@ -1,0 +1,79 @@
+import type { RecordReply } from '@myokinet/core/contracts';
+import { Link } from 'react-router';
+import { Empty } from '../../kit/Empty.tsx';
+import { ProblemNote } from '../../client/ProblemNote.tsx';
+import { Waiting } from '../../kit/Waiting.tsx';
+import { useRecordQuery } from './endpoints.ts';
+import { useCurrentTrainee } from '../trainee/index.ts';
+import { ClearanceEntry } from './ClearanceEntry.tsx';
+import { ReportSymptom } from './ReportSymptom.tsx';
+import { SessionEntry } from './SessionEntry.tsx';
+import { SymptomEntries } from './SymptomEntries.tsx';
+
+/** What was done, felt and signed. Nothing here is ever changed; corrections stand beside what they correct. */
+export function RecordPage() {
+  const trainee = useCurrentTrainee();
+  const { data, error, isLoading, refetch } = useRecordQuery(trainee.id);
+  if (isLoading) return <Waiting />;
+  const now = new Date();
+  return (
+    <div className="px-4 py-3 sm:px-6">
+      <ProblemNote error={error} retry={() => void refetch()} />
+      {data && (
+        <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+          <Sessions record={data} traineeId={trainee.id} now={now} />
+          <div className="flex flex-col gap-6">
+            <section aria-label="Clearances">
+              <h2>Clearances</h2>
+              {data.clearances.length === 0 && (
+                <p className="aside mt-1">None signed yet. A gate that opens can be signed on the Readiness tab.</p>
+              )}
+              <ul className="mt-1">
+                {data.clearances.map((c) => (
+                  <ClearanceEntry key={c.id} clearance={c} now={now} />
+                ))}
+              </ul>
+            </section>
+            <section aria-label="Symptoms">
+              <h2>Symptoms and stop signs</h2>
+              <ReportSymptom traineeId={trainee.id} />
+              <SymptomEntries record={data} now={now} />
+            </section>
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Sessions({ record, traineeId, now }: { readonly record: RecordReply; readonly traineeId: string; readonly now: Date }) {
+  return (
+    <section aria-label="Sessions">
+      <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
+        <h2>Sessions</h2>
+        <span className="flex flex-wrap gap-2">
+          <Link className="btn btn-primary btn-sm" to="../floor" relative="path">
+            Run a session
+          </Link>
+          <Link className="btn btn-sm" to="../session" relative="path">
+            Log a session
+          </Link>
+          <Link className="btn btn-sm" to="../workload" relative="path">
+            Workload
+          </Link>
+        </span>
+      </div>
+      {record.sessions.length === 0 ? (
+        <Empty title="No session logged yet">
+          <p>Plan a week, then log what was done, set by set.</p>
+        </Empty>
+      ) : (
+        <ul>
+          {record.sessions.map((session) => (
+            <SessionEntry key={session.id} session={session} traineeId={traineeId} now={now} />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

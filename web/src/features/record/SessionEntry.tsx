@@ -1,0 +1,109 @@
+import type { SessionReply } from '@myokinet/core/contracts';
+import { doseInWords, LOADING_PHASES } from '@myokinet/core/drills';
+import type { Library } from '@myokinet/core/library';
+import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
+import { symptomInWords } from '@myokinet/core/safety';
+import { useState } from 'react';
+import { useLibrary } from '../library/index.ts';
+import { SessionPhotos } from './SessionPhotos.tsx';
+import { MorningForm } from './MorningForm.tsx';
+
+/** One logged session: the verdict at a glance, every set on request, and the morning after. */
+export function SessionEntry({
+  session,
+  traineeId,
+  now,
+}: {
+  readonly session: SessionReply;
+  readonly traineeId: string;
+  readonly now: Date;
+}) {
+  const library = useLibrary();
+  const [open, setOpen] = useState(false);
+  const performed = session.performedAt as Instant;
+  const when = dayInWords(performed, now);
+  const mornings = session.symptoms.filter((s) => s.moment === 'next morning');
+  const others = session.symptoms.filter((s) => s.moment !== 'next morning');
+  const morningCame = calendarDay(performed) < calendarDay(now);
+  return (
+    <li className="border-b border-base-300 py-2">
+      <button
+        type="button"
+        className="grid w-full cursor-pointer gap-x-4 text-start sm:grid-cols-[13rem_1fr]"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <span className="font-semibold">{when}</span>
+        <span>
+          <Verdict session={session} />{' '}
+          <span className="aside text-sm">
+            Effort {session.effort}/10 × {session.minutes} min = load {session.load}
+          </span>
+        </span>
+      </button>
+      {session.replaced && (
+        <p className="aside text-sm sm:ps-[14rem]">
+          Second version: sets of another device came in after the end. The first, with {session.replaced.sets}{' '}
+          {session.replaced.sets === 1 ? 'set' : 'sets'} and load {session.replaced.load}, stays on record.
+        </p>
+      )}
+      {[...others, ...mornings].map((s) => (
+        <p key={s.id} className="text-sm sm:ps-[14rem]">
+          {capital(symptomInWords({ ...s, at: s.at as Instant }))}.{s.note && ` “${s.note}”`}
+        </p>
+      ))}
+      {mornings.length === 0 && morningCame && (
+        <div className="mt-1 flex flex-wrap items-center gap-3 sm:ps-[14rem]">
+          <span className="text-sm">How was the morning after?</span>
+          <MorningForm traineeId={traineeId} sessionId={session.id} name={when} />
+        </div>
+      )}
+      {open && (
+        <div className="mt-1.5 text-sm sm:ps-[14rem]">
+          {session.note && <p className="mb-1 italic">{session.note}</p>}
+          <ul className="space-y-0.5">
+            {session.items.map((item) => (
+              <li key={item.id}>
+                <span className="font-semibold">{library.drill(item.drillId).name}</span>{' '}
+                <span className="aside">
+                  asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.drill(item.drillId).dose)}:
+                </span>{' '}
+                {item.sets.length === 0 ? 'not done' : item.sets.map((set) => setWords(set, library)).join(' · ')}
+                {item.skipped && `; left out: ${item.skipped}`}
+              </li>
+            ))}
+          </ul>
+          {session.runId && session.photos && session.photos.length > 0 && (
+            <SessionPhotos runId={session.runId} photos={session.photos} traineeId={traineeId} />
+          )}
+          <p className="aside mt-1">
+            Hands: {Math.round(session.handLoad.push)} pushing, {Math.round(session.handLoad.pull)} pulling, in body-weight seconds (share
+            of body weight × seconds under tension).
+          </p>
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** Clean, not clean with the reason, or a session that is not there to count. */
+function Verdict({ session: { clean, cleanReason, items } }: { readonly session: SessionReply }) {
+  const library = useLibrary();
+  if (clean) return <span className="state-spare font-semibold">Clean.</span>;
+  const counts = items.some((i) => LOADING_PHASES.includes(library.drill(i.drillId).phase));
+  if (!counts) return <span className="font-semibold">Mobility only.</span>;
+  return (
+    <>
+      <span className="font-semibold">Not clean.</span> {cleanReason}
+    </>
+  );
+}
+
+function setWords({ side, amount, feeling, faults }: SessionReply['items'][number]['sets'][number], library: Library): string {
+  const seen = faults.map((f) => `${library.fault(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`);
+  return `${side === 'whole' ? '' : `${side} `}${feeling ?? amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,98 @@
+import type { TodayItem } from '@myokinet/core/contracts';
+import { format } from 'date-fns';
+import { Link } from 'react-router';
+import { useTodayQuery } from '../caseload/index.ts';
+import { HereOnDevice } from '../floor/index.ts';
+import { Empty } from '../../kit/Empty.tsx';
+import { ProblemNote } from '../../client/ProblemNote.tsx';
+import { Waiting } from '../../kit/Waiting.tsx';
+import { MorningForm } from '../record/index.ts';
+
+/** What waits to be done, most pressing first. */
+const SECTIONS: readonly { readonly kind: TodayItem['kind']; readonly title: string }[] = [
+  { kind: 'stop sign', title: 'Stop signs' },
+  { kind: 'screening', title: 'Screenings to ask' },
+  { kind: 'sign', title: 'Ready to sign' },
+  { kind: 'session', title: 'Training today' },
+  { kind: 'morning', title: 'Mornings after' },
+  { kind: 're-check', title: 'Re-checks due' },
+];
+
+export function TodayPage() {
+  const { data, error, isLoading, refetch } = useTodayQuery();
+  if (isLoading) return <Waiting />;
+  return (
+    <div className="mx-auto w-full max-w-4xl px-4 py-5 sm:px-6">
+      <title>Today · Myokinet</title>
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h1>{format(new Date(), 'EEEE d MMMM')}</h1>
+        <Link className="link" to="/rechecks">
+          Re-check calendar
+        </Link>
+      </div>
+      <ProblemNote error={error} retry={() => void refetch()} />
+      <HereOnDevice />
+      {data?.length === 0 && (
+        <div className="mt-5">
+          <Empty title="Nothing waits">
+            <p>No session, no check and no signature is due.</p>
+            <Link className="btn btn-primary mt-3" to="/caseload">
+              Open the caseload
+            </Link>
+          </Empty>
+        </div>
+      )}
+      {SECTIONS.map(({ kind, title }) => {
+        const items = data?.filter((i) => i.kind === kind) ?? [];
+        return items.length === 0 ? null : (
+          <section key={kind} className="mt-5">
+            <h2 className="border-b-2 border-base-content pb-1">
+              {title} <span className="aside font-sans text-base font-normal">{items.length}</span>
+            </h2>
+            <ul>
+              {items.map((item) => (
+                <li
+                  key={item.traineeId + item.sentence}
+                  className="grid items-center gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_1fr_auto]"
+                >
+                  <Link className="font-semibold hover:underline" to={`/trainees/${item.traineeId}`}>
+                    {item.name}
+                  </Link>
+                  <span>{item.sentence}</span>
+                  <Act item={item} />
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+/** The one thing to do about a line, done in place where that is possible. */
+function Act({ item: { kind, traineeId, sessionId, name } }: { readonly item: TodayItem }) {
+  const at = `/trainees/${traineeId}`;
+  switch (kind) {
+    case 'morning':
+      return sessionId ? <MorningForm traineeId={traineeId} sessionId={sessionId} name={name} /> : null;
+    case 'sign':
+      return <Go to={at} label={`Look and sign: ${name}`} words="Look and sign" />;
+    case 'stop sign':
+      return <Go to={at} label={`See to the stop sign: ${name}`} words="See to it" />;
+    case 'screening':
+      return <Go to={`${at}/screening`} label={`Ask the screening: ${name}`} words="Ask the screening" />;
+    case 'session':
+      return <Go to={`${at}/floor`} label={`Run the session: ${name}`} words="Run the session" />;
+    case 're-check':
+      return <Go to={`${at}/checks/new`} label={`Take the check: ${name}`} words="Take the check" />;
+  }
+}
+
+function Go({ to, label, words }: { readonly to: string; readonly label: string; readonly words: string }) {
+  return (
+    <Link className="btn btn-sm btn-outline" to={to} aria-label={label}>
+      {words}
+    </Link>
+  );
+}

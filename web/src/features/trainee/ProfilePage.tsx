@@ -1,0 +1,58 @@
+import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
+import { useState } from 'react';
+import { useDraft } from '../../client/useDraft.ts';
+import { newId } from '../../client/newId.ts';
+import { problemFrom } from '../../client/problem.ts';
+import { ConflictNote } from '../../kit/ConflictNote.tsx';
+import type { TraineeValues } from './blankTrainee.ts';
+import { useEditTraineeMutation } from './endpoints.ts';
+import { TraineeForm } from './TraineeForm.tsx';
+import { useCurrentTrainee } from './useCurrentTrainee.ts';
+
+export function ProfilePage() {
+  const trainee = useCurrentTrainee();
+  const draft = useDraft<TraineeValues>(`trainee:${trainee.id}`, () => nextRevision(trainee), trainee.revision);
+  const [edit, { isLoading, error, reset }] = useEditTraineeMutation();
+  const [generation, setGeneration] = useState(0);
+  const save = async (dto: TraineeDto) => {
+    const result = await edit(dto);
+    if (result.data) {
+      draft.discard();
+      setGeneration((g) => g + 1);
+    }
+  };
+  const conflict = problemFrom(error)?.code === 'edited-elsewhere';
+  const startOver = () => {
+    draft.throwAway();
+    reset();
+    setGeneration((g) => g + 1);
+  };
+  const keepMine = () => {
+    draft.change({ ...draft.value, basedOn: trainee.revision, revision: newId() });
+    reset();
+    setGeneration((g) => g + 1);
+  };
+  return (
+    <div className="px-4 py-5 sm:px-6">
+      {conflict && <ConflictNote what="this profile" takeTheirs={startOver} keepMine={keepMine} />}
+      <TraineeForm
+        key={`${trainee.revision}-${generation}-${draft.returns}`}
+        values={draft.value}
+        onChange={draft.change}
+        save={(dto) => void save(dto)}
+        saveLabel="Save profile"
+        saving={isLoading}
+        error={conflict ? undefined : error}
+      />
+      {draft.exists && (
+        <button type="button" className="btn btn-ghost btn-sm mt-3" onClick={startOver}>
+          Throw my changes away
+        </button>
+      )}
+    </div>
+  );
+}
+
+function nextRevision({ savedAt: _saved, screening: _screening, belief: _belief, ...profile }: TraineeReply): TraineeValues {
+  return { ...profile, basedOn: profile.revision, revision: newId() };
+}

@@ -1,0 +1,59 @@
+import { formatAmount } from '@myokinet/core/quantities';
+import { cautionInWords, cautionOf } from '@myokinet/core/safety';
+import { Link, NavLink, Outlet } from 'react-router';
+import { useLibrary } from '../library/index.ts';
+import { useCurrentTrainee } from './useCurrentTrainee.ts';
+
+const TABS = [
+  { to: '', label: 'Readiness' },
+  { to: 'checks', label: 'Checks' },
+  { to: 'history', label: 'History' },
+  { to: 'lab', label: 'Lab' },
+  { to: 'plan', label: 'Plan' },
+  { to: 'record', label: 'Record' },
+  { to: 'screening', label: 'Screening' },
+  { to: 'profile', label: 'Profile' },
+];
+
+export function TraineeLayout() {
+  const library = useLibrary();
+  const trainee = useCurrentTrainee();
+  return (
+    <div className="flex flex-1 flex-col">
+      <header className="border-b border-base-300 px-4 pt-2.5 sm:px-6">
+        <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+          <h1>{trainee.name}</h1>
+          <p className="aside">
+            {library.ladder(trainee.ladderId).name} · {formatAmount(trainee.mass, 'kg')} · {(trainee.stature / 100).toFixed(2)} m ·{' '}
+            {trainee.dominantHand === 'both' ? 'both hands alike' : `${trainee.dominantHand}-handed`}
+          </p>
+          {trainee.screening.cautions.length > 0 && (
+            <ul className="ms-auto flex flex-wrap gap-2" aria-label="Cautions">
+              {trainee.screening.cautions.map((caution) => (
+                <li key={caution.id} className="border-s-4 border-error bg-error/10 text-sm" title={cautionInWords(caution)}>
+                  <Link className="block px-2.5 py-1 font-semibold hover:underline" to="screening">
+                    {cautionOf(caution.id).name}
+                    <span className="sr-only">: {cautionOf(caution.id).consequence}</span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+        <nav aria-label="Trainee" className="mt-1.5 flex gap-5 overflow-x-auto">
+          {TABS.map(({ to, label }) => (
+            <NavLink
+              key={label}
+              to={to}
+              end={to === ''}
+              className={({ isActive }) => `py-1.5 ${isActive ? 'border-b-3 border-base-content font-semibold' : ''}`}
+            >
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+      </header>
+      <Outlet context={trainee} />
+    </div>
+  );
+}

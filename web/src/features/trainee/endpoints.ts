@@ -1,0 +1,25 @@
+import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
+import { api } from '../../client/api.ts';
+import { rests, stales } from '../../client/stale.ts';
+
+const endpoints = api.injectEndpoints({
+  endpoints: (build) => ({
+    trainee: build.query<TraineeReply, string>({
+      query: (id) => `trainees/${id}`,
+      providesTags: (_r, _e, id) => rests('Trainee', id),
+    }),
+    addTrainee: build.mutation<TraineeReply, TraineeDto>({
+      query: (body) => ({ url: 'trainees', method: 'POST', body }),
+      invalidatesTags: ['Verdicts'],
+    }),
+    editTrainee: build.mutation<TraineeReply, TraineeDto>({
+      query: (body) => ({ url: `trainees/${body.id}`, method: 'PUT', body }),
+      invalidatesTags: (_r, error, { id }) => stales('profile', id, error),
+    }),
+  }),
+});
+
+/** What is asked outside the hooks. */
+export const traineeEndpoints = endpoints.endpoints;
+
+export const { useTraineeQuery, useAddTraineeMutation, useEditTraineeMutation } = endpoints;
