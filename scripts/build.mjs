@@ -38,7 +38,11 @@ async function buildServer() {
   rmSync(out, { recursive: true, force: true });
   mkdirSync(out, { recursive: true });
   await bundle({
-    entryPoints: { main: join(ROOT, 'server/src/main.ts'), demo: join(ROOT, 'server/src/demo/main.ts') },
+    entryPoints: {
+      main: join(ROOT, 'server/src/main.ts'),
+      demo: join(ROOT, 'server/src/demo/main.ts'),
+      judgeThread: join(ROOT, 'server/src/library/judgeThread.ts'),
+    },
     outdir: out,
     bundle: true,
     platform: 'node',

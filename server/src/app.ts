@@ -30,7 +30,14 @@ export interface AppOptions {
 }
 
 export async function buildApp(services: Services, { pages, log = false }: AppOptions = {}): Promise<FastifyInstance> {
-  const app = Fastify({ logger: log, bodyLimit: BODY_LIMIT, forceCloseConnections: true });
+  // Contracts refuse such properties, and name them.
+  const app = Fastify({
+    logger: log,
+    bodyLimit: BODY_LIMIT,
+    forceCloseConnections: true,
+    onProtoPoisoning: 'ignore',
+    onConstructorPoisoning: 'ignore',
+  });
 
   await app.register(helmet, {
     contentSecurityPolicy: {

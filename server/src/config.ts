@@ -6,6 +6,8 @@ export interface Config {
   /** Folder of the built pages; absent in development, where another server brings them. */
   readonly pages: string | undefined;
   readonly log: boolean;
+  /** The built program that judges library files in a thread of its own; absent in development. */
+  readonly judge: URL | undefined;
 }
 
 const DEFAULT_PORT = 4170;
@@ -21,5 +23,6 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     databaseFile: env.MYOKINET_DB ?? '.data/myokinet.sqlite',
     pages: env.MYOKINET_PAGES,
     log: env.MYOKINET_LOG === '1',
+    judge: env.NODE_ENV === 'production' ? new URL('./judgeThread.js', import.meta.url) : undefined,
   };
 }

@@ -1,41 +1,13 @@
-import { ERROR_CATALOGUE, type ErrorCode, Refusal } from '@myokinet/core/errors';
+import { ERROR_CATALOGUE, Refusal } from '@myokinet/core/errors';
 import type { ProblemReply } from '@myokinet/core/contracts';
 import type { FastifyError } from 'fastify';
 
-/** Status of each refusal that can reach the border; the rest of the catalogue is bad input: 422. */
-const STATUS: Partial<Record<ErrorCode, number>> = {
-  'contract-broken': 422,
-  'trainee-missing': 404,
-  'plan-missing': 404,
-  'template-missing': 404,
-  'session-missing': 404,
-  'symptom-missing': 404,
-  'trial-missing': 404,
-  'clearance-missing': 404,
-  'floor-run-missing': 404,
-  'picture-missing': 404,
-  'scale-reading-missing': 404,
-  'battery-finished': 409,
-  'screening-missing': 409,
-  'entry-missing': 404,
-  'route-missing': 404,
-  'id-reused': 409,
-  'edited-elsewhere': 409,
-  'gate-closed': 409,
-  'clearance-not-standing': 409,
-  'stop-sign-not-open': 409,
-  'body-too-large': 413,
-  'body-unreadable': 400,
-  unexpected: 500,
-};
-
-const BAD_INPUT = 422;
-
 export function problemOf(refusal: Refusal): ProblemReply {
+  const [status, title] = ERROR_CATALOGUE[refusal.code];
   return {
     type: `urn:myokinet:problem:${refusal.code}`,
-    title: ERROR_CATALOGUE[refusal.code],
-    status: STATUS[refusal.code] ?? BAD_INPUT,
+    title,
+    status,
     detail: refusal.detail,
     code: refusal.code,
     ...(refusal.fields.length > 0 ? { fields: refusal.fields } : {}),

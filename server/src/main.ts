@@ -3,13 +3,17 @@ import { dirname } from 'node:path';
 import { buildApp } from './app.ts';
 import { configFrom } from './config.ts';
 import { BUILT_IN_COACH } from './context.ts';
+import { judgeInThread } from './library/judgeInThread.ts';
 import { openDatabase } from './database/open.ts';
 import { servicesFor } from './services.ts';
 
 const config = configFrom(process.env);
 mkdirSync(dirname(config.databaseFile), { recursive: true });
 const db = openDatabase(config.databaseFile);
-const app = await buildApp(servicesFor({ db, who: BUILT_IN_COACH, now: () => new Date() }), config);
+const app = await buildApp(
+  servicesFor({ db, who: BUILT_IN_COACH, now: () => new Date() }, config.judge && judgeInThread(config.judge)),
+  config,
+);
 
 async function stop(): Promise<void> {
   await app.close();

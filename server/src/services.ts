@@ -7,6 +7,8 @@ import { clearanceStore, type ClearanceStore } from './clearances/store.ts';
 import type { Context } from './context.ts';
 import { floorStore, type FloorStore } from './floor/store.ts';
 import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
+import { judgeFile } from './library/judgeFile.ts';
+import type { JudgeFile } from './library/judgeInThread.ts';
 import { libraryStore, type LibraryStore } from './library/store.ts';
 import { measuringStore, type MeasuringStore } from './measuring/store.ts';
 import { pictureStore, type PictureStore } from './pictures/store.ts';
@@ -44,19 +46,21 @@ export interface Services {
   readonly caseload: CaseloadStore;
 }
 
-export function servicesFor(context: Context): Services {
-  const library = libraryStore(context);
+/** @param judge how a library file is judged; in the same thread where nothing is said */
+export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Services {
+  const library = libraryStore(context, judge);
+  const scope = () => ({ now: context.now(), library: library.current() });
   const screenings = screeningStore(context);
-  const calibrations = calibrationStore(context);
+  const calibrations = calibrationStore(context, scope);
   const trainees = traineeStore(context, { screenings, calibrations });
-  const clearances = clearanceStore(context, library);
-  const sessions = sessionStore(context, { trainees, clearances, library });
+  const clearances = clearanceStore(context, library, scope);
+  const sessions = sessionStore(context, { trainees, clearances, library, scope });
   const measuring = measuringStore(context, trainees);
   const batteries = batteryStore(context, trainees);
   const readiness = readinessStore(context, { trainees, sessions, library });
   return {
     now: context.now,
-    scope: () => ({ now: context.now(), library: library.current() }),
+    scope,
     library,
     schools: schoolStore(context),
     screenings,
@@ -67,12 +71,12 @@ export function servicesFor(context: Context): Services {
     batteries,
     pictures: pictureStore(context, trainees),
     checks: checkStore(context, { trainees, measuring, batteries }),
-    plans: planStore(context, trainees),
-    briefs: briefStore(context, trainees),
-    templates: templateStore(context),
+    plans: planStore(context, trainees, scope),
+    briefs: briefStore(context, trainees, scope),
+    templates: templateStore(context, scope),
     clearances,
     sessions,
-    floor: floorStore(context, { trainees, sessions }),
+    floor: floorStore(context, { trainees, sessions, scope }),
     readiness,
     caseload: caseloadStore(context, readiness, library),
   };

@@ -1,24 +1,11 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import { SKIP_REASONS, type SkipReason } from '../measuring/index.ts';
-import { IsMeasureId, IsPastInstant, IsSideOfMeasure } from './decorators.ts';
+import { IsMeasureId, IsPastInstant, IsSideOfMeasure, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { ReadingDto } from './reading.ts';
+import { Part, Parts } from './parts.ts';
 
 /** One figure of a battery that is being taken: as typed, so that nothing typed is ever lost. */
 export class BatteryCellDto {
@@ -26,8 +13,8 @@ export class BatteryCellDto {
   @IsSideOfMeasure() @IsIn(['left', 'right', 'whole']) side!: BodySide;
   @Max(20) @Min(0) @IsInt() ordinal!: number;
   @IsUUID('7') trialId!: string;
-  @MaxLength(20, { message: 'A figure has at most 20 characters.' }) @IsString() text!: string;
-  @ValidateNested() @Type(() => ReadingDto) @IsOptional() reading?: ReadingDto | null;
+  @IsWritten('A figure', { max: 20 }) text!: string;
+  @Part(() => ReadingDto) @IsOptional() reading?: ReadingDto | null;
 }
 
 export class BatterySkipDto {
@@ -43,16 +30,14 @@ export class BatteryPatchDto {
   @IsPastInstant('The start of the run') startedAt!: string;
   /** Which checks it holds: `gate`, `ladder`, `all`, or measure ids. */
   @Matches(/^[a-z0-9,-]{2,1200}$/, { message: 'The scope must name checks.' }) scope!: string;
-  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
+  @IsWritten('The note', { max: LIMITS.note }) note!: string;
 
-  @ValidateNested({ each: true })
-  @Type(() => BatteryCellDto)
+  @Parts(() => BatteryCellDto)
   @ArrayMaxSize(LIMITS.trialsPerCheck)
   @IsArray()
   cells!: BatteryCellDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => BatterySkipDto)
+  @Parts(() => BatterySkipDto)
   @ArrayMaxSize(100)
   @IsArray()
   skips!: BatterySkipDto[];

@@ -1,22 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayUnique,
-  IsArray,
-  IsDefined,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
 import { type Joint, JOINTS } from '../anatomy/index.ts';
 import { type Equipment, EQUIPMENT_IDS } from '../drills/index.ts';
 import {
@@ -30,9 +13,10 @@ import {
   type Weekday,
   WEEKDAYS,
 } from '../planning/index.ts';
-import { IsCalendarDay, IsDrillId, IsPlainText } from './decorators.ts';
+import { IsCalendarDay, IsDrillId, IsPlainText, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
+import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
 
 const { weeks, ramp, deloadEvery, balance } = BRIEF_LIMITS;
 const PLACE_IDS = Object.keys(PLACES);
@@ -53,9 +37,9 @@ export class BriefDayDto {
 }
 
 class PlaceEquipmentDto {
-  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() gym!: Equipment[];
-  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() home!: Equipment[];
-  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() deck!: Equipment[];
+  @SomeOf(EQUIPMENT_IDS) gym!: Equipment[];
+  @SomeOf(EQUIPMENT_IDS) home!: Equipment[];
+  @SomeOf(EQUIPMENT_IDS) deck!: Equipment[];
 }
 
 /** A weekday or a date, and not both. */
@@ -74,7 +58,7 @@ export class FixedEventDto {
   @Min(1, { message: 'Minutes of an event must be at least 1.' })
   @IsInt()
   minutes!: number;
-  @ArrayUnique() @IsIn(JOINTS, { each: true }) @IsArray() joints!: Joint[];
+  @SomeOf(JOINTS) joints!: Joint[];
 }
 
 export class PauseDto {
@@ -91,39 +75,33 @@ function IsNotBefore(sibling: string) {
   );
 }
 
-/** What the weeks of one trainee must fit. Each save names the revision it replaces. */
-export class PlanBriefDto {
-  @IsUUID('7') revision!: string;
-  @IsOptional() @IsUUID('7') basedOn!: string | null;
-
+/** What the weeks of one trainee must fit, as it is stored. */
+export class BriefDocumentDto {
   @Max(weeks.max, { message: `A block has at most ${weeks.max} weeks.` })
   @Min(weeks.min, { message: `A block has at least ${weeks.min} week.` })
   @IsInt({ message: `Weeks must be a whole number from ${weeks.min} to ${weeks.max}.` })
   weeks!: number;
 
-  @ArrayUnique((d: BriefDayDto) => d.weekday, { message: 'A weekday is named twice.' })
-  @ValidateNested({ each: true })
-  @Type(() => BriefDayDto)
+  @AllDifferent((d: BriefDayDto) => d.weekday, 'A weekday is named twice.')
+  @Parts(() => BriefDayDto)
   @ArrayMaxSize(7)
   @IsArray()
   days!: BriefDayDto[];
 
-  @ValidateNested() @Type(() => PlaceEquipmentDto) @IsDefined() equipment!: PlaceEquipmentDto;
-  @ValidateNested({ each: true })
-  @Type(() => FixedEventDto)
+  @Part(() => PlaceEquipmentDto) equipment!: PlaceEquipmentDto;
+  @Parts(() => FixedEventDto)
   @ArrayMaxSize(MOST.events, { message: `At most ${MOST.events} events fit a brief.` })
   @IsArray()
   events!: FixedEventDto[];
-  @ValidateNested({ each: true })
-  @Type(() => PauseDto)
+  @Parts(() => PauseDto)
   @ArrayMaxSize(MOST.pauses, { message: `At most ${MOST.pauses} pauses fit a brief.` })
   @IsArray()
   pauses!: PauseDto[];
 
-  @ArrayMaxSize(MOST.drills) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() always!: string[];
-  @ArrayMaxSize(MOST.drills * 10) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() never!: string[];
-  @ArrayMaxSize(MOST.drills) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() likes!: string[];
-  @ArrayMaxSize(MOST.drills) @ArrayUnique() @IsDrillId({ each: true }) @IsArray() dislikes!: string[];
+  @ArrayMaxSize(MOST.drills) @AllDifferent() @IsDrillId({ each: true }) @IsArray() always!: string[];
+  @ArrayMaxSize(MOST.drills * 10) @AllDifferent() @IsDrillId({ each: true }) @IsArray() never!: string[];
+  @ArrayMaxSize(MOST.drills) @AllDifferent() @IsDrillId({ each: true }) @IsArray() likes!: string[];
+  @ArrayMaxSize(MOST.drills) @AllDifferent() @IsDrillId({ each: true }) @IsArray() dislikes!: string[];
 
   @Max(deloadEvery.max, { message: `A light week must come within ${deloadEvery.max} weeks, or never (0).` })
   @Min(deloadEvery.min, { message: 'The rhythm of light weeks must not be negative.' })
@@ -139,6 +117,12 @@ export class PlanBriefDto {
   balance!: number;
 }
 
+/** The brief as it is saved: it names the revision it replaces. */
+export class PlanBriefDto extends BriefDocumentDto {
+  @IsUUID('7') revision!: string;
+  @IsOptional() @IsUUID('7') basedOn!: string | null;
+}
+
 export class TemplateItemDto {
   @IsDrillId() drillId!: string;
   @Max(10) @Min(1) @IsInt() sets!: number;
@@ -150,17 +134,19 @@ export class TemplateSessionDto {
   @IsWeekday() weekday!: Weekday;
   @IsIn(PLACE_IDS) place!: Place;
   @IsIn(Object.keys(SESSION_FORMS)) form!: SessionForm;
-  @ValidateNested({ each: true })
-  @Type(() => TemplateItemDto)
+  @Parts(() => TemplateItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession)
   @IsArray()
   items!: TemplateItemDto[];
 }
 
-/** Weeks of sessions without a trainee: drills and sets; set-ups and doses are each trainee's own. */
-export class PlanTemplateDto {
+/** Weeks of sessions without a trainee, as they are stored: drills and sets; set-ups and doses are each trainee's own. */
+export class TemplateDocumentDto {
+  @IsWritten('The text', { max: LIMITS.reason }) note!: string;
+  @Parts(() => TemplateSessionDto) @ArrayMaxSize(120) @IsArray() sessions!: TemplateSessionDto[];
+}
+
+export class PlanTemplateDto extends TemplateDocumentDto {
   @IsUUID('7') id!: string;
   @IsPlainText('The name of a template', { min: 1, max: LIMITS.name }) name!: string;
-  @MaxLength(LIMITS.reason) @IsString() note!: string;
-  @ValidateNested({ each: true }) @Type(() => TemplateSessionDto) @ArrayMaxSize(120) @IsArray() sessions!: TemplateSessionDto[];
 }

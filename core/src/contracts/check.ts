@@ -1,22 +1,11 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsOptional,
-  IsString,
-  IsUUID,
-  MaxLength,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsUUID } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import { SKIP_REASONS, type SkipReason } from '../measuring/index.ts';
-import { IsMeasureId, IsPastInstant, IsSideOfMeasure, IsTrialValue } from './decorators.ts';
+import { IsMeasureId, IsPastInstant, IsSideOfMeasure, IsTrialValue, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { ReadingDto } from './reading.ts';
+import { Part, Parts } from './parts.ts';
 
 /** One reading of one side, in the measure's unit. */
 export class TrialDto {
@@ -25,7 +14,7 @@ export class TrialDto {
   @IsSideOfMeasure() @IsIn(['left', 'right', 'whole']) side!: BodySide;
   @IsTrialValue() value!: number;
   /** Absent for a figure that was typed. */
-  @ValidateNested() @Type(() => ReadingDto) @IsOptional() reading?: ReadingDto | null;
+  @Part(() => ReadingDto) @IsOptional() reading?: ReadingDto | null;
 }
 
 /** A check that was to be taken on this occasion and was not. */
@@ -38,17 +27,15 @@ export class SkipDto {
 export class CheckDto {
   @IsUUID('7') id!: string;
   @IsPastInstant('The time of the check') takenAt!: string;
-  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
+  @IsWritten('The note', { max: LIMITS.note }) note!: string;
 
-  @ValidateNested({ each: true })
-  @Type(() => TrialDto)
+  @Parts(() => TrialDto)
   @ArrayMaxSize(LIMITS.trialsPerCheck, { message: `At most ${LIMITS.trialsPerCheck} trials fit one check.` })
   @ArrayMinSize(1, { message: 'A check needs at least one trial.' })
   @IsArray()
   trials!: TrialDto[];
 
-  @ValidateNested({ each: true })
-  @Type(() => SkipDto)
+  @Parts(() => SkipDto)
   @ArrayMaxSize(100)
   @IsArray()
   @IsOptional()
@@ -61,8 +48,6 @@ export class TrialCorrectionDto {
   @IsUUID('7') replaces!: string;
   @IsMeasureId() measureId!: string;
   @IsTrialValue() value!: number;
-  @MaxLength(LIMITS.reason, { message: `The reason must be at most ${LIMITS.reason} characters.` })
-  @MinLength(3, { message: 'A reason of at least 3 characters is needed.' })
-  @IsString()
+  @IsWritten('The reason', { min: 3, max: LIMITS.reason, needed: 'A reason of at least 3 characters is needed.' })
   reason!: string;
 }

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-import { IsString, IsUUID, Matches, MaxLength, MinLength } from 'class-validator';
-import { IsLadderId, IsRungId } from './decorators.ts';
+import { IsUUID, Matches } from 'class-validator';
+import { IsLadderId, IsRungId, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 
 /** The coach signs a rung. The server judges the gate again and stores the figures it rests on. */
@@ -15,8 +15,6 @@ export class ClearanceDto {
 export class WithdrawalDto {
   @IsUUID('7') id!: string;
   @IsUUID('7') clearanceId!: string;
-  @MaxLength(LIMITS.reason, { message: `The reason must be at most ${LIMITS.reason} characters.` })
-  @MinLength(5, { message: 'A reason of at least 5 characters is needed.' })
-  @IsString()
+  @IsWritten('The reason', { min: 5, max: LIMITS.reason, needed: 'A reason of at least 5 characters is needed.' })
   reason!: string;
 }

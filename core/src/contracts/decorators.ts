@@ -81,20 +81,44 @@ export const IsBirthYear = () =>
   });
 
 /**
- * Text that stays text wherever it is shown: no angle brackets, no control characters, and no first
- * character that a spreadsheet would run.
+ * Text that stays text wherever it is shown: no angle brackets, and no first character that a spreadsheet
+ * would run. Control characters are refused in whatever arrives (`shape.ts`).
  */
 export const IsPlainText = (label: string, { min = 0, max }: { readonly min?: number; readonly max: number }, each = false) =>
   rule('isPlainText', (value) => plainTextProblem(label, value, min, max), each);
 
 export function plainTextProblem(label: string, value: unknown, min: number, max: number): string | undefined {
-  if (typeof value !== 'string') return `${label} must be text.`;
-  if (value.trim().length < min) return min === 1 ? `${label} is needed.` : `${label} must be at least ${min} characters.`;
-  if (value.length > max) return `${label} must be at most ${max} characters.`;
+  const problem = writtenProblem(label, value, { min, max });
+  if (problem || typeof value !== 'string') return problem;
   if (/[<>]/.test(value)) return `${label} must not contain < or >.`;
-  // eslint-disable-next-line no-control-regex -- control characters are what this looks for
-  if (/[\u0000-\u0008\u000b-\u001f\u007f]/.test(value)) return `${label} must not contain control characters.`;
   if (/^([=+@\t]|-\S)/.test(value)) return `${label} must not begin with ${JSON.stringify(value[0])}.`;
+  return undefined;
+}
+
+interface Written {
+  readonly min?: number;
+  readonly max: number;
+  /** What is said when it is too short. */
+  readonly needed?: string;
+}
+
+/** Text of so many characters, whatever they are. */
+export const IsWritten = (label: string, limits: Written, each = false) =>
+  rule('isWritten', (value) => writtenProblem(label, value, limits), each);
+
+/** Characters are counted as the database counts them: code points, whatever they are drawn as. */
+export function charactersOf(text: string): number {
+  let count = 0;
+  for (const _ of text) count++;
+  return count;
+}
+
+function writtenProblem(label: string, value: unknown, { min = 0, max, needed }: Written): string | undefined {
+  if (typeof value !== 'string') return needed ?? `${label} must be text.`;
+  // No text has more characters than units, so a long one need not be counted.
+  if (value.length > max && (value.length > 2 * max || charactersOf(value) > max)) return `${label} must be at most ${max} characters.`;
+  if (min > 0 && charactersOf(value.trim()) < min)
+    return needed ?? (min === 1 ? `${label} is needed.` : `${label} must be at least ${min} characters.`);
   return undefined;
 }
 
@@ -105,11 +129,17 @@ const EARLIEST_YEAR = 1950;
 const EARLIEST_BIRTH = 1900;
 
 function instantProblem(value: unknown, latest = nowInScope().getTime() + CLOCK_TOLERANCE_MS): string | undefined {
-  if (typeof value !== 'string' || !/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) || Number.isNaN(Date.parse(value)))
+  if (typeof value !== 'string' || !/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) || !isRealTime(value))
     return 'must be a date and time in UTC, like 2026-11-24T08:00:00.000Z.';
   if (Date.parse(value) > latest) return 'is in the future; the limit is now.';
   if (new Date(value).getUTCFullYear() < EARLIEST_YEAR) return `lies before ${EARLIEST_YEAR}.`;
   return undefined;
+}
+
+/** A time that comes back as it was written: no 31st of June, no hour 25. */
+function isRealTime(text: string): boolean {
+  const time = Date.parse(text);
+  return !Number.isNaN(time) && new Date(time).toISOString() === text;
 }
 
 function isDay(value: unknown): value is string {

@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -9,23 +8,22 @@ import {
   IsIn,
   IsInt,
   IsOptional,
-  IsString,
   IsUUID,
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
-import { FAULT_IDS, type FaultId } from '../drills/index.ts';
-import { DRILL_SKIP_REASONS, type DrillSkipReason, type FloorEvent } from '../floor/index.ts';
+import { FAULT_IDS } from '../drills/index.ts';
+import { DRILL_SKIP_REASONS, FLOOR_EVENT_FIELDS, FLOOR_EVENT_OPTIONS, type FloorEventKind, type FloorFieldRule } from '../floor/index.ts';
 import { SESSION_FORMS, type SessionForm } from '../planning/index.ts';
-import { type Feeling, FEELINGS } from '../readiness/index.ts';
+import { FEELINGS } from '../readiness/index.ts';
 import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
-import { IsDrillId, IsInstant, IsNotBelow } from './decorators.ts';
+import { IsDrillId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 import { MOST_AMOUNT, TEN } from './session.ts';
+import { Part, Parts } from './parts.ts';
 
 const SIDES = ['left', 'right', 'whole'] as const;
 const MOST_ROUNDS = 20;
@@ -40,7 +38,7 @@ class FloorDoseDto {
 
 export class FloorItemDto extends FloorDoseDto {
   @IsUUID('7') id!: string;
-  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
+  @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
 }
 
 /** What a run begins with. Its times are by the device's own clock, which may be wrong. */
@@ -50,59 +48,11 @@ export class FloorHeadDto {
   @IsInstant('The start of the run') startedAt!: string;
   @IsIn(Object.keys(SESSION_FORMS)) form!: SessionForm;
   @IsIn(['count', 'feel']) progress!: 'count' | 'feel';
-  @ValidateNested({ each: true })
-  @Type(() => FloorItemDto)
+  @Parts(() => FloorItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })
   @ArrayMinSize(1, { message: 'A run needs at least one drill.' })
   @IsArray()
   items!: FloorItemDto[];
-}
-
-/** What every event has; the kinds below add their own. */
-class FloorEventDto {
-  @IsIn(['set', 'fault', 'turn', 'swap', 'skip', 'symptom', 'close', 'give up', 'take back']) kind!: FloorEvent['kind'];
-  @IsUUID('7') id!: string;
-  @Max(LIMITS.eventsPerRun * 10) @Min(1) @IsInt() order!: number;
-  @IsInstant('The time of the event') at!: string;
-}
-
-class AtPlaceDto extends FloorEventDto {
-  @IsUUID('7') itemId!: string;
-  @Max(MOST_ROUNDS) @Min(1) @IsInt() round!: number;
-  @IsIn(SIDES) side!: BodySide;
-}
-
-class FloorSetDto extends AtPlaceDto {
-  @Max(MOST_AMOUNT, { message: `A set must be at most ${MOST_AMOUNT}.` })
-  @Min(0, { message: 'A set must not be negative.' })
-  @IsInt({ message: `A set must be a whole number from 0 to ${MOST_AMOUNT}.` })
-  amount!: number;
-  @IsOptional() @IsIn(FEELINGS) feeling?: Feeling;
-}
-
-class FloorFaultDto extends AtPlaceDto {
-  @IsIn(FAULT_IDS) faultId!: FaultId;
-  @IsBoolean() mended!: boolean;
-}
-
-class FloorTurnDto extends FloorEventDto {
-  @IsUUID('7') itemId!: string;
-  @ValidateNested() @Type(() => SupportPlanDto) support!: SupportPlanDto;
-  @IsBoolean() harder!: boolean;
-}
-
-class FloorSwapDto extends FloorDoseDto {
-  @IsIn(['swap']) kind!: 'swap';
-  @IsUUID('7') id!: string;
-  @Max(LIMITS.eventsPerRun * 10) @Min(1) @IsInt() order!: number;
-  @IsInstant('The time of the event') at!: string;
-  @IsUUID('7') itemId!: string;
-  @IsBoolean() harder!: boolean;
-}
-
-class FloorSkipDto extends FloorEventDto {
-  @IsUUID('7') itemId!: string;
-  @IsIn(DRILL_SKIP_REASONS) reason!: DrillSkipReason;
 }
 
 class FloorSymptomValuesDto {
@@ -113,50 +63,76 @@ class FloorSymptomValuesDto {
   @IsIn(SYMPTOM_MOMENTS) moment!: SymptomMoment;
 }
 
-class FloorSymptomDto extends FloorEventDto {
-  @ValidateNested() @Type(() => FloorSymptomValuesDto) symptom!: FloorSymptomValuesDto;
+const between = (label: string, min: number, max: number): readonly PropertyDecorator[] => {
+  const message = `${label} must be a whole number from ${min} to ${max}.`;
+  return [Max(max, { message }), Min(min, { message }), IsInt({ message })];
+};
+
+/** What holds for each kind of field. */
+const RULES: Readonly<Record<FloorFieldRule, readonly PropertyDecorator[]>> = {
+  id: [IsUUID('7')],
+  round: between('A round', 1, MOST_ROUNDS),
+  side: [IsIn(SIDES)],
+  amount: between('A set', 0, MOST_AMOUNT),
+  feeling: [IsIn(FEELINGS)],
+  fault: [IsIn(FAULT_IDS)],
+  flag: [IsBoolean()],
+  support: [Part(() => SupportPlanDto)],
+  drill: [IsDrillId()],
+  sets: between('Sets', 1, MOST_ROUNDS),
+  least: between('A dose', 1, MOST_AMOUNT),
+  most: [IsNotBelow('min'), ...between('A dose', 1, MOST_AMOUNT)],
+  rest: between('Rest', 0, LIMITS.rest),
+  skipReason: [IsIn(DRILL_SKIP_REASONS)],
+  symptom: [Part(() => FloorSymptomValuesDto)],
+  effort: between('Effort', 0, 10),
+  minutes: between('Minutes', 1, LIMITS.minutes.max),
+  note: [IsWritten('The note', { max: LIMITS.note })],
+};
+
+const KINDS = Object.keys(FLOOR_EVENT_FIELDS) as readonly FloorEventKind[];
+
+/** What every event has. */
+class FloorEventDto {
+  @IsIn([...KINDS]) kind!: FloorEventKind;
+  @IsUUID('7') id!: string;
+  @Max(LIMITS.eventsPerRun * 10) @Min(1) @IsInt() order!: number;
+  @IsInstant('The time of the event') at!: string;
 }
+
+/** The contract of one kind of event, made from the fields that the floor declares for it. */
+function contractOf(kind: FloorEventKind): typeof FloorEventDto {
+  class OneEventDto extends FloorEventDto {}
+  const { prototype } = OneEventDto;
+  for (const [field, rule] of Object.entries(FLOOR_EVENT_FIELDS[kind])) for (const holds of RULES[rule]) holds(prototype, field);
+  const options: Readonly<Partial<Record<FloorEventKind, Readonly<Record<string, FloorFieldRule>>>>> = FLOOR_EVENT_OPTIONS;
+  for (const [field, rule] of Object.entries(options[kind] ?? {}))
+    for (const holds of [...RULES[rule], IsOptional()]) holds(prototype, field);
+  return OneEventDto;
+}
+
+const CONTRACTS = Object.fromEntries(KINDS.map((kind) => [kind, contractOf(kind)])) as Readonly<
+  Record<FloorEventKind, typeof FloorEventDto>
+>;
 
 /** How the run ended, in the coach's or trainee's words. */
-export class FloorCloseDto extends FloorEventDto {
-  @Max(10, { message: `Effort ${TEN}` }) @Min(0, { message: `Effort ${TEN}` }) @IsInt({ message: `Effort ${TEN}` }) effort!: number;
-  @Max(LIMITS.minutes.max, { message: `Minutes must be at most ${LIMITS.minutes.max}.` })
-  @Min(1, { message: 'Minutes must be at least 1.' })
-  @IsInt({ message: `Minutes must be a whole number from 1 to ${LIMITS.minutes.max}.` })
-  minutes!: number;
-  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
-}
+export const FloorCloseDto = CONTRACTS.close;
 
-class FloorTakeBackDto extends FloorEventDto {
-  @IsUUID('7') eventId!: string;
-}
-
-/** What one device knows of a run and the server may not: sending it again changes nothing. */
-export class FloorPatchDto {
-  @IsUUID('7') traineeId!: string;
-  @ValidateNested() @Type(() => FloorHeadDto) head!: FloorHeadDto;
-
-  @ValidateNested({ each: true })
-  @Type(() => FloorEventDto, {
+/** What happened in a run. */
+export class FloorEventsDto {
+  @Parts(() => FloorEventDto, {
     keepDiscriminatorProperty: true,
-    discriminator: {
-      property: 'kind',
-      subTypes: [
-        { value: FloorSetDto, name: 'set' },
-        { value: FloorFaultDto, name: 'fault' },
-        { value: FloorTurnDto, name: 'turn' },
-        { value: FloorSwapDto, name: 'swap' },
-        { value: FloorSkipDto, name: 'skip' },
-        { value: FloorSymptomDto, name: 'symptom' },
-        { value: FloorCloseDto, name: 'close' },
-        { value: FloorEventDto, name: 'give up' },
-        { value: FloorTakeBackDto, name: 'take back' },
-      ],
-    },
+    discriminator: { property: 'kind', subTypes: KINDS.map((kind) => ({ value: CONTRACTS[kind], name: kind })) },
   })
   @ArrayMaxSize(LIMITS.eventsAtOnce, { message: `At most ${LIMITS.eventsAtOnce} events are sent at once.` })
   @IsArray()
   events!: FloorEventDto[];
+}
+
+/** What one device knows of a run and the server may not: sending it again changes nothing. */
+export class FloorPatchDto extends FloorEventsDto {
+  @IsUUID('7') traineeId!: string;
+  @Part(() => FloorHeadDto) head!: FloorHeadDto;
 }
 
 /** A picture taken at the end of a run. */

@@ -20,6 +20,8 @@ export interface FloorRunReply {
   /** The session it became. */
   readonly sessionId?: string;
   readonly photos: readonly FloorPhotoReply[];
+  /** Events that could not be read, each in a sentence: the run goes on without them. */
+  readonly unreadable: readonly string[];
 }
 
 /** A run in a list. */
@@ -30,6 +32,8 @@ export interface FloorRunRow {
   readonly coach: string;
   readonly ended: boolean;
   readonly sets: number;
+  /** Why it cannot be opened, where it cannot. */
+  readonly unreadable?: string;
 }
 
 /** Sessions as the workload page reads them, oldest first. */

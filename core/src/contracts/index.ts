@@ -1,4 +1,5 @@
 export { inspect, validated } from './validate.ts';
+export { FILE_SHAPE } from './shape.ts';
 export { LIBRARY_LIMITS, LIMITS } from './limits.ts';
 export type { Scope } from './scope.ts';
 export { PlanSchoolsDto, StudioSchoolsDto } from './schools.ts';
@@ -18,6 +19,7 @@ export {
   RungDemandDto,
   RungDto,
 } from './library.ts';
+export { readStored, signedChecks, STORED } from './stored.ts';
 export { TraineeDto } from './trainee.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';
@@ -25,8 +27,26 @@ export { BatteryCellDto, BatteryPatchDto, BatterySkipDto } from './battery.ts';
 export { PictureDto } from './picture.ts';
 export { BandDto, BandReadingDto, ReadingSetAsideDto, ScaleReadingDto } from './lab.ts';
 export { RepeatabilityTestDto, RepeatedDto } from './repeatability.ts';
-export { LeftOutDto, PlanBlockDto, PlanDto, PlannedItemDto, PlannedSessionDto } from './plan.ts';
-export { BriefDayDto, FixedEventDto, PauseDto, PlanBriefDto, PlanTemplateDto, TemplateItemDto, TemplateSessionDto } from './brief.ts';
+export {
+  LeftOutDto,
+  PlanBlockDto,
+  type PlanDocumentDto,
+  PlanDto,
+  PlannedItemDto,
+  PlannedSessionDto,
+  WeekQueryDto,
+  WeeksQueryDto,
+} from './plan.ts';
+export {
+  BriefDayDto,
+  FixedEventDto,
+  PauseDto,
+  PlanBriefDto,
+  PlanTemplateDto,
+  type TemplateDocumentDto,
+  TemplateItemDto,
+  TemplateSessionDto,
+} from './brief.ts';
 export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
 export { FloorCloseDto, FloorHeadDto, FloorItemDto, FloorPatchDto, FloorPhotoDto } from './floor.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
@@ -40,6 +60,7 @@ export type {
   ConsultationReply,
   ImportReply,
   LibraryReply,
+  MayBeUnreadable,
   MeasuringReply,
   OwnEntryReply,
   SchoolsReply,

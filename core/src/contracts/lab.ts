@@ -1,22 +1,10 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsNumber,
-  IsOptional,
-  IsUUID,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsNumber, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import { type ContactName, type SetUp, setUpProblem } from '../statics/index.ts';
 import { IsPastInstant, IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
+import { Parts } from './parts.ts';
 
 const UNDER: readonly ContactName[] = ['hands', 'forearms', 'feet', 'knees', 'shanks'];
 
@@ -67,8 +55,7 @@ export class BandDto {
   @Min(1, { message: 'The slack length must be at least 1 cm.' })
   @IsNumber({}, { message: 'The slack length must be a number of centimetres.' })
   slackCm!: number;
-  @ValidateNested({ each: true })
-  @Type(() => BandReadingDto)
+  @Parts(() => BandReadingDto)
   @ArrayMaxSize(4, { message: 'A band has at most four readings.' })
   @ArrayMinSize(2, { message: 'A band needs at least two readings.' })
   @IsArray()

@@ -1,9 +1,7 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
-  ArrayUnique,
   Equals,
   IsArray,
   IsBoolean,
@@ -17,7 +15,6 @@ import {
   Max,
   Min,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
 import { type Joint, JOINTS, type Motion, MOTIONS } from '../anatomy/index.ts';
 import {
@@ -44,6 +41,7 @@ import { POSES, type PoseName, type SetUp, setUpProblem } from '../statics/index
 import { IsMeasureId, IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
 import { rule, shown } from './rule.ts';
+import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
 
 const IsEntryId = () =>
   Matches(/^[a-z0-9][a-z0-9-]{0,63}$/, {
@@ -106,7 +104,7 @@ const IsPer = () =>
   });
 
 /** A position that the model knows, its dials within their limits. */
-const IsSetUp = () => rule('isSetUp', setUpProblem);
+export const IsSetUp = () => rule('isSetUp', setUpProblem);
 
 /** Tempo belongs to repetitions. */
 const IsTempoOfReps = () =>
@@ -144,7 +142,7 @@ export class DoseRangeDto {
   @Min(0, { message: `Rest ${SECONDS(MOST.rest)}` })
   @IsInt()
   restSeconds!: number;
-  @IsOptional() @IsTempoOfReps() @ValidateNested() @Type(() => TempoDto) tempo?: TempoDto;
+  @IsOptional() @IsTempoOfReps() @Part(() => TempoDto) tempo?: TempoDto;
 }
 
 export class EffortDto {
@@ -159,7 +157,7 @@ export class HandLoadDto {
   @Min(0.01, { message: 'Leave the hand load out where the hands carry nothing.' })
   @IsNumber()
   share!: number;
-  @ArrayUnique() @IsIn(JOINTS, { each: true }) @ArrayMinSize(1) @IsArray() joints!: Joint[];
+  @SomeOf(JOINTS, { least: 1 }) joints!: Joint[];
 }
 
 /** A set-up of the model, as it stands or turned for each trainee to a wanted share of body weight. */
@@ -192,31 +190,28 @@ export class DrillDto {
   @IsText('The name', MOST.name) name!: string;
   @IsIn(PHASES) phase!: Phase;
   @IsIn(JOINTS) joint!: Joint;
-  @ArrayUnique() @IsIn(JOINTS, { each: true }) @IsArray() alsoWorks!: Joint[];
-  @ArrayUnique()
-  @IsIn(MOTIONS, { each: true })
-  @ArrayMinSize(1, { message: 'At least one direction is needed.' })
-  @IsArray()
+  @SomeOf(JOINTS) alsoWorks!: Joint[];
+  @SomeOf(MOTIONS, { least: 1, message: 'At least one direction is needed.' })
   motions!: Motion[];
   @IsIn(QUALITIES) quality!: Quality;
   @IsIn(POSITIONS) position!: Position;
   @IsIn(Object.keys(POSES), { message: 'This figure is not among the drawings.' }) pose!: PoseName;
-  @ArrayUnique() @IsIn(EQUIPMENT_IDS, { each: true }) @IsArray() equipment!: Equipment[];
-  @ValidateNested() @Type(() => DoseRangeDto) dose!: DoseRangeDto;
-  @ValidateNested() @Type(() => EffortDto) effort!: EffortDto;
-  @IsOptional() @ValidateNested() @Type(() => HandLoadDto) handLoad?: HandLoadDto;
-  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
+  @SomeOf(EQUIPMENT_IDS) equipment!: Equipment[];
+  @Part(() => DoseRangeDto) dose!: DoseRangeDto;
+  @Part(() => EffortDto) effort!: EffortDto;
+  @IsOptional() @Part(() => HandLoadDto) handLoad?: HandLoadDto;
+  @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   @IsTrains() trains!: Record<string, 1 | 2 | 3>;
   @IsText('The cue', MOST.text) cue!: string;
   @IsOptional() @IsIn(BLADES) blade?: Blade;
   @IsOptional() @IsTexts('isBladeCues', 'Blade cues', BLADES) bladeCues?: Partial<Record<Blade, string>>;
-  @ArrayUnique() @IsIn(FAULT_IDS, { each: true }) @IsArray() faults!: FaultId[];
-  @ArrayUnique() @ArrayMaxSize(MOST.neighbours) @Matches(/^[a-z0-9-]+$/, { each: true }) @IsArray() easier!: string[];
-  @ArrayUnique() @IsIn(CAUTION_IDS, { each: true }) @IsArray() excludedBy!: CautionId[];
+  @SomeOf(FAULT_IDS) faults!: FaultId[];
+  @AllDifferent() @ArrayMaxSize(MOST.neighbours) @Matches(/^[a-z0-9-]+$/, { each: true }) @IsArray() easier!: string[];
+  @SomeOf(CAUTION_IDS) excludedBy!: CautionId[];
   @IsPlainText('An aid', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() aids!: string[];
   @IsTexts('isStandIns', 'Stand-ins', EQUIPMENT_IDS) standIns!: Partial<Record<Equipment, string>>;
-  @IsOptional() @ValidateNested() @Type(() => RungRefDto) rung?: RungRefDto;
-  @ValidateNested() @Type(() => OriginDto) origin!: OriginDto;
+  @IsOptional() @Part(() => RungRefDto) rung?: RungRefDto;
+  @Part(() => OriginDto) origin!: OriginDto;
 }
 
 export class RungDemandDto {
@@ -225,7 +220,7 @@ export class RungDemandDto {
   @IsUnitOfMeasure() unit!: Unit;
   @IsOptional() @IsPer() per?: 'bodyMass' | 'setUpLoad';
   @IsIn(['at least', 'at most']) direction!: DemandDirection;
-  @ValidateNested() @Type(() => OriginDto) origin!: OriginDto;
+  @Part(() => OriginDto) origin!: OriginDto;
   @IsOptional() @IsBoolean() allowOnTheMark?: boolean;
 }
 
@@ -234,10 +229,9 @@ export class RungDto {
   @IsText('The name of the rung', MOST.name) name!: string;
   @IsText('The set-up', MOST.text) setUp!: string;
   @IsIn(Object.keys(POSES), { message: 'This figure is not among the drawings.' }) pose!: PoseName;
-  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
+  @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   @IsEntryId() practice!: string;
-  @ValidateNested({ each: true })
-  @Type(() => RungDemandDto)
+  @Parts(() => RungDemandDto)
   @ArrayMaxSize(MOST.demands, { message: `A rung has at most ${MOST.demands} demands.` })
   @IsArray()
   demands!: RungDemandDto[];
@@ -250,9 +244,8 @@ export class LadderDto {
   @IsIn(LADDER_KINDS) kind!: LadderKind;
   @IsText('The aim', MOST.text) aim!: string;
   @IsPlainText('A warning', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() warnings!: string[];
-  @IsOptional() @ValidateNested() @Type(() => RungRefDto) branchOf?: RungRefDto;
-  @ValidateNested({ each: true })
-  @Type(() => RungDto)
+  @IsOptional() @Part(() => RungRefDto) branchOf?: RungRefDto;
+  @Parts(() => RungDto)
   @ArrayMaxSize(MOST.rungs, { message: `A ladder has at most ${MOST.rungs} rungs.` })
   @ArrayMinSize(1, { message: 'A ladder needs at least one rung.' })
   @IsArray()
@@ -275,15 +268,15 @@ class EntryRevisionDto {
 }
 
 export class DrillEntryDto extends EntryRevisionDto {
-  @ValidateNested() @Type(() => DrillDto) entry!: DrillDto;
+  @Part(() => DrillDto) entry!: DrillDto;
 }
 
 export class LadderEntryDto extends EntryRevisionDto {
-  @ValidateNested() @Type(() => LadderDto) entry!: LadderDto;
+  @Part(() => LadderDto) entry!: LadderDto;
 }
 
 export class FaultEntryDto extends EntryRevisionDto {
-  @ValidateNested() @Type(() => FaultDto) entry!: FaultDto;
+  @Part(() => FaultDto) entry!: FaultDto;
 }
 
 /** Goes back to the built-in entry, or stops offering one of the studio's own. */
@@ -310,16 +303,14 @@ export class LibraryFileDto {
   formatVersion!: typeof LIBRARY_FORMAT_VERSION;
   /** Version of the built-in library it was written beside. */
   @IsText('The version of the library', MOST.name) libraryVersion!: string;
-  @ValidateNested({ each: true })
-  @Type(() => DrillDto)
+  @Parts(() => DrillDto)
   @ArrayMaxSize(MOST.drills, { message: `At most ${MOST.drills} drills fit one file.` })
   @IsArray()
   drills!: DrillDto[];
-  @ValidateNested({ each: true })
-  @Type(() => LadderDto)
+  @Parts(() => LadderDto)
   @ArrayMaxSize(MOST.ladders, { message: `At most ${MOST.ladders} ladders fit one file.` })
   @IsArray()
   ladders!: LadderDto[];
 
-  @ValidateNested({ each: true }) @Type(() => FaultDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultDto[];
+  @Parts(() => FaultDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultDto[];
 }

@@ -36,5 +36,5 @@ export const LIBRARY_LIMITS = {
   drills: 5000,
   ladders: 200,
   shareOfBodyMass: 3,
-  fileBytes: 8 * 1024 * 1024,
+  fileBytes: 12 * 1024 * 1024,
 } as const;

@@ -1,23 +1,10 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBase64,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBase64, IsIn, IsInt, IsNumber, IsUUID, Max, MaxLength, Min } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import { IsMeasureId, IsPastInstant, IsSideOfMeasure } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { PointDto } from './reading.ts';
+import { Parts } from './parts.ts';
 
 const kilobytes = Math.round((LIMITS.pictureCharacters * 3) / 4 / 1024);
 
@@ -32,8 +19,7 @@ export class PictureDto {
   @Max(LIMITS.picturePixels) @Min(16) @IsInt() height!: number;
   @IsIn(['left', 'right']) facing!: 'left' | 'right';
 
-  @ValidateNested({ each: true })
-  @Type(() => PointDto)
+  @Parts(() => PointDto)
   @ArrayMaxSize(12)
   @ArrayMinSize(2, { message: 'A picture needs at least two landmarks.' })
   @IsArray()

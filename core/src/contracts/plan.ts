@@ -1,26 +1,11 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  ArrayUnique,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
-import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow } from './decorators.ts';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow, IsWritten } from './decorators.ts';
 import { type Place, PLACES, SESSION_FORMS, type SessionForm } from '../planning/index.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 import { PlanSchoolsDto } from './schools.ts';
+import { AllDifferent, Part, Parts } from './parts.ts';
 
 const MOST_SETS = 10;
 const MOST_AMOUNT = 600;
@@ -46,11 +31,11 @@ export class PlannedItemDto {
   @Min(0, { message: 'Rest must not be negative.' })
   @IsInt()
   restSeconds!: number;
-  @MaxLength(LIMITS.reason) @IsString() why!: string;
+  @IsWritten('The text', { max: LIMITS.reason }) why!: string;
   /** What the week would be without it. */
-  @IsOptional() @MaxLength(LIMITS.reason) @IsString() without?: string;
+  @IsOptional() @IsWritten('The text', { max: LIMITS.reason }) without?: string;
   /** This trainee's own set-up, in place of the drill's. */
-  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
+  @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   /** Stays when the rest is planned again. */
   @IsOptional() @IsBoolean() pinned?: boolean;
 }
@@ -60,8 +45,7 @@ export class PlannedSessionDto {
   @IsCalendarDay() day!: string;
   @IsOptional() @IsIn(Object.keys(PLACES)) place?: Place;
   @IsOptional() @IsIn(Object.keys(SESSION_FORMS)) form?: SessionForm;
-  @ValidateNested({ each: true })
-  @Type(() => PlannedItemDto)
+  @Parts(() => PlannedItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })
   @IsArray()
   items!: PlannedItemDto[];
@@ -69,35 +53,50 @@ export class PlannedSessionDto {
 
 export class LeftOutDto {
   @IsDrillId() drillId!: string;
-  @MaxLength(LIMITS.reason) @IsString() why!: string;
+  @IsWritten('The text', { max: LIMITS.reason }) why!: string;
 }
 
-/** One week of a trainee. Each save is a new revision that names the one it edits. */
-export class PlanDto {
-  @IsUUID('7') id!: string;
-  @IsMonday() weekStart!: string;
-  @IsUUID('7') revision!: string;
-  @IsOptional() @IsUUID('7') basedOn!: string | null;
-
-  @ValidateNested({ each: true })
-  @Type(() => PlannedSessionDto)
+/** What a week holds, as it is stored. */
+export class PlanDocumentDto {
+  @Parts(() => PlannedSessionDto)
   @ArrayMaxSize(LIMITS.sessionsPerWeek, { message: `At most ${LIMITS.sessionsPerWeek} sessions fit one week.` })
   @IsArray()
   sessions!: PlannedSessionDto[];
 
   /** Where this plan leaves the studio's schools. */
-  @IsOptional() @ValidateNested() @Type(() => PlanSchoolsDto) schools?: PlanSchoolsDto;
+  @IsOptional() @Part(() => PlanSchoolsDto) schools?: PlanSchoolsDto;
 
-  @MaxLength(LIMITS.reason, { each: true }) @ArrayMaxSize(40) @IsArray() notes!: string[];
-  @ValidateNested({ each: true }) @Type(() => LeftOutDto) @ArrayMaxSize(40) @IsArray() leftOut!: LeftOutDto[];
+  @IsWritten('A note', { max: LIMITS.reason }, true) @ArrayMaxSize(40) @IsArray() notes!: string[];
+  @Parts(() => LeftOutDto) @ArrayMaxSize(40) @IsArray() leftOut!: LeftOutDto[];
+}
+
+/** One week of a trainee. Each save is a new revision that names the one it edits. */
+export class PlanDto extends PlanDocumentDto {
+  @IsUUID('7') id!: string;
+  @IsMonday() weekStart!: string;
+  @IsUUID('7') revision!: string;
+  @IsOptional() @IsUUID('7') basedOn!: string | null;
+}
+
+/** Which week is asked for. */
+export class WeekQueryDto {
+  @IsMonday() weekStart!: string;
+}
+
+/** Which weeks are asked for. */
+export class WeeksQueryDto {
+  @IsCalendarDay() from!: string;
+  @Max(LIMITS.weeksAtOnce, { message: `At most ${LIMITS.weeksAtOnce} weeks are shown at once.` })
+  @Min(1, { message: 'At least 1 week is needed.' })
+  @IsInt({ message: 'Weeks must be a whole number.' })
+  weeks!: number;
 }
 
 /** Several weeks of one trainee, saved together or not at all. */
 export class PlanBlockDto {
   @IsUUID('7') revision!: string;
-  @ArrayUnique((p: PlanDto) => p.weekStart, { message: 'A week is named twice.' })
-  @ValidateNested({ each: true })
-  @Type(() => PlanDto)
+  @AllDifferent((p: PlanDto) => p.weekStart, 'A week is named twice.')
+  @Parts(() => PlanDto)
   @ArrayMaxSize(LIMITS.weeksAtOnce, { message: `At most ${LIMITS.weeksAtOnce} weeks are saved at once.` })
   @ArrayMinSize(1, { message: 'There is no week to save.' })
   @IsArray()

@@ -1,8 +1,8 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsUUID, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import { IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
+import { Part, Parts } from './parts.ts';
 
 /** How a figure came about when it was not typed. */
 export const READING_KINDS = ['instrument', 'trace', 'picture', 'session'] as const;
@@ -29,8 +29,7 @@ export class TraceSummaryDto {
   @Max(1000) @Min(1) @IsNumber() rate!: number;
   @Max(1000) @Min(0) @IsInt() counted!: number;
 
-  @ValidateNested({ each: true })
-  @Type(() => CountCorrectionDto)
+  @Parts(() => CountCorrectionDto)
   @ArrayMaxSize(100)
   @IsArray()
   corrections!: CountCorrectionDto[];
@@ -47,12 +46,11 @@ export class ReadingDto {
   /** The picture on record, where it was kept. */
   @IsUUID('7') @IsOptional() pictureId?: string | null;
 
-  @ValidateNested({ each: true })
-  @Type(() => PointDto)
+  @Parts(() => PointDto)
   @ArrayMaxSize(12, { message: 'At most 12 landmarks fit one picture.' })
   @IsArray()
   @IsOptional()
   points?: PointDto[] | null;
 
-  @ValidateNested() @Type(() => TraceSummaryDto) @IsOptional() trace?: TraceSummaryDto | null;
+  @Part(() => TraceSummaryDto) @IsOptional() trace?: TraceSummaryDto | null;
 }

@@ -1,10 +1,10 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, IsUUID, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, IsUUID } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import { measureOf, isMeasure, trialProblem } from '../measuring/index.ts';
 import { IsMeasureId, IsPastInstant, IsPlainText, IsSideOfMeasure } from './decorators.ts';
 import { rule } from './rule.ts';
+import { Parts } from './parts.ts';
 
 /** Readings that the check named by the test can give. */
 const IsReadings = () =>
@@ -31,8 +31,7 @@ export class RepeatabilityTestDto {
   /** Who measured the second time, where it was somebody else. */
   @IsPlainText('The other coach', { max: 80 }) otherCoach!: string;
 
-  @ValidateNested({ each: true })
-  @Type(() => RepeatedDto)
+  @Parts(() => RepeatedDto)
   @ArrayMaxSize(200)
   @ArrayMinSize(3, { message: 'At least 3 bodies or sides make a test.' })
   @IsArray()

@@ -39,6 +39,8 @@ export interface ScaleReadingReply extends ScaleReadingDto {
 /** Readings of a scale, newest first. */
 export interface CalibrationReply {
   readonly readings: readonly ScaleReadingReply[];
+  /** Readings that could not be read, each in a sentence; they teach the model nothing. */
+  readonly unreadable: readonly string[];
 }
 
 export interface BandReply extends BandDto {
@@ -169,12 +171,17 @@ export interface MeasuringReply {
   readonly tests: readonly RepeatabilityReply[];
 }
 
-export type PlanReply = PlanDto & { readonly savedAt: Instant };
+/** What could not be read of something on record, in a sentence; the rest of it stands. */
+export interface MayBeUnreadable {
+  readonly unreadable?: string;
+}
+
+export type PlanReply = PlanDto & { readonly savedAt: Instant } & MayBeUnreadable;
 
 /** The brief as it stands; `revision` is null where none was written and the profile speaks. */
-export type PlanBriefReply = PlanBrief & { readonly revision: string | null };
+export type PlanBriefReply = PlanBrief & { readonly revision: string | null } & MayBeUnreadable;
 
-export type PlanTemplateReply = PlanTemplateDto & { readonly savedAt: Instant; readonly coach: string };
+export type PlanTemplateReply = PlanTemplateDto & { readonly savedAt: Instant; readonly coach: string } & MayBeUnreadable;
 
 /** A trainee's week, this one or a later one, that has the drill in it. */
 export interface PlanUse {
@@ -195,9 +202,9 @@ export type SessionReply = SessionDto & {
   /** The version before sets of another device came in, which stays on record. */
   readonly replaced?: { readonly id: string; readonly sets: number; readonly load: number };
   readonly photos?: readonly FloorPhotoReply[];
-};
+} & MayBeUnreadable;
 
-export interface ClearanceReply {
+export interface ClearanceReply extends MayBeUnreadable {
   readonly id: string;
   readonly ladderId: string;
   readonly rungId: string;
@@ -272,6 +279,8 @@ export interface LibraryReply {
   /** Changes with every save. */
   readonly state: string;
   readonly content: LibraryContent;
+  /** Entries of the studio that could not be read: the built-in one stands instead, where there is one. */
+  readonly unreadable: readonly { readonly kind: EntryKind; readonly id: string; readonly sentence: string }[];
   readonly own: readonly OwnEntryReply[];
 }
 

@@ -37,3 +37,11 @@ export function shown(value: unknown): string {
   const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? String(value));
   return text.length > SHOWN_CHARACTERS ? `${text.slice(0, SHOWN_CHARACTERS)}…` : text;
 }
+
+/** Property names become words: `sessionMinutes must not …` → `Session minutes must not … .` */
+export function sentenceOf(message: string, property: string): string {
+  const words = property.replace(/([A-Z])/g, ' $1').toLowerCase();
+  const text = message.replaceAll(property, words);
+  const capital = text.charAt(0).toUpperCase() + text.slice(1);
+  return capital.endsWith('.') ? capital : `${capital}.`;
+}

@@ -1,4 +1,5 @@
 import type { Library } from '../library/index.ts';
+import type { ShapeLimits } from './shape.ts';
 
 /** What a contract is judged against besides itself. */
 export interface Scope {
@@ -6,6 +7,10 @@ export interface Scope {
   readonly now: Date;
   /** Where drills and ladders are looked up; needed by the contracts that name some. */
   readonly library?: Library;
+  /** How large the document may be; that of a request where nothing is said. */
+  readonly shape?: ShapeLimits;
+  /** A stored document may say more than its contract asks: an older program knew less of what it wrote. */
+  readonly mayHoldMore?: boolean;
 }
 
 /**

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsUUID } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import {
   type Answer,
@@ -19,6 +18,7 @@ import {
 import { IsPastDay, IsPastInstant, IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
+import { AllDifferent, Parts, SomeOf } from './parts.ts';
 
 /** A side where the question has sides, `whole` where it has none. */
 const IsSideOfQuestion = () =>
@@ -58,14 +58,13 @@ export class ScreeningDto {
   @IsUUID('7') id!: string;
   @IsPastInstant('The time of the screening') takenAt!: string;
   @AnswersAll()
-  @ValidateNested({ each: true })
-  @Type(() => ScreenAnswerDto)
+  @Parts(() => ScreenAnswerDto)
   @ArrayMaxSize(100)
   @IsArray()
   answers!: ScreenAnswerDto[];
 
   /** Positive tests of the laxity score; null where it was not done. */
-  @IsOptional() @ArrayUnique() @IsIn(BEIGHTON_TEST_IDS, { each: true }) @IsArray() beighton!: BeightonTest[] | null;
+  @IsOptional() @SomeOf(BEIGHTON_TEST_IDS) beighton!: BeightonTest[] | null;
   @IsPlainText('The note', { max: LIMITS.note }) note!: string;
 }
 
@@ -73,7 +72,12 @@ export class ScreeningDto {
 export class ConsultationDto {
   @IsUUID('7') id!: string;
   @IsUUID('7') screeningId!: string;
-  @AreLiftable() @ArrayUnique() @ArrayMinSize(1, { message: 'Say which caution it was about.' }) @IsArray() cautionIds!: CautionId[];
+  @AreLiftable()
+  @AllDifferent()
+  @ArrayMinSize(1, { message: 'Say which caution it was about.' })
+  @ArrayMaxSize(CAUTION_IDS.length)
+  @IsArray()
+  cautionIds!: CautionId[];
   @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` }) role!: ProfessionalRole;
   @IsPastDay('The day of the consultation') consultedOn!: string;
   @IsPlainText('What was allowed', { min: 5, max: LIMITS.reason }) allowed!: string;

@@ -1,28 +1,14 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import { FAULT_IDS, type FaultId } from '../drills/index.ts';
 import { DRILL_SKIP_REASONS, type DrillSkipReason } from '../floor/index.ts';
 import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
 import { type Feeling, FEELINGS } from '../readiness/index.ts';
-import { IsDrillId, IsNotBelow, IsPastInstant } from './decorators.ts';
+import { IsDrillId, IsNotBelow, IsPastInstant, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
+import { Part, Parts } from './parts.ts';
 
 export const MOST_AMOUNT = 3600;
 const SIDES = ['left', 'right', 'whole'] as const;
@@ -42,7 +28,7 @@ export class SetDto {
   amount!: number;
   /** How it felt, where the dose was by feel. */
   @IsOptional() @IsIn(FEELINGS) feeling?: Feeling;
-  @ValidateNested({ each: true }) @Type(() => FaultSeenDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultSeenDto[];
+  @Parts(() => FaultSeenDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultSeenDto[];
 }
 
 export class SessionItemDto {
@@ -52,11 +38,10 @@ export class SessionItemDto {
   @Max(MOST_AMOUNT) @Min(1) @IsInt() min!: number;
   @IsNotBelow('min') @Max(MOST_AMOUNT) @Min(1) @IsInt() max!: number;
   /** The set-up it was done in, where it was not the drill's. */
-  @IsOptional() @ValidateNested() @Type(() => SupportPlanDto) support?: SupportPlanDto;
+  @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   /** Why it was left out, or left before its last set. */
   @IsOptional() @IsIn(DRILL_SKIP_REASONS) skipped?: DrillSkipReason;
-  @ValidateNested({ each: true })
-  @Type(() => SetDto)
+  @Parts(() => SetDto)
   @ArrayMaxSize(LIMITS.setsPerDrill, { message: `At most ${LIMITS.setsPerDrill} sets fit one drill.` })
   @IsArray()
   sets!: SetDto[];
@@ -71,7 +56,7 @@ export class SymptomDto {
   @IsIn(SIDES) side!: BodySide;
   @IsIn(SYMPTOM_KINDS) kind!: SymptomKind;
   @IsIn(SYMPTOM_MOMENTS) moment!: SymptomMoment;
-  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
+  @IsWritten('The note', { max: LIMITS.note }) note!: string;
 }
 
 /** A session as it was done. */
@@ -84,23 +69,20 @@ export class SessionDto {
   @Min(1, { message: 'Minutes must be at least 1.' })
   @IsInt({ message: `Minutes must be a whole number from 1 to ${LIMITS.minutes.max}.` })
   minutes!: number;
-  @MaxLength(LIMITS.note, { message: `The note must be at most ${LIMITS.note} characters.` }) @IsString() note!: string;
+  @IsWritten('The note', { max: LIMITS.note }) note!: string;
 
-  @ValidateNested({ each: true })
-  @Type(() => SessionItemDto)
+  @Parts(() => SessionItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })
   @IsArray()
   items!: SessionItemDto[];
 
-  @ValidateNested({ each: true }) @Type(() => SymptomDto) @ArrayMaxSize(LIMITS.symptomsPerSession) @IsArray() symptoms!: SymptomDto[];
+  @Parts(() => SymptomDto) @ArrayMaxSize(LIMITS.symptomsPerSession) @IsArray() symptoms!: SymptomDto[];
 }
 
 /** The coach closes a stop sign and says on what ground. */
 export class StopSignClosureDto {
   @IsUUID('7') id!: string;
   @IsUUID('7') symptomId!: string;
-  @MaxLength(LIMITS.reason, { message: `The ground must be at most ${LIMITS.reason} characters.` })
-  @MinLength(5, { message: 'Say on what ground, in at least 5 characters.' })
-  @IsString()
+  @IsWritten('The ground', { min: 5, max: LIMITS.reason, needed: 'Say on what ground, in at least 5 characters.' })
   ground!: string;
 }

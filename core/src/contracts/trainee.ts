@@ -1,26 +1,13 @@
 import 'reflect-metadata';
-import {
-  ArrayMaxSize,
-  ArrayUnique,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-} from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import { Refusal } from '../errors.ts';
 import { type Equipment, EQUIPMENT_IDS } from '../drills/index.ts';
 import { type Weekday, WEEKDAYS } from '../planning/index.ts';
 import { BODY_LIMITS, traineeBody } from '../statics/index.ts';
-import { IsBirthYear, IsLadderId } from './decorators.ts';
+import { IsBirthYear, IsLadderId, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
+import { SomeOf } from './parts.ts';
 
 const { stature, mass, minutes } = LIMITS;
 
@@ -53,9 +40,7 @@ export class TraineeDto {
   @IsUUID('7') revision!: string;
   @IsOptional() @IsUUID('7') basedOn!: string | null;
 
-  @MaxLength(LIMITS.name, { message: `Name must be at most ${LIMITS.name} characters.` })
-  @MinLength(1, { message: 'A name is needed.' })
-  @IsString()
+  @IsWritten('Name', { min: 1, max: LIMITS.name, needed: 'A name is needed.' })
   name!: string;
 
   @IsBirthYear() birthYear!: number;
@@ -80,18 +65,15 @@ export class TraineeDto {
   @IsOptional() @IsLegLength() legLength?: number | null;
 
   @IsIn(['left', 'right', 'both']) dominantHand!: 'left' | 'right' | 'both';
-  @MaxLength(LIMITS.note, { message: `Injuries and notes must be at most ${LIMITS.note} characters.` }) @IsString() history!: string;
+  @IsWritten('Injuries and notes', { max: LIMITS.note }) history!: string;
   @IsLadderId() ladderId!: string;
-  @ArrayUnique() @IsIn(WEEKDAYS, { each: true }) @IsArray() trainingDays!: Weekday[];
+  @SomeOf(WEEKDAYS) trainingDays!: Weekday[];
 
   @Max(minutes.max, { message: `Session minutes must be at most ${minutes.max}.` })
   @Min(minutes.min, { message: `Session minutes must be at least ${minutes.min}.` })
   @IsInt({ message: `Session minutes must be a whole number from ${minutes.min} to ${minutes.max}.` })
   sessionMinutes!: number;
 
-  @ArrayMaxSize(EQUIPMENT_IDS.length)
-  @ArrayUnique()
-  @IsIn(EQUIPMENT_IDS, { each: true })
-  @IsArray()
+  @SomeOf(EQUIPMENT_IDS)
   equipment!: Equipment[];
 }

@@ -2,7 +2,10 @@ import 'reflect-metadata';
 import { type ClassConstructor, plainToInstance } from 'class-transformer';
 import { type ValidationError, validateSync } from 'class-validator';
 import { type FieldProblem, Refusal } from '../errors.ts';
+import { structureProblem } from './parts.ts';
+import { sentenceOf } from './rule.ts';
 import { type Scope, withScope } from './scope.ts';
+import { shapeProblem } from './shape.ts';
 
 /**
  * Turns a plain object into an instance of a contract class, or refuses with every broken field.
@@ -27,8 +30,17 @@ export function inspect<T extends object>(
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
     return { instance: {} as T, problems: [{ field: '', limit: 'object', message: 'A JSON object is needed.' }] };
   }
+  // Nothing is made of a document that is too deep, too large or not of plain properties.
+  const broken = shapeProblem(plain, scope.shape) ?? structureProblem(contract, plain);
+  if (broken) return { instance: {} as T, problems: [broken] };
   const instance = plainToInstance(contract, plain);
-  const errors = withScope(scope, () => validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }));
+  const errors = withScope(scope, () =>
+    validateSync(instance, {
+      whitelist: true,
+      forbidNonWhitelisted: !scope.mayHoldMore,
+      forbidUnknownValues: true,
+    }),
+  );
   return { instance, problems: errors.flatMap((e) => flatten(e, '')) };
 }
 
@@ -37,15 +49,7 @@ function flatten(error: ValidationError, parent: string): FieldProblem[] {
   const own = Object.entries(error.constraints ?? {}).map(([limit, message]) => ({
     field,
     limit,
-    message: sentence(message, error.property),
+    message: sentenceOf(message, error.property),
   }));
   return [...own.slice(0, 1), ...(error.children ?? []).flatMap((child) => flatten(child, field))];
-}
-
-/** Property names become words: `sessionMinutes must not …` → `Session minutes must not … .` */
-function sentence(message: string, property: string): string {
-  const words = property.replace(/([A-Z])/g, ' $1').toLowerCase();
-  const text = message.replaceAll(property, words);
-  const capital = text.charAt(0).toUpperCase() + text.slice(1);
-  return capital.endsWith('.') ? capital : `${capital}.`;
 }

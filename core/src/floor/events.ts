@@ -37,17 +37,59 @@ export interface SetPlace {
   readonly side: BodySide;
 }
 
+/** What each field of an event may hold; the contract that guards the border has a rule for each name. */
+interface FieldTypes {
+  readonly id: string;
+  readonly round: number;
+  readonly side: BodySide;
+  readonly amount: number;
+  readonly feeling: Feeling;
+  readonly fault: FaultId;
+  readonly flag: boolean;
+  readonly support: SupportPlan;
+  readonly drill: string;
+  readonly sets: number;
+  readonly least: number;
+  readonly most: number;
+  readonly rest: number;
+  readonly skipReason: DrillSkipReason;
+  readonly symptom: Omit<Symptom, 'at'>;
+  readonly effort: number;
+  readonly minutes: number;
+  readonly note: string;
+}
+export type FloorFieldRule = keyof FieldTypes;
+
+const PLACE = { itemId: 'id', round: 'round', side: 'side' } as const;
+
+/** What can happen on the floor, and what is known of it: the one declaration, for the type and for the contract. */
+export const FLOOR_EVENT_FIELDS = {
+  set: { ...PLACE, amount: 'amount' },
+  fault: { ...PLACE, faultId: 'fault', mended: 'flag' },
+  turn: { itemId: 'id', support: 'support', harder: 'flag' },
+  swap: { itemId: 'id', drillId: 'drill', sets: 'sets', min: 'least', max: 'most', restSeconds: 'rest', harder: 'flag' },
+  skip: { itemId: 'id', reason: 'skipReason' },
+  symptom: { symptom: 'symptom' },
+  close: { effort: 'effort', minutes: 'minutes', note: 'note' },
+  'give up': {},
+  'take back': { eventId: 'id' },
+} as const satisfies Readonly<Record<string, Readonly<Record<string, FloorFieldRule>>>>;
+
+/** Fields that an event may lack. */
+export const FLOOR_EVENT_OPTIONS = { set: { feeling: 'feeling' } } as const satisfies Readonly<
+  Partial<Record<keyof typeof FLOOR_EVENT_FIELDS, Readonly<Record<string, FloorFieldRule>>>>
+>;
+
+type Fields = typeof FLOOR_EVENT_FIELDS;
+type Options = typeof FLOOR_EVENT_OPTIONS;
+export type FloorEventKind = keyof Fields;
+
+type Held<F> = { readonly [K in keyof F]: F[K] extends FloorFieldRule ? FieldTypes[F[K]] : never };
+type DeedOf<K extends FloorEventKind> = { readonly kind: K } & Held<Fields[K]> &
+  (K extends keyof Options ? Partial<Held<Options[K]>> : unknown);
+
 /** What happened on the floor. */
-export type FloorDeed =
-  | ({ readonly kind: 'set'; readonly amount: number; readonly feeling?: Feeling } & SetPlace)
-  | ({ readonly kind: 'fault'; readonly faultId: FaultId; readonly mended: boolean } & SetPlace)
-  | { readonly kind: 'turn'; readonly itemId: string; readonly support: SupportPlan; readonly harder: boolean }
-  | ({ readonly kind: 'swap'; readonly itemId: string; readonly drillId: string; readonly harder: boolean } & Dose)
-  | { readonly kind: 'skip'; readonly itemId: string; readonly reason: DrillSkipReason }
-  | { readonly kind: 'symptom'; readonly symptom: Omit<Symptom, 'at'> }
-  | { readonly kind: 'close'; readonly effort: number; readonly minutes: number; readonly note: string }
-  | { readonly kind: 'give up' }
-  | { readonly kind: 'take back'; readonly eventId: string };
+export type FloorDeed = { [K in FloorEventKind]: DeedOf<K> }[FloorEventKind];
 
 /**
  * A deed as it is kept and sent: never changed, only taken back by another. `order` is one more than the largest that the device had

@@ -1,5 +1,9 @@
 export {
   DRILL_SKIP_REASONS,
+  FLOOR_EVENT_FIELDS,
+  FLOOR_EVENT_OPTIONS,
+  type FloorEventKind,
+  type FloorFieldRule,
   inOrder,
   type DrillSkipReason,
   type FloorDeed,

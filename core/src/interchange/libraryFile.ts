@@ -1,4 +1,4 @@
-import { inspect, LIBRARY_FORMAT, LIBRARY_FORMAT_VERSION, LIBRARY_LIMITS, LibraryFileDto } from '../contracts/index.ts';
+import { FILE_SHAPE, inspect, LIBRARY_FORMAT, LIBRARY_FORMAT_VERSION, LIBRARY_LIMITS, LibraryFileDto } from '../contracts/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { Drill, FaultEntry } from '../drills/index.ts';
 import type { Ladder } from '../ladders/index.ts';
@@ -41,7 +41,7 @@ export function readLibraryFile(text: string, current: LibraryContent, now: Date
   }
   const head = headProblems(plain);
   if (head.length > 0) return { content: EMPTY_LIBRARY, problems: head };
-  const { instance, problems } = inspect(LibraryFileDto, plain, { now });
+  const { instance, problems } = inspect(LibraryFileDto, plain, { now, shape: FILE_SHAPE });
   if (problems.length > 0) return { content: EMPTY_LIBRARY, problems: problems.map((p) => named(p, plain)) };
   return readEntries(
     {
@@ -59,7 +59,8 @@ export function readEntries(content: LibraryContent, current: LibraryContent): R
   const own = libraryProblems(content).filter(({ limit }) => limit === 'unique');
   if (own.length > 0) return { content: EMPTY_LIBRARY, problems: own };
   const whole = merged(current, content);
-  const problems = libraryProblems(whole).map((p) => ({ ...p, field: placeInFile(p.field, whole, content) }));
+  const placeInFile = placesIn(content, whole);
+  const problems = libraryProblems(whole).map((p) => ({ ...p, field: placeInFile(p.field) }));
   return problems.length > 0 ? { content: EMPTY_LIBRARY, problems } : { content, problems };
 }
 
@@ -86,12 +87,15 @@ function headProblems(plain: unknown): readonly FieldProblem[] {
 }
 
 /** A pointer into the merged library, told as a place in the file where the entry comes from there. */
-function placeInFile(field: string, whole: LibraryContent, file: LibraryContent): string {
-  const [, kind, index, ...rest] = field.split('/');
-  if (kind !== 'drills' && kind !== 'ladders' && kind !== 'faults') return field;
-  const id = whole[kind][Number(index)]?.id;
-  const at = file[kind].findIndex((entry) => entry.id === id);
-  return at >= 0 ? ['', kind, at, ...rest].join('/') : field;
+function placesIn(file: LibraryContent, whole: LibraryContent): (field: string) => string {
+  const places = (kind: 'drills' | 'ladders' | 'faults') => new Map<string, number>(file[kind].map(({ id }, i) => [id, i]));
+  const placeOf = { drills: places('drills'), ladders: places('ladders'), faults: places('faults') };
+  return (field) => {
+    const [, kind, index, ...rest] = field.split('/');
+    if (kind !== 'drills' && kind !== 'ladders' && kind !== 'faults') return field;
+    const at = placeOf[kind].get(whole[kind][Number(index)]?.id ?? '');
+    return at === undefined ? field : ['', kind, at, ...rest].join('/');
+  };
 }
 
 /** Says which entry a place belongs to: a coach knows names, not numbers. */

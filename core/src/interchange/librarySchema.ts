@@ -57,6 +57,9 @@ const OWN_RULES = {
   isSetUp: { oneOf: STATIC_POSITIONS.map(setUpSchema) },
   isNotBelow: {},
   isTempoOfReps: {},
+  isPart: {},
+  areParts: { type: 'array' },
+  allDifferent: { uniqueItems: true },
   isPlainText: { type: 'string', pattern: '^[^<>]*$' },
 } as const;
 

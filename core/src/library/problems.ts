@@ -63,20 +63,23 @@ function knotsAmong(drills: readonly Drill[]): ReadonlyMap<string, number> {
   const order = new Map<string, number>();
   const low = new Map<string, number>();
   const open: string[] = [];
+  const isOpen = new Set<string>();
   const knots = new Map<string, number>();
   const visit = (id: string): void => {
     order.set(id, order.size);
     low.set(id, order.get(id) ?? 0);
     open.push(id);
+    isOpen.add(id);
     for (const next of easierOf.get(id) ?? []) {
       if (!easierOf.has(next)) continue;
       if (!order.has(next)) {
         visit(next);
         low.set(id, Math.min(low.get(id) ?? 0, low.get(next) ?? 0));
-      } else if (open.includes(next)) low.set(id, Math.min(low.get(id) ?? 0, order.get(next) ?? 0));
+      } else if (isOpen.has(next)) low.set(id, Math.min(low.get(id) ?? 0, order.get(next) ?? 0));
     }
     if (low.get(id) !== order.get(id)) return;
-    const members = open.splice(open.indexOf(id));
+    const members = open.splice(open.lastIndexOf(id));
+    for (const member of members) isOpen.delete(member);
     if (members.length > 1) for (const member of members) knots.set(member, order.get(id) ?? 0);
   };
   for (const { id } of drills) if (!order.has(id)) visit(id);

@@ -84,7 +84,7 @@ describe('a battery that is being taken', () => {
   it('refuses a bad figure whole, and names it', async () => {
     expect(await put(patch({ cells: [cell(0, '158'), cell(1, 'x'.repeat(40))] }))).toMatchObject({
       status: 422,
-      body: { fields: [{ field: '/cells/1/text', message: 'A figure has at most 20 characters.' }] },
+      body: { fields: [{ field: '/cells/1/text', message: 'A figure must be at most 20 characters.' }] },
     });
     expect(await put(patch({ cells: [cell(0, '1', { side: 'whole' })] }))).toMatchObject({
       status: 422,

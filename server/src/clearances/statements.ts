@@ -1,6 +1,6 @@
 export const CLEARANCE_COLUMNS = `
   c.id, c.trainee_id AS traineeId, c.ladder_id AS ladderId, c.rung_id AS rungId, c.initials, c.signed_at AS signedAt,
-  c.figures, w.withdrawn_at AS withdrawnAt, w.reason AS withdrawnReason`;
+  c.figures, c.figures_version AS figuresVersion, w.withdrawn_at AS withdrawnAt, w.reason AS withdrawnReason`;
 
 export const CLEARANCES_OF_TRAINEE = `
   SELECT ${CLEARANCE_COLUMNS}

@@ -1,8 +1,16 @@
 import { v7 as uuidv7 } from 'uuid';
-import type { ClearanceDto, ClearanceReply, WithdrawalDto } from '@myokinet/core/contracts';
+import {
+  type ClearanceDto,
+  type ClearanceReply,
+  readStored,
+  type Scope,
+  signedChecks,
+  STORED,
+  type WithdrawalDto,
+} from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { type ClearanceFact, type Headroom, standingOn, type Verdict } from '@myokinet/core/readiness';
+import { type ClearanceFact, standingOn, type Verdict } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
@@ -16,41 +24,47 @@ export interface ClearanceRow {
   readonly initials: string;
   readonly signedAt: Instant;
   readonly figures: string;
+  readonly figuresVersion: number;
   readonly withdrawnAt: Instant | null;
   readonly withdrawnReason: string | null;
 }
 
-/** A clearance as core judges it; the figures are read only for a clearance that may still stand. */
-export function clearanceFact(row: ClearanceRow): ClearanceFact {
-  const figures = row.withdrawnAt ? [] : (JSON.parse(row.figures) as readonly Headroom[]);
+/**
+ * A clearance as core judges it; the figures are read only for a clearance that may still stand. One that stood on figures which
+ * cannot be read stands no more: nothing is returned, and the record says why.
+ */
+export function clearanceFact(row: ClearanceRow): ClearanceFact | undefined {
+  const figures = row.withdrawnAt ? [] : signedChecks(row.figures);
+  if (!figures) return undefined;
   return {
     id: row.id,
     ladderId: row.ladderId,
     rungId: row.rungId,
     signedAt: row.signedAt,
     signedBy: row.initials,
-    figures: figures.flatMap((f) =>
-      f.capacity ? [{ measureId: f.capacity.measureId, side: f.capacity.side, takenAt: f.capacity.takenAt }] : [],
-    ),
+    figures,
     ...(row.withdrawnAt ? { withdrawnAt: row.withdrawnAt } : {}),
     ...(row.withdrawnReason ? { withdrawnReason: row.withdrawnReason } : {}),
   };
 }
 
-export function clearanceStore(context: Context, library: LibraryStore) {
+export function clearanceStore(context: Context, library: LibraryStore, scope: () => Scope) {
   const { db, who, now } = context;
   const ofTrainee = db.prepare<{ traineeId: string }, ClearanceRow>(CLEARANCES_OF_TRAINEE);
   const insertClearance = db.prepare(INSERT_CLEARANCE);
   const insertWithdrawal = db.prepare(INSERT_WITHDRAWAL);
 
   function list(traineeId: string): readonly ClearanceReply[] {
-    return ofTrainee.all({ traineeId }).map(({ traineeId: _, figures, withdrawnAt, withdrawnReason, ...row }) => ({
-      ...row,
-      rungName: library.rungName(row.ladderId, row.rungId),
-      figures: JSON.parse(figures) as readonly Headroom[],
-      ...(withdrawnAt ? { withdrawnAt } : {}),
-      ...(withdrawnReason ? { withdrawnReason } : {}),
-    }));
+    return ofTrainee.all({ traineeId }).map(({ traineeId: _, figures, figuresVersion, withdrawnAt, withdrawnReason, ...row }) => {
+      const read = readStored(STORED.figures, figures, figuresVersion, scope());
+      return {
+        ...row,
+        rungName: library.rungName(row.ladderId, row.rungId),
+        ...('value' in read ? { figures: read.value } : { figures: [], unreadable: read.unreadable }),
+        ...(withdrawnAt ? { withdrawnAt } : {}),
+        ...(withdrawnReason ? { withdrawnReason } : {}),
+      };
+    });
   }
 
   return {
@@ -88,7 +102,7 @@ export function clearanceStore(context: Context, library: LibraryStore) {
      * inside the transaction that records the symptom.
      */
     withdrawForStopSign(traineeId: string, symptom: { readonly id: string; readonly at: string }, reason: string): void {
-      const facts = ofTrainee.all({ traineeId }).map(clearanceFact);
+      const facts = ofTrainee.all({ traineeId }).flatMap((row) => clearanceFact(row) ?? []);
       for (const ladder of library.current().content.ladders) {
         const { here, rungs } = standingOn(ladder, facts, new Map(), now());
         const clearance = rungs[here]?.clearance;

@@ -3,12 +3,12 @@ export const INSERT_RUN = `
   VALUES (@id, @studioId, @traineeId, @coachId, @openedAt, @head)`;
 
 export const RUN_BY_ID = `
-  SELECT id, trainee_id AS traineeId, opened_at AS openedAt, head
+  SELECT id, trainee_id AS traineeId, opened_at AS openedAt, head AS document, head_version AS version
   FROM floor_run
   WHERE id = @id AND studio_id = @studioId`;
 
 export const RUNS_OF_TRAINEE = `
-  SELECT r.id, r.head, r.opened_at AS openedAt, r.ended, c.name AS coach,
+  SELECT r.id, r.head AS document, r.head_version AS version, r.opened_at AS openedAt, r.ended, c.name AS coach,
          (SELECT count(*) FROM floor_event e WHERE e.run_id = r.id AND e.event ->> '$.kind' = 'set') AS sets
   FROM floor_run r
   JOIN coach c ON c.id = r.coach_id
@@ -18,7 +18,7 @@ export const RUNS_OF_TRAINEE = `
 export const END_RUN = 'UPDATE floor_run SET ended = 1 WHERE id = @id';
 
 export const EVENTS_OF_RUN = `
-  SELECT event
+  SELECT event AS document, event_version AS version
   FROM floor_event
   WHERE run_id = @runId
   ORDER BY ordinal, id`;

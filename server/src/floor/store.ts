@@ -1,17 +1,28 @@
-import type { FloorPatchDto, FloorPhotoDto, FloorRunReply, FloorRunRow, SessionDto, SymptomDto } from '@myokinet/core/contracts';
-import { LIMITS } from '@myokinet/core/contracts';
+import {
+  type FloorPatchDto,
+  type FloorPhotoDto,
+  type FloorRunReply,
+  type FloorRunRow,
+  LIMITS,
+  readStored,
+  type Scope,
+  type SessionDto,
+  STORED,
+  type SymptomDto,
+} from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type FloorEvent, type FloorHead, loggedItems, runOf, type RunState } from '@myokinet/core/floor';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { StoredDocument } from '../database/storedDocument.ts';
 import type { SessionStore } from '../sessions/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
-type RunRow = { id: string; traineeId: string; openedAt: Instant; head: string };
-type ListRow = Omit<FloorRunRow, 'plannedSessionId' | 'ended'> & { head: string; ended: number };
+type RunRow = { id: string; traineeId: string; openedAt: Instant } & StoredDocument;
+type ListRow = Omit<FloorRunRow, 'plannedSessionId' | 'ended'> & StoredDocument & { ended: number };
 
 /** Runs that ended are listed for this long. */
 const LISTED_DAYS = 7;
@@ -21,19 +32,20 @@ const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 interface Neighbours {
   readonly trainees: TraineeStore;
   readonly sessions: SessionStore;
+  readonly scope: () => Scope;
 }
 
 /**
  * Sessions that are being run. Devices send what happened, event by event, as often as they like; a run is the sum of its events, so
  * two devices never lose each other's sets. A run that is closed becomes a session; what comes in later makes a second version of it.
  */
-export function floorStore(context: Context, { trainees, sessions }: Neighbours) {
+export function floorStore(context: Context, { trainees, sessions, scope }: Neighbours) {
   const { db, who, now } = context;
   const runById = db.prepare<{ id: string; studioId: string }, RunRow>(sql.RUN_BY_ID);
   const runsOf = db.prepare<{ traineeId: string; studioId: string; since: string }, ListRow>(sql.RUNS_OF_TRAINEE);
   const insertRun = db.prepare(sql.INSERT_RUN);
   const endRun = db.prepare(sql.END_RUN);
-  const eventsOf = db.prepare<{ runId: string }, { event: string }>(sql.EVENTS_OF_RUN);
+  const eventsOf = db.prepare<{ runId: string }, StoredDocument>(sql.EVENTS_OF_RUN);
   const eventById = db.prepare<{ id: string }, { runId: string; event: string }>(sql.EVENT_BY_ID);
   const insertEvent = db.prepare(sql.INSERT_EVENT);
   const insertPhoto = db.prepare(sql.INSERT_PHOTO);
@@ -46,17 +58,31 @@ export function floorStore(context: Context, { trainees, sessions }: Neighbours)
     return run;
   }
 
-  const events = (runId: string) => eventsOf.all({ runId }).map((row) => JSON.parse(row.event) as FloorEvent);
+  /** What happened in a run, and what could not be read of it. */
+  function happened(runId: string): { readonly events: readonly FloorEvent[]; readonly unreadable: readonly string[] } {
+    const read = eventsOf.all({ runId }).map(({ document, version }) => readStored(STORED.floorEvent, document, version, scope()));
+    return {
+      events: read.flatMap((r) => ('value' in r ? [r.value] : [])),
+      unreadable: read.flatMap((r) => ('value' in r ? [] : [r.unreadable])),
+    };
+  }
+
+  function headOf({ document, version }: StoredDocument): FloorHead {
+    const head = readStored(STORED.floorHead, document, version, scope());
+    if ('value' in head) return head.value;
+    throw new Refusal('document-unreadable', head.unreadable);
+  }
 
   function reply(id: string): FloorRunReply {
-    const { traineeId, head } = find(id);
+    const run = find(id);
+    const { traineeId } = run;
     const trainee = trainees.find(traineeId);
     const sessionId = sessions.ofRun(id);
     const open = sessions.stopSigns(traineeId).filter((s) => !s.closure);
     return {
       traineeId,
-      head: JSON.parse(head) as FloorHead,
-      events: events(id),
+      head: headOf(run),
+      ...happened(id),
       holds: [...open.map((s) => s.reason), ...trainee.screening.locks],
       ...(sessionId ? { sessionId } : {}),
       photos: sessions.photos(traineeId).filter((p) => p.runId === id),
@@ -96,11 +122,14 @@ export function floorStore(context: Context, { trainees, sessions }: Neighbours)
     listOf(traineeId: string): readonly FloorRunRow[] {
       trainees.find(traineeId);
       const since = addDays(now(), -LISTED_DAYS);
-      return runsOf.all({ traineeId, studioId: who.studioId, since }).map(({ head, ended, ...row }) => ({
-        ...row,
-        ended: ended === 1,
-        plannedSessionId: (JSON.parse(head) as FloorHead).plannedSessionId,
-      }));
+      return runsOf.all({ traineeId, studioId: who.studioId, since }).map(({ document, version, ended, ...row }) => {
+        const head = readStored(STORED.floorHead, document, version, scope());
+        return {
+          ...row,
+          ended: ended === 1,
+          ...('value' in head ? { plannedSessionId: head.value.plannedSessionId } : { plannedSessionId: null, ...head }),
+        };
+      });
     },
 
     /** Takes in what a device knows. The head of whoever came first stands. */
@@ -111,12 +140,12 @@ export function floorStore(context: Context, { trainees, sessions }: Neighbours)
           insertRun.run({ id, traineeId, ...who, openedAt: notAfterNow(head.startedAt), head: JSON.stringify({ ...head, id }) });
         const run = find(id);
         if (run.traineeId !== traineeId) throw new Refusal('floor-run-missing', 'This run is another trainee’s.');
-        const known = new Set(events(id).map((e) => e.id));
+        const known = new Set(happened(id).events.map((e) => e.id));
         if (known.size + sent.length > LIMITS.eventsPerRun)
           throw new Refusal('contract-broken', `A run holds at most ${LIMITS.eventsPerRun} events.`);
         for (const event of sent as unknown as FloorEvent[]) takeIn(run, event);
         if (sent.every((e) => known.has(e.id))) return;
-        const state = runOf(JSON.parse(run.head) as FloorHead, events(id));
+        const state = runOf(headOf(run), happened(id).events);
         if (state.closed || state.givenUp) endRun.run({ id });
         log(run, state);
       }).immediate();

@@ -1,25 +1,34 @@
-import type { CalibrationReply, ReadingSetAsideDto, ScaleReadingDto, ScaleReadingReply } from '@myokinet/core/contracts';
+import {
+  type CalibrationReply,
+  type ReadingSetAsideDto,
+  readStored,
+  type ScaleReadingDto,
+  type ScaleReadingReply,
+  type Scope,
+  STORED,
+} from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { type Belief, calibrate, readingProblem, type RecordedBody, traineeBody } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { StoredDocument } from '../database/storedDocument.ts';
 import * as sql from './statements.ts';
 
-type ReadingRow = Omit<ScaleReadingDto, 'setUp' | 'insisted'> & {
-  readonly traineeId: string;
-  readonly setUp: string;
-  readonly insisted: number;
-  readonly coach: string;
-  readonly reason: string | null;
-  readonly at: Instant | null;
-};
+type ReadingRow = Omit<ScaleReadingDto, 'setUp' | 'insisted'> &
+  StoredDocument & {
+    readonly traineeId: string;
+    readonly insisted: number;
+    readonly coach: string;
+    readonly reason: string | null;
+    readonly at: Instant | null;
+  };
 
 type Measured = RecordedBody & { readonly id: string };
 
 /** What scales showed under trainees in named set-ups, and what the model has learned from it. */
-export function calibrationStore(context: Context) {
+export function calibrationStore(context: Context, scope: () => Scope) {
   const { db, who, now } = context;
   const ofTrainee = db.prepare<{ traineeId: string }, ReadingRow>(sql.READINGS_OF_TRAINEE);
   const ofStudio = db.prepare<{ studioId: string }, ReadingRow>(sql.READINGS_OF_STUDIO);
@@ -28,30 +37,36 @@ export function calibrationStore(context: Context) {
 
   const readingsOf = (traineeId: string) => ofTrainee.all({ traineeId });
 
+  function read({ document, version, insisted, ...row }: ReadingRow): Reading | { readonly unreadable: string } {
+    const setUp = readStored(STORED.setUp, document, version, scope());
+    return 'value' in setUp ? { ...row, setUp: setUp.value, insisted: insisted === 1 } : setUp;
+  }
+
   function believed(trainee: Measured, rows: readonly ReadingRow[]): Belief | undefined {
-    const counting = rows.filter(counts);
+    const counting = rows.filter(counts).map(read).filter(isReadable);
     if (counting.length === 0) return undefined;
-    const { belief } = calibrate(traineeBody(trainee), counting.map(readingDto));
+    const { belief } = calibrate(traineeBody(trainee), counting);
     return belief.readings > 0 ? belief : undefined;
   }
 
   function reply(trainee: Measured): CalibrationReply {
-    const rows = readingsOf(trainee.id);
+    const all = readingsOf(trainee.id).map(read);
+    const rows = all.filter(isReadable);
     const body = traineeBody(trainee);
     const counting = rows.filter(counts);
-    const { readings: judged } = calibrate(body, counting.map(readingDto));
+    const { readings: judged } = calibrate(body, counting);
     const byId = new Map(counting.map((row, i) => [row.id, judged[i]]));
     const readings = rows.map((row): ScaleReadingReply => {
-      const alone = byId.get(row.id) ?? calibrate(body, [readingDto(row)]).readings[0];
+      const alone = byId.get(row.id) ?? calibrate(body, [row]).readings[0];
       if (!alone) throw new Refusal('unexpected');
+      const { traineeId: _, reason: _reason, at: _at, ...dto } = row;
       return {
-        ...readingDto(row),
-        coach: row.coach,
+        ...dto,
         judged: alone,
         ...(row.reason !== null && row.at !== null ? { setAside: { reason: row.reason, at: row.at } } : {}),
       };
     });
-    return { readings: readings.reverse() };
+    return { readings: readings.reverse(), unreadable: all.flatMap((r) => ('unreadable' in r ? [r.unreadable] : [])) };
   }
 
   return {
@@ -92,12 +107,15 @@ export function calibrationStore(context: Context) {
   };
 }
 
-function counts({ at }: ReadingRow): boolean {
-  return at === null;
+/** A reading whose set-up could be read. */
+type Reading = Omit<ReadingRow, keyof StoredDocument | 'insisted'> & Pick<ScaleReadingDto, 'setUp' | 'insisted'>;
+
+function isReadable(row: Reading | { readonly unreadable: string }): row is Reading {
+  return !('unreadable' in row);
 }
 
-function readingDto({ traineeId: _t, coach: _c, reason: _r, at: _a, setUp, insisted, ...row }: ReadingRow): ScaleReadingDto {
-  return { ...row, setUp: JSON.parse(setUp) as ScaleReadingDto['setUp'], insisted: insisted === 1 };
+function counts({ at }: Pick<ReadingRow, 'at'>): boolean {
+  return at === null;
 }
 
 export type CalibrationStore = ReturnType<typeof calibrationStore>;

@@ -1,5 +1,5 @@
 const READING_COLUMNS = `
-  s.id, s.trainee_id AS traineeId, s.taken_at AS takenAt, s.set_up AS setUp, s.under, s.kg, s.mass_kg AS massKg, s.insisted,
+  s.id, s.trainee_id AS traineeId, s.taken_at AS takenAt, s.set_up AS document, s.set_up_version AS version, s.under, s.kg, s.mass_kg AS massKg, s.insisted,
   s.note, c.name AS coach, a.reason, a.at`;
 
 export const READINGS_OF_TRAINEE = `

@@ -1,5 +1,5 @@
 export const OWN_ENTRIES = `
-  SELECT r.kind, r.entry_id AS id, r.id AS revision, r.saved_at AS savedAt, r.built_in_version AS builtInVersion, r.standing, r.document,
+  SELECT r.kind, r.entry_id AS id, r.id AS revision, r.saved_at AS savedAt, r.built_in_version AS builtInVersion, r.standing, r.document, r.document_version AS version,
     c.name AS coach
   FROM library_entry e
   JOIN library_revision r ON r.id = e.current_revision

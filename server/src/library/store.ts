@@ -1,9 +1,7 @@
 import { BUILT_IN, BUILT_IN_VERSION } from '@myokinet/core/catalogue';
-import type { EntryResetDto, ImportReply, LibraryReply, OwnEntryReply } from '@myokinet/core/contracts';
+import { type EntryResetDto, type ImportReply, type LibraryReply, type OwnEntryReply, readStored, STORED } from '@myokinet/core/contracts';
 import { type FieldProblem, Refusal } from '@myokinet/core/errors';
-import { readDrillsCsv, readLibraryFile, type ReadLibrary } from '@myokinet/core/interchange';
 import {
-  differences,
   EMPTY_LIBRARY,
   ENTRY_KINDS,
   type EntryKind,
@@ -18,26 +16,25 @@ import {
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { JudgeFile } from './judgeInThread.ts';
 import * as sql from './statements.ts';
 
-type Row = Omit<OwnEntryReply, 'builtIn'> & { document: string | null };
+type Row = Omit<OwnEntryReply, 'builtIn'> & { document: string | null; version: number };
 
 interface Opened {
   readonly library: Library;
   readonly rows: readonly Row[];
+  readonly unreadable: LibraryReply['unreadable'];
   /** Changes with every save. */
   readonly state: string;
 }
 
 const BUILT_IN_LIBRARY = openLibrary(BUILT_IN);
 
-/** What an import has to say: everything that is wrong, but not more than anybody reads. */
-const MOST_PROBLEMS = 200;
-
 const BUILT_IN_ENTRIES = entriesById(BUILT_IN);
 
 /** The built-in library with the studio's own entries over it. */
-export function libraryStore(context: Context) {
+export function libraryStore(context: Context, judge: JudgeFile) {
   const { db, who, now } = context;
   const ownEntries = db.prepare<{ studioId: string }, Row>(sql.OWN_ENTRIES);
   const currentRevision = db.prepare<{ studioId: string; kind: EntryKind; id: string }, { revision: string }>(sql.CURRENT_REVISION);
@@ -50,8 +47,9 @@ export function libraryStore(context: Context) {
   function open(): Opened {
     if (opened) return opened;
     const rows = ownEntries.all({ studioId: who.studioId });
-    const library = openLibrary(merged(BUILT_IN, ownContent(rows)));
-    opened = { library, rows, state: [BUILT_IN_VERSION, ...rows.map((r) => r.revision)].join(' ') };
+    const own = ownContent(rows);
+    const library = openLibrary(merged(BUILT_IN, own.content));
+    opened = { library, rows, unreadable: own.unreadable, state: [BUILT_IN_VERSION, ...rows.map((r) => r.revision)].join(' ') };
     return opened;
   }
 
@@ -61,17 +59,16 @@ export function libraryStore(context: Context) {
     readonly revision: string;
     readonly basedOn: string | null;
     readonly standing: OwnEntryReply['standing'];
-    readonly entry: Entry | null;
+    readonly document: string | null;
   }
 
-  function write({ entry, ...head }: Write): void {
+  function write(head: Write): void {
     const row = {
       ...head,
       studioId: who.studioId,
       coachId: who.coachId,
       savedAt: instant(now()),
       builtInVersion: BUILT_IN_VERSION,
-      document: entry ? JSON.stringify(entry) : null,
     };
     if (head.basedOn === null) insertEntry.run(row);
     insertRevision.run(row);
@@ -94,33 +91,17 @@ export function libraryStore(context: Context) {
   }
 
   function reply(): LibraryReply {
-    const { library, rows, state } = open();
+    const { library, rows, unreadable, state } = open();
     return {
+      unreadable,
       version: BUILT_IN_VERSION,
       state,
       content: library.content,
-      own: rows.map(({ document: _, ...row }) => {
+      own: rows.map(({ document: _, version: _version, ...row }) => {
         const builtIn = BUILT_IN_ENTRIES[row.kind].get(row.id);
         return { ...row, ...(builtIn ? { builtIn } : {}) };
       }),
     };
-  }
-
-  function preview({ content }: ReadLibrary): Pick<ImportReply, 'entries'> {
-    const { library } = open();
-    const current = entriesById(library.content);
-    const judge = (kind: EntryKind, entry: Entry) => {
-      const before = current[kind].get(entry.id);
-      const changes = before ? differences(before, entry).length : 0;
-      return {
-        kind,
-        id: entry.id,
-        name: entry.name,
-        what: !before ? ('new' as const) : changes === 0 ? ('same' as const) : ('changed' as const),
-        changes,
-      };
-    };
-    return { entries: ENTRY_KINDS.flatMap((kind) => content[LIST_OF[kind]].map((entry) => judge(kind, entry))) };
   }
 
   return {
@@ -141,7 +122,7 @@ export function libraryStore(context: Context) {
         const own: LibraryContent = { ...EMPTY_LIBRARY, [LIST_OF[kind]]: [entry] };
         const problems = problemsWith(merged(open().library.content, own), kind, entry.id);
         if (problems.length > 0) throw new Refusal('contract-broken', problems[0]?.message, problems);
-        write({ kind, id: entry.id, revision, basedOn, standing: 'own', entry });
+        write({ kind, id: entry.id, revision, basedOn, standing: 'own', document: JSON.stringify(entry) });
       });
       return reply();
     },
@@ -153,40 +134,28 @@ export function libraryStore(context: Context) {
         const row = open().rows.find((r) => r.kind === kind && r.id === id);
         if (!row || row.standing !== 'own') throw new Refusal('entry-missing', 'There is no version of the studio’s own to take back.');
         const head = { kind, id, revision, basedOn: basedOn ?? null };
-        if (BUILT_IN_ENTRIES[kind].has(id)) write({ ...head, standing: 'built in', entry: null });
-        else write({ ...head, standing: 'set aside', entry: JSON.parse(row.document ?? 'null') as Entry });
+        if (BUILT_IN_ENTRIES[kind].has(id)) write({ ...head, standing: 'built in', document: null });
+        else write({ ...head, standing: 'set aside', document: row.document });
       });
       return reply();
     },
 
     /** Reads a file and tells what it would do; does it only when asked, as a whole or not at all. */
-    import({ id, format, text, apply, state }: ImportRequest, newId: () => string): ImportReply {
-      const { library } = open();
-      const read = format === 'json' ? readLibraryFile(text, library.content, now()) : readDrillsCsv(text, library.content, now());
-      if (read.problems.length > 0) {
-        const { length } = read.problems;
-        return {
-          problems: read.problems.slice(0, MOST_PROBLEMS),
-          more: Math.max(0, length - MOST_PROBLEMS),
-          entries: [],
-          applied: false,
-          state: open().state,
-        };
-      }
-      const { entries } = preview(read);
-      if (apply)
-        change(id, { format, text }, () => {
-          if (state !== open().state)
-            throw new Refusal('edited-elsewhere', 'The library changed since the file was looked at. Look at it again.');
-          const changed = new Set(entries.filter((e) => e.what !== 'same').map((e) => `${e.kind} ${e.id}`));
-          const all = ENTRY_KINDS.flatMap((kind) => read.content[LIST_OF[kind]].map((entry) => [kind, entry] as const));
-          for (const [kind, entry] of all) {
-            if (!changed.has(`${kind} ${entry.id}`)) continue;
-            const basedOn = currentRevision.get({ studioId: who.studioId, kind, id: entry.id })?.revision ?? null;
-            write({ kind, id: entry.id, revision: newId(), basedOn, standing: 'own', entry });
-          }
-        });
-      return { problems: [], more: 0, entries, applied: apply, state: open().state };
+    async import({ id, format, text, apply, state }: ImportRequest, newId: () => string): Promise<ImportReply> {
+      const { rows } = open();
+      const own = rows.flatMap((row) => (entryOf(row) && row.document !== null ? [{ kind: row.kind, document: row.document }] : []));
+      const setAside = rows.filter((r) => r.standing === 'set aside').map((r) => r.id);
+      const { problems, more, entries, writes } = await judge({ format, text, own, setAside, now: instant(now()) });
+      if (problems.length > 0 || !apply) return { problems, more, entries, applied: false, state: open().state };
+      change(id, { format, text }, () => {
+        if (state !== open().state)
+          throw new Refusal('edited-elsewhere', 'The library changed since the file was looked at. Look at it again.');
+        for (const { kind, id: entryId, document } of writes) {
+          const basedOn = currentRevision.get({ studioId: who.studioId, kind, id: entryId })?.revision ?? null;
+          write({ kind, id: entryId, revision: newId(), basedOn, standing: 'own', document });
+        }
+      });
+      return { problems, more, entries, applied: true, state: open().state };
     },
   };
 }
@@ -205,14 +174,43 @@ function entriesById(content: LibraryContent): Readonly<Record<EntryKind, Readon
   return { drill: byId('drill'), ladder: byId('ladder'), fault: byId('fault') };
 }
 
-function ownContent(rows: readonly Row[]): LibraryContent {
-  const own = (kind: EntryKind) => rows.flatMap((r) => (r.kind === kind && r.document !== null ? [JSON.parse(r.document) as Entry] : []));
-  return {
-    drills: own('drill') as LibraryContent['drills'],
-    ladders: own('ladder') as LibraryContent['ladders'],
-    faults: own('fault') as LibraryContent['faults'],
+/** What the studio has made of the library; an entry that cannot be read leaves the built-in one standing. */
+function ownContent(rows: readonly Row[]): { readonly content: LibraryContent; readonly unreadable: LibraryReply['unreadable'] } {
+  const unreadable: LibraryReply['unreadable'][number][] = [];
+  const lists: Record<EntryKind, Entry[]> = { drill: [], ladder: [], fault: [] };
+  for (const row of rows) {
+    const read = readEntry(row);
+    if (!read) continue;
+    if ('value' in read) lists[row.kind].push(read.value);
+    else unreadable.push({ kind: row.kind, id: row.id, sentence: read.unreadable });
+  }
+  const content = {
+    drills: lists.drill as LibraryContent['drills'],
+    ladders: lists.ladder as LibraryContent['ladders'],
+    faults: lists.fault as LibraryContent['faults'],
     setAside: rows.filter((r) => r.standing === 'set aside').map((r) => r.id),
   };
+  return { content, unreadable };
+}
+
+type ReadEntry = { readonly value: Entry } | { readonly unreadable: string };
+
+/** A revision never changes, so each is read once. */
+const READ = new Map<string, ReadEntry>();
+
+function readEntry({ revision, kind, document, version }: Row): ReadEntry | undefined {
+  if (document === null) return undefined;
+  const known = READ.get(revision);
+  if (known) return known;
+  // An entry may name others that come with it or went: what it names is judged where entries are saved.
+  const read: ReadEntry = readStored(STORED[kind] as (typeof STORED)['drill'], document, version, { now: new Date(8.64e15) });
+  READ.set(revision, read);
+  return read;
+}
+
+function entryOf(row: Row): Entry | undefined {
+  const read = readEntry(row);
+  return read && 'value' in read ? read.value : undefined;
 }
 
 /** Problems in one entry of a library, as pointers into the request that saves it. */

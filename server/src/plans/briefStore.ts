@@ -1,23 +1,26 @@
-import type { PlanBriefDto, PlanBriefReply } from '@myokinet/core/contracts';
+import { type PlanBriefDto, type PlanBriefReply, readStored, type Scope, STORED } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { defaultBrief, type PlanBrief } from '@myokinet/core/planning';
+import { defaultBrief } from '@myokinet/core/planning';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { StoredDocument } from '../database/storedDocument.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import { CURRENT_BRIEF, INSERT_BRIEF } from './statements.ts';
 
 /** What the weeks of each trainee must fit; without one written the profile speaks. */
-export function briefStore(context: Context, trainees: TraineeStore) {
+export function briefStore(context: Context, trainees: TraineeStore, scope: () => Scope) {
   const { db, who, now } = context;
-  const current = db.prepare<{ traineeId: string }, { revision: string; document: string }>(CURRENT_BRIEF);
+  const current = db.prepare<{ traineeId: string }, { revision: string } & StoredDocument>(CURRENT_BRIEF);
   const insert = db.prepare(INSERT_BRIEF);
 
   function find(traineeId: string): PlanBriefReply {
     const trainee = trainees.find(traineeId);
     const row = current.get({ traineeId });
-    if (row) return { revision: row.revision, ...(JSON.parse(row.document) as PlanBrief) };
-    return { revision: null, ...defaultBrief(trainee) };
+    if (!row) return { revision: null, ...defaultBrief(trainee) };
+    const { revision } = row;
+    const brief = readStored(STORED.brief, row.document, row.version, scope());
+    return 'value' in brief ? { revision, ...brief.value } : { revision, ...defaultBrief(trainee), unreadable: brief.unreadable };
   }
 
   return {

@@ -1,4 +1,4 @@
-import { LIMITS, PlanBlockDto, PlanBriefDto, PlanDto, PlanTemplateDto, validated } from '@myokinet/core/contracts';
+import { PlanBlockDto, PlanBriefDto, PlanDto, PlanTemplateDto, validated, WeekQueryDto, WeeksQueryDto } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { fittedTo } from '@myokinet/core/library';
 import { calendarDay } from '@myokinet/core/quantities';
@@ -19,10 +19,8 @@ export function planRoutes(
   { plans, briefs, templates, trainees, library, caseload, scope, now: clock }: Services,
 ): void {
   app.get<Range>('/api/trainees/:id/plans', ({ params, query }) => {
-    const weeks = Number(query.weeks ?? 1);
-    if (!/^\d{4}-\d\d-\d\d$/.test(query.from ?? '') || !Number.isInteger(weeks) || weeks < 1 || weeks > LIMITS.weeksAtOnce)
-      throw new Refusal('contract-broken', `Ask for 1 to ${LIMITS.weeksAtOnce} weeks from a day like 2026-11-23.`);
-    return plans.between(params.id, query.from ?? '', weeks);
+    const { from, weeks } = validated(WeeksQueryDto, { ...query, weeks: Number(query.weeks ?? 1) }, scope());
+    return plans.between(params.id, from, weeks);
   });
 
   app.put<OfTrainee>('/api/trainees/:id/plans', ({ params, body }) => plans.saveBlock(params.id, validated(PlanBlockDto, body, scope())));
@@ -54,7 +52,9 @@ export function planRoutes(
 
   app.delete<OfTrainee>('/api/plan-templates/:id', ({ params }) => templates.setAside(params.id));
 
-  app.get<OfWeek>('/api/trainees/:id/plans/:weekStart', ({ params }) => plans.find(params.id, params.weekStart));
+  app.get<OfWeek>('/api/trainees/:id/plans/:weekStart', ({ params }) =>
+    plans.find(params.id, validated(WeekQueryDto, { weekStart: params.weekStart }, scope()).weekStart),
+  );
 
   app.get<{ Params: { drillId: string } }>('/api/drills/:drillId/plans', ({ params }) => plans.uses(params.drillId));
 

@@ -1,5 +1,5 @@
 export const PLAN_OF_WEEK = `
-  SELECT p.id, r.id AS revision, r.based_on AS basedOn, r.saved_at AS savedAt, r.document
+  SELECT p.id, r.id AS revision, r.based_on AS basedOn, r.saved_at AS savedAt, r.document, r.document_version AS version
   FROM plan p
   JOIN plan_revision r ON r.id = p.current_revision
   WHERE p.trainee_id = @traineeId AND p.week_start = @weekStart AND p.studio_id = @studioId`;
@@ -30,14 +30,14 @@ export const INSERT_REVISION = `
 
 /** Weeks of a trainee from one on, in order. */
 export const PLANS_FROM = `
-  SELECT p.id, p.week_start AS weekStart, r.id AS revision, r.based_on AS basedOn, r.saved_at AS savedAt, r.document
+  SELECT p.id, p.week_start AS weekStart, r.id AS revision, r.based_on AS basedOn, r.saved_at AS savedAt, r.document, r.document_version AS version
   FROM plan p
   JOIN plan_revision r ON r.id = p.current_revision
   WHERE p.trainee_id = @traineeId AND p.studio_id = @studioId AND p.week_start >= @from AND p.week_start < @to
   ORDER BY p.week_start`;
 
 export const CURRENT_BRIEF = `
-  SELECT id AS revision, document
+  SELECT id AS revision, document, document_version AS version
   FROM plan_brief_revision b
   WHERE trainee_id = @traineeId AND NOT EXISTS (SELECT 1 FROM plan_brief_revision n WHERE n.based_on = b.id)`;
 
@@ -46,7 +46,7 @@ export const INSERT_BRIEF = `
   VALUES (@revision, @studioId, @traineeId, @coachId, @basedOn, @savedAt, @document)`;
 
 export const TEMPLATES = `
-  SELECT t.id, t.name, t.saved_at AS savedAt, c.name AS coach, t.document
+  SELECT t.id, t.name, t.saved_at AS savedAt, c.name AS coach, t.document, t.document_version AS version
   FROM plan_template t
   JOIN coach c ON c.id = t.coach_id
   WHERE t.studio_id = @studioId AND t.set_aside = 0
@@ -60,7 +60,7 @@ export const SET_TEMPLATE_ASIDE = 'UPDATE plan_template SET set_aside = 1 WHERE 
 
 /** Every version of the weeks from one on, oldest first. */
 export const VERSIONS_FROM = `
-  SELECT p.id, r.saved_at AS savedAt, r.id = p.current_revision AS isCurrent, r.document
+  SELECT p.id, r.saved_at AS savedAt, r.id = p.current_revision AS isCurrent, r.document, r.document_version AS version
   FROM plan p
   JOIN plan_revision r ON r.plan_id = p.id
   WHERE p.trainee_id = @traineeId AND p.studio_id = @studioId AND p.week_start >= @from

@@ -1,10 +1,20 @@
-import type { PlanBlockDto, PlanDto, PlanReply, PlanUse } from '@myokinet/core/contracts';
+import {
+  type PlanBlockDto,
+  type PlanDocumentDto,
+  type PlanDto,
+  type PlanReply,
+  type PlanUse,
+  readStored,
+  type Scope,
+  STORED,
+} from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { StoredDocument } from '../database/storedDocument.ts';
 import type { DatedSession } from './calendar.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import {
@@ -17,16 +27,17 @@ import {
   VERSIONS_FROM,
 } from './statements.ts';
 
-type PlanRow = Pick<PlanReply, 'id' | 'revision' | 'basedOn' | 'savedAt'> & { document: string };
-interface VersionRow {
+type PlanRow = Pick<PlanReply, 'id' | 'revision' | 'basedOn' | 'savedAt'> & StoredDocument;
+interface VersionRow extends StoredDocument {
   readonly id: string;
   readonly savedAt: Instant;
   readonly isCurrent: number;
-  readonly document: string;
 }
-type PlanDocument = Pick<PlanDto, 'sessions' | 'notes' | 'leftOut' | 'schools'>;
 
-export function planStore(context: Context, trainees: TraineeStore) {
+/** A week of which nothing can be read; its head stands, so that it can be replaced. */
+const EMPTY_WEEK: PlanDocumentDto = { sessions: [], notes: [], leftOut: [] };
+
+export function planStore(context: Context, trainees: TraineeStore, scope: () => Scope) {
   const { db, who, now } = context;
   const planOfWeek = db.prepare<{ traineeId: string; weekStart: string; studioId: string }, PlanRow>(PLAN_OF_WEEK);
   const plansWithDrill = db.prepare<{ drillId: string; from: string; studioId: string }, Omit<PlanUse, 'days'> & { days: string }>(
@@ -42,12 +53,16 @@ export function planStore(context: Context, trainees: TraineeStore) {
 
   const current = (traineeId: string, weekStart: string) => planOfWeek.get({ traineeId, weekStart, studioId: who.studioId });
 
+  function read<Row extends StoredDocument>({ document, version, ...head }: Row) {
+    const week = readStored(STORED.plan, document, version, scope());
+    return 'value' in week ? { ...head, ...week.value } : { ...head, ...EMPTY_WEEK, unreadable: week.unreadable };
+  }
+
   function find(traineeId: string, weekStart: string): PlanReply {
     trainees.find(traineeId);
     const row = current(traineeId, weekStart);
     if (!row) throw new Refusal('plan-missing', `There is no plan for the week of ${weekStart} yet.`);
-    const { document, ...head } = row;
-    return { ...head, weekStart, ...(JSON.parse(document) as PlanDocument) };
+    return { weekStart, ...read(row) };
   }
 
   function write(traineeId: string, dto: PlanDto): void {
@@ -65,7 +80,7 @@ export function planStore(context: Context, trainees: TraineeStore) {
       coachId: who.coachId,
       savedAt: instant(now()) satisfies Instant,
       sessionDays: JSON.stringify(sessions.map((s) => s.day).sort()),
-      document: JSON.stringify({ sessions, notes, leftOut, ...(schools ? { schools } : {}) } satisfies PlanDocument),
+      document: JSON.stringify({ sessions, notes, leftOut, ...(schools ? { schools } : {}) } satisfies PlanDocumentDto),
     };
     if (!before) insertPlan.run(row);
     insertRevision.run(row);
@@ -75,7 +90,7 @@ export function planStore(context: Context, trainees: TraineeStore) {
   function between(traineeId: string, from: string, weeks: number): readonly PlanReply[] {
     trainees.find(traineeId);
     const rows = plansFrom.all({ traineeId, studioId: who.studioId, from, to: weeksLater(from as CalendarDay, weeks) });
-    return rows.map(({ document, ...head }) => ({ ...head, ...(JSON.parse(document) as PlanDocument) }));
+    return rows.map(read);
   }
 
   return {
@@ -87,8 +102,9 @@ export function planStore(context: Context, trainees: TraineeStore) {
       const versions = versionsFrom.all({ traineeId, studioId: who.studioId, from: weekStartOf(new Date(`${from}T12:00:00`)) });
       const found = new Map<string, DatedSession>();
       for (const [, ofPlan] of groupRows(versions, (v) => v.id))
-        ofPlan.forEach(({ savedAt, isCurrent, document }, sequence) => {
-          const { sessions } = JSON.parse(document) as PlanDocument;
+        ofPlan.forEach((version, sequence) => {
+          const { savedAt, isCurrent } = version;
+          const { sessions } = read(version);
           for (const session of sessions) found.set(session.id, { session, sequence, savedAt, cancelled: isCurrent === 0 });
           if (isCurrent === 1)
             for (const [id, dated] of found)

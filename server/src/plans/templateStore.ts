@@ -1,29 +1,30 @@
-import type { PlanTemplateDto, PlanTemplateReply } from '@myokinet/core/contracts';
+import { type PlanTemplateDto, type PlanTemplateReply, readStored, type Scope, STORED } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { StoredDocument } from '../database/storedDocument.ts';
 import { INSERT_TEMPLATE, SET_TEMPLATE_ASIDE, TEMPLATES } from './statements.ts';
 
-interface TemplateRow {
+interface TemplateRow extends StoredDocument {
   readonly id: string;
   readonly name: string;
   readonly savedAt: Instant;
   readonly coach: string;
-  readonly document: string;
 }
 
 /** Weeks that the studio keeps for the next trainee. */
-export function templateStore(context: Context) {
+export function templateStore(context: Context, scope: () => Scope) {
   const { db, who, now } = context;
   const templates = db.prepare<{ studioId: string }, TemplateRow>(TEMPLATES);
   const insert = db.prepare(INSERT_TEMPLATE);
   const setAside = db.prepare(SET_TEMPLATE_ASIDE);
 
   const list = (): readonly PlanTemplateReply[] =>
-    templates
-      .all({ studioId: who.studioId })
-      .map(({ document, ...row }) => ({ ...row, ...(JSON.parse(document) as Pick<PlanTemplateDto, 'note' | 'sessions'>) }));
+    templates.all({ studioId: who.studioId }).map(({ document, version, ...row }) => {
+      const template = readStored(STORED.template, document, version, scope());
+      return 'value' in template ? { ...row, ...template.value } : { ...row, note: '', sessions: [], unreadable: template.unreadable };
+    });
 
   return {
     all: list,

@@ -95,7 +95,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
       screening: trainee.screening,
       capacities,
       checkDates: checkTimes(capacities, rows.late.get(trainee.id) ?? []),
-      clearances: (rows.clearances.get(trainee.id) ?? []).map(clearanceFact),
+      clearances: (rows.clearances.get(trainee.id) ?? []).flatMap((row) => clearanceFact(row) ?? []),
       sessions: recent.map((s): SessionFact => ({
         id: s.id,
         performedAt: s.performedAt,

@@ -5,7 +5,7 @@ import type { Services } from '../services.ts';
 type OfTrainee = { Params: { id: string } };
 
 export function screeningRoutes(app: FastifyInstance, { screenings, scope }: Services): void {
-  app.get<OfTrainee>('/api/trainees/:id/screening', ({ params }) => screenings.reply(params.id));
+  app.get<OfTrainee>('/api/trainees/:id/screenings', ({ params }) => screenings.reply(params.id));
 
   app.post<OfTrainee>('/api/trainees/:id/screenings', (request, reply) => {
     reply.code(201);

@@ -60,12 +60,12 @@ describe('the screening before training', () => {
     const [first, second] = [screeningDto(new Date(addDays(bench.now(), -2)), { 'medical-hold': 'whole' }), screeningDto(bench.now())];
     await bench.post(`${at}/screenings`, first);
     await bench.post(`${at}/screenings`, second);
-    expect(await bench.get(`${at}/screening`)).toMatchObject({ body: { current: { id: second.id }, earlier: [{ id: first.id }] } });
+    expect(await bench.get(`${at}/screenings`)).toMatchObject({ body: { current: { id: second.id }, earlier: [{ id: first.id }] } });
     expect(await bench.post(`${at}/consultations`, consultation(first.id))).toMatchObject({
       status: 409,
       body: { code: 'screening-missing' },
     });
-    expect(((await bench.get(`${at}/screening`)).body as ScreeningsReply).consultations).toEqual([]);
+    expect(((await bench.get(`${at}/screenings`)).body as ScreeningsReply).consultations).toEqual([]);
   });
 
   it('is the same when the request comes twice, and is never changed', async () => {
@@ -99,7 +99,7 @@ describe('the screening before training', () => {
   });
 
   it('takes nobody else’s trainee', async () => {
-    expect(await bench.get(`/api/trainees/${v7()}/screening`)).toMatchObject({ status: 404, body: { code: 'trainee-missing' } });
+    expect(await bench.get(`/api/trainees/${v7()}/screenings`)).toMatchObject({ status: 404, body: { code: 'trainee-missing' } });
   });
 });
 

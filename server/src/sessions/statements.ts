@@ -35,7 +35,7 @@ export const SESSIONS_OF_TRAINEE = `
 const SHOWN_SESSIONS = 'SELECT id FROM session_in_force WHERE trainee_id = @traineeId ORDER BY performed_at DESC, id DESC LIMIT @limit';
 
 export const ITEMS_OF_TRAINEE = `
-  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max, support, skipped
+  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max, support, support_version AS supportVersion, skipped
   FROM session_item
   WHERE session_id IN (${SHOWN_SESSIONS})
   ORDER BY session_id, position`;

@@ -1,14 +1,18 @@
-import type {
-  FaultSeenDto,
-  FloorPhotoReply,
-  RecordReply,
-  SessionDto,
-  SessionItemDto,
-  SessionReply,
-  StopSignClosureDto,
-  StopSignReply,
-  SymptomDto,
-  WorkloadReply,
+import {
+  type FaultSeenDto,
+  type FloorPhotoReply,
+  type MayBeUnreadable,
+  readStored,
+  type RecordReply,
+  type Scope,
+  type SessionDto,
+  type SessionItemDto,
+  type SessionReply,
+  type StopSignClosureDto,
+  type StopSignReply,
+  STORED,
+  type SymptomDto,
+  type WorkloadReply,
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
@@ -36,6 +40,7 @@ type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
 type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'skipped'> & {
   sessionId: string;
   support: string | null;
+  supportVersion: number;
   skipped: SessionItemDto['skipped'] | null;
 };
 type LoadRow = Omit<WorkloadReply['sessions'][number], 'byJoint'> & { jointDoses: string | null };
@@ -65,9 +70,10 @@ interface Neighbours {
   readonly trainees: TraineeStore;
   readonly clearances: ClearanceStore;
   readonly library: LibraryStore;
+  readonly scope: () => Scope;
 }
 
-export function sessionStore(context: Context, { trainees, clearances, library }: Neighbours) {
+export function sessionStore(context: Context, { trainees, clearances, library, scope }: Neighbours) {
   const { db, who, now } = context;
   const insertSession = db.prepare(sql.INSERT_SESSION);
   const insertItem = db.prepare(sql.INSERT_ITEM);
@@ -116,10 +122,10 @@ export function sessionStore(context: Context, { trainees, clearances, library }
       clean: clean === 1,
       load: sessionLoad(row.effort, row.minutes),
       handLoad: { push, pull },
-      items: (items.get(row.id) ?? []).map(({ sessionId: _, support, skipped, ...item }) => ({
+      items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, skipped, ...item }) => ({
         ...item,
         ...(skipped ? { skipped } : {}),
-        ...(support ? { support: JSON.parse(support) as SessionItemDto['support'] & object } : {}),
+        ...supportOf(support, supportVersion),
         sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, ...set }) => ({
           ...set,
           ...(feeling ? { feeling } : {}),
@@ -127,6 +133,7 @@ export function sessionStore(context: Context, { trainees, clearances, library }
         })),
       })),
       symptoms: symptoms.filter((s) => s.sessionId === row.id),
+      ...unreadableIn(items.get(row.id) ?? []),
     }));
     return {
       sessions,
@@ -134,6 +141,20 @@ export function sessionStore(context: Context, { trainees, clearances, library }
       stopSigns: stopSigns(traineeId),
       clearances: clearances.list(traineeId),
     };
+  }
+
+  /** The set-up of a drill that was done, where it was another than the drill's. */
+  function supportOf(support: string | null, version: number): Pick<SessionItemDto, 'support'> {
+    const read = support === null ? undefined : readStored(STORED.support, support, version, scope());
+    return read && 'value' in read ? { support: read.value } : {};
+  }
+
+  function unreadableIn(items: readonly ItemRow[]): MayBeUnreadable {
+    for (const { support, supportVersion } of items) {
+      const read = support === null ? undefined : readStored(STORED.support, support, supportVersion, scope());
+      if (read && 'unreadable' in read) return read;
+    }
+    return {};
   }
 
   function photoList(traineeId: string): readonly FloorPhotoReply[] {

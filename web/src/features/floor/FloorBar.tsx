@@ -5,6 +5,7 @@ import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import type { FloorRun } from './floorRuns.ts';
 import type { useWakeLock } from './useWakeLock.ts';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 interface FloorBarProps {
   readonly people: readonly FloorPerson[];
@@ -101,7 +102,7 @@ function KeptNote({ name, kept }: { readonly name: string; readonly kept: FloorR
         The server refuses what {firstName(name)} did: {kept.problem.sentence} It stays on this device.
       </p>
     );
-  return null;
+  return <UnreadableNote sentences={kept.unreadable ?? []} />;
 }
 
 export function firstName(name: string): string {

@@ -20,6 +20,7 @@ import { useCurrentTrainee } from '../trainee/index.ts';
 import type { FloorHome } from './floorSync.ts';
 import { safetyChecks } from './safetyChecks.ts';
 import { sessionToday, startRuns, type ToRun } from './startRuns.ts';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 const MOST_OTHERS = 5;
 
@@ -58,7 +59,8 @@ export function StartPage() {
   const chosen =
     sessions.find(({ session }) => session.id === search.get('planned')) ?? sessions.find((s) => !done.has(s.session.id)) ?? sessions[0];
   const isDone = chosen !== undefined && done.has(chosen.session.id);
-  const underWay = runs.data.filter((r) => !r.ended);
+  const underWay = runs.data.filter((r) => !r.ended && !r.unreadable);
+  const unreadable = runs.data.flatMap((r) => r.unreadable ?? []);
   const holds = [...readiness.data.stopSigns.filter((s) => !s.closure).map((s) => s.reason), ...trainee.screening.locks];
   const company = (today.data ?? []).filter((t) => t.kind === 'session' && t.traineeId !== trainee.id);
 
@@ -75,6 +77,7 @@ export function StartPage() {
 
   return (
     <div className="max-w-4xl px-4 py-3 sm:px-6">
+      <UnreadableNote sentences={unreadable} />
       {underWay.length > 0 && (
         <section aria-label="Under way" className="mb-4 border-s-4 border-primary bg-primary/10 px-4 py-2.5">
           {underWay.map((r) => (

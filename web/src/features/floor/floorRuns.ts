@@ -22,6 +22,8 @@ export interface FloorRun {
   /** Why loaded work pauses, as the server last said. */
   readonly holds: readonly string[];
   readonly sessionId?: string;
+  /** What the server could not read of it. */
+  readonly unreadable?: readonly string[];
 }
 
 type FloorRuns = Readonly<Record<string, FloorRun>>;
@@ -83,6 +85,7 @@ const slice = createSlice({
           link: unsent.length > 0 ? 'sending' : 'kept',
           holds: reply.holds,
           photos: reply.photos,
+          unreadable: reply.unreadable,
           ...(reply.sessionId ? { sessionId: reply.sessionId } : {}),
         };
       }),

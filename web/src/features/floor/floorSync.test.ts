@@ -25,7 +25,14 @@ class FakeServer {
     const sent = body.events as unknown as FloorEvent[];
     if (sent.length > 0) this.heard.push(sent.map((e) => e.id));
     for (const e of sent) this.events.set(e.id, e);
-    const reply: FloorRunReply = { traineeId: body.traineeId, head, events: [...this.events.values()], holds: [], photos: [] };
+    const reply: FloorRunReply = {
+      traineeId: body.traineeId,
+      head,
+      events: [...this.events.values()],
+      holds: [],
+      photos: [],
+      unreadable: [],
+    };
     return Response.json(reply);
   }
 }

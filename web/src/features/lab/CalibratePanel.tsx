@@ -20,6 +20,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { ReasonForm } from '../../client/ReasonForm.tsx';
 import { useCalibrationQuery, useRecordScaleReadingMutation, useSetReadingAsideMutation } from './endpoints.ts';
 import { percent, spanInWords } from './words.ts';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 export interface CalibratePanelProps {
   readonly trainee: TraineeReply;
@@ -44,6 +45,7 @@ export const CalibratePanel = memo(function CalibratePanel({ trainee, body, setU
         <p className="mt-1 text-sm">In this position the load is how hard the trainee pushes: a scale shows it, and teaches nothing.</p>
       )}
       <ProblemNote error={error} retry={() => void refetch()} />
+      <UnreadableNote sentences={currentData?.unreadable ?? []} />
       {currentData && currentData.readings.length > 0 && (
         <ul className="mt-2 divide-y divide-base-300 border-t border-base-300 text-sm leading-snug">
           {currentData.readings.map((reading) => (

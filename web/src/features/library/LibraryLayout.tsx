@@ -1,5 +1,6 @@
 import { NavLink, Outlet } from 'react-router';
 import { useStudioLibrary } from './LibraryContext.ts';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 const TABS = [
   { to: '/library', label: 'Drills', end: true },
@@ -38,6 +39,7 @@ export function LibraryLayout() {
         </nav>
       </header>
       <div className="px-4 py-3 sm:px-6">
+        <UnreadableNote sentences={reply.unreadable.map(({ kind, id, sentence }) => `The studio’s ${kind} “${id}”: ${sentence}`)} />
         <Outlet />
       </div>
     </div>

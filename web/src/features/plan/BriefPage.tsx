@@ -15,13 +15,16 @@ import { BriefDrills } from './BriefDrills.tsx';
 import { BriefEvents } from './BriefEvents.tsx';
 import { BriefPauses } from './BriefPauses.tsx';
 import { usePlanFacts } from './PlanGate.tsx';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 const PLACE_IDS = Object.keys(PLACES) as readonly Place[];
 
 /** What the weeks must fit: days, places, other training, wishes and rules. */
 export function BriefPage() {
   const trainee = useCurrentTrainee();
-  const { brief } = usePlanFacts();
+  const {
+    brief: { unreadable, ...brief },
+  } = usePlanFacts();
   const [send, sending] = useSaveBriefMutation();
   const desk = useDesk<BriefDraft>({
     key: `brief:${trainee.id}`,
@@ -54,6 +57,7 @@ export function BriefPage() {
           )}
         </div>
       </div>
+      <UnreadableNote sentences={unreadable ? [unreadable] : []} />
       {desk.conflict ? (
         <ConflictNote what="this brief" takeTheirs={desk.startOver} keepMine={desk.keepMine} />
       ) : (

@@ -1,6 +1,7 @@
 import { doseInWords } from '@myokinet/core/drills';
 import { calendarDay } from '@myokinet/core/quantities';
 import { PencilLine } from 'lucide-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
@@ -8,6 +9,8 @@ import { type PencilledDose, pencilledDoses, withDoses } from './pencilled.ts';
 import { usePlanFacts } from './PlanGate.tsx';
 import { usePlanRules } from './planRules.ts';
 import type { PlanDesk } from './usePlanDesk.ts';
+
+const SHOWN_AT_ONCE = 3;
 
 /** Next doses that the log has earned or asks for: pencilled until the coach inks them in. */
 export function Pencilled({ desk, now }: { readonly desk: PlanDesk; readonly now: Date }) {
@@ -24,10 +27,12 @@ export function Pencilled({ desk, now }: { readonly desk: PlanDesk; readonly now
     today: calendarDay(now),
     done,
   });
+  // A few are shown at once; from then on it is the coach who opens and closes.
+  const [open, setOpen] = useState(doses.length <= SHOWN_AT_ONCE);
   if (doses.length === 0) return null;
   const accept = (accepted: readonly PencilledDose[]) => desk.edit(withDoses(desk.weeks, accepted));
   return (
-    <details className="no-print my-2 border-s-4 border-secondary ps-3" open={doses.length <= 3}>
+    <details className="no-print my-2 border-s-4 border-secondary ps-3" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="cursor-pointer">
         <PencilLine size={16} aria-hidden className="me-1 inline" />
         <span className="font-semibold">

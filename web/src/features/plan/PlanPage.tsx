@@ -14,6 +14,8 @@ import { PlanRulesContext, planRules } from './planRules.ts';
 import { usePlanDesk } from './usePlanDesk.ts';
 import { WeeksDesk } from './WeeksDesk.tsx';
 import { WeekView } from './WeekView.tsx';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
+import { weekInWords } from './week.ts';
 
 /** The weeks side by side, or one of them near. */
 export function PlanPage() {
@@ -48,10 +50,17 @@ function Desk({ from, weeks, near, saved }: DeskProps) {
   const library = useFittedLibrary();
   const schools = schoolsOf(useSchools(), desk.weeks[0]?.schools);
   const rules = planRules(trainee, readiness, { weekStart: from, now, library, schools, brief });
-  const note = desk.conflict ? (
-    <ConflictNote what="these weeks" takeTheirs={desk.startOver} keepMine={desk.keepMine} />
-  ) : (
-    <ProblemNote error={desk.error} retry={() => void desk.save()} />
+  const note = (
+    <>
+      <UnreadableNote
+        sentences={saved.flatMap((w) => (w.unreadable ? [`${weekInWords(w.weekStart as CalendarDay, now)}: ${w.unreadable}`] : []))}
+      />
+      {desk.conflict ? (
+        <ConflictNote what="these weeks" takeTheirs={desk.startOver} keepMine={desk.keepMine} />
+      ) : (
+        <ProblemNote error={desk.error} retry={() => void desk.save()} />
+      )}
+    </>
   );
   return (
     <PlanRulesContext value={rules}>

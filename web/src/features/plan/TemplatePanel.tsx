@@ -10,6 +10,7 @@ import { withProposal } from './planDraft.ts';
 import { usePlanFacts } from './PlanGate.tsx';
 import { asPlanned, usePlanRules } from './planRules.ts';
 import type { PlanDesk } from './usePlanDesk.ts';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 interface TemplatePanelProps {
   readonly desk: PlanDesk;
@@ -48,6 +49,7 @@ export function TemplatePanel({ desk, from, now }: TemplatePanelProps) {
   return (
     <details className="no-print mt-3 text-sm">
       <summary className="cursor-pointer font-semibold">Templates, and others who train along</summary>
+      <UnreadableNote sentences={templates.flatMap((t) => (t.unreadable ? [`“${t.name}”: ${t.unreadable}`] : []))} />
       <div className="mt-2 grid max-w-5xl gap-x-8 gap-y-3 md:grid-cols-2">
         <form
           className="flex flex-wrap items-end gap-2"

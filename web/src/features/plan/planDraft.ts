@@ -12,7 +12,7 @@ export type ItemDraft = SessionDraft['items'][number];
 /** The next revision of a saved week, or the first of a new one. */
 export function nextPlan(weekStart: string, saved: PlanReply | null): PlanDto {
   if (!saved) return { id: newId(), weekStart, revision: newId(), basedOn: null, sessions: [], notes: [], leftOut: [] };
-  const { savedAt: _saved, ...plan } = saved;
+  const { savedAt: _saved, unreadable: _unreadable, ...plan } = saved;
   return { ...plan, basedOn: plan.revision, revision: newId() };
 }
 

@@ -2,6 +2,7 @@ import type { ClearanceReply } from '@myokinet/core/contracts';
 import { shortDay } from '@myokinet/core/quantities';
 import { capacityInWords } from '@myokinet/core/readiness';
 import { useState } from 'react';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 /** Who signed what, when, on which figures, and what took it back. */
 export function ClearanceEntry({ clearance: c, now }: { readonly clearance: ClearanceReply; readonly now: Date }) {
@@ -19,6 +20,7 @@ export function ClearanceEntry({ clearance: c, now }: { readonly clearance: Clea
           Withdrawn {shortDay(c.withdrawnAt, now)}: {c.withdrawnReason}
         </p>
       )}
+      <UnreadableNote sentences={c.unreadable ? [`${c.unreadable} The clearance does not stand without them.`] : []} />
       <button type="button" className="link aside text-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? 'Hide the figures' : `The ${c.figures.length} figures it rested on`}
       </button>

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { useLibrary } from '../library/index.ts';
 import { SessionPhotos } from './SessionPhotos.tsx';
 import { MorningForm } from './MorningForm.tsx';
+import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 /** One logged session: the verdict at a glance, every set on request, and the morning after. */
 export function SessionEntry({
@@ -41,6 +42,7 @@ export function SessionEntry({
           </span>
         </span>
       </button>
+      <UnreadableNote sentences={session.unreadable ? [session.unreadable] : []} />
       {session.replaced && (
         <p className="aside text-sm sm:ps-[14rem]">
           Second version: sets of another device came in after the end. The first, with {session.replaced.sets}{' '}

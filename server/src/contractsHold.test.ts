@@ -1,0 +1,354 @@
+import { BUILT_IN } from '@myokinet/core/catalogue';
+import * as contracts from '@myokinet/core/contracts';
+import { addDays, instant } from '@myokinet/core/quantities';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { checkFor, screeningDto, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from './testBench.ts';
+
+let bench: TestBench;
+let at: string;
+let traineeId: string;
+const known = { screeningId: '', trialId: '', readingId: '', ladder: {}, drill: {}, fault: {} };
+
+/** A moment that has passed for the server. */
+const past = () => instant(new Date(addDays(bench.now(), -0.5)));
+const setUp = { position: 'plank' };
+
+beforeAll(async () => {
+  bench = await testBench();
+  const trainee = traineeDto();
+  traineeId = trainee.id;
+  at = `/api/trainees/${traineeId}`;
+  await bench.post('/api/trainees', trainee);
+  const screening = screeningDto(new Date(past()), { 'raised-pressure': 'whole' });
+  await bench.post(`${at}/screenings`, screening);
+  const check = checkFor('wall', new Date(past()));
+  await bench.post(`${at}/checks`, check);
+  const reading = { id: v7(), takenAt: past(), setUp, under: 'hands', kg: 48, massKg: 70, insisted: false, note: '' };
+  await bench.post(`${at}/scale-readings`, reading);
+  Object.assign(known, {
+    screeningId: screening.id,
+    trialId: check.trials[0]?.id,
+    readingId: reading.id,
+    ladder: { ...BUILT_IN.ladders.find((l) => l.id === 'push-up') },
+    drill: { ...BUILT_IN.drills.find((d) => d.id === 'plank') },
+    fault: { ...BUILT_IN.faults[0] },
+  });
+});
+afterAll(() => bench.close());
+
+const week = () => ({
+  id: v7(),
+  weekStart: '2026-12-07',
+  revision: v7(),
+  basedOn: null,
+  sessions: [
+    {
+      id: v7(),
+      day: '2026-12-08',
+      place: 'gym',
+      form: 'sets',
+      items: [{ id: v7(), drillId: 'plank', sets: 2, min: 10, max: 20, restSeconds: 30, why: 'x', support: { setUp, wanted: 0.6 } }],
+    },
+  ],
+  schools: { progress: 'feel' },
+  notes: ['one'],
+  leftOut: [{ drillId: 'plank', why: 'x' }],
+});
+const head = () => ({
+  id: v7(),
+  plannedSessionId: null,
+  startedAt: past(),
+  form: 'sets',
+  progress: 'count',
+  items: [{ id: v7(), drillId: 'plank', sets: 2, min: 10, max: 20, restSeconds: 30 }],
+});
+const happened = (own: object) => ({ id: v7(), order: 1, at: past(), ...own });
+const place = () => ({ itemId: v7(), round: 1, side: 'whole' });
+
+type Body = Record<string, unknown>;
+type Write = readonly [contract: keyof typeof contracts, method: 'POST' | 'PUT', path: (body: Body) => string, body: () => Body];
+
+/** Every write of the API: the contract it is held to, and a body that is taken. */
+const WRITES: readonly Write[] = [
+  ['TraineeDto', 'POST', () => '/api/trainees', () => ({ ...traineeDto({ armLength: 60 }) })],
+  [
+    'CheckDto',
+    'POST',
+    () => `${at}/checks`,
+    () => ({ ...checkFor('wall', new Date(past())), skips: [{ measureId: 'grip', reason: 'pain' }] }),
+  ],
+  [
+    'TrialCorrectionDto',
+    'POST',
+    () => `${at}/trial-corrections`,
+    () => ({ id: v7(), replaces: known.trialId, measureId: 'loaded-wrist-extension', value: 80, reason: 'misread' }),
+  ],
+  [
+    'BatteryPatchDto',
+    'PUT',
+    () => `${at}/battery`,
+    () => ({
+      id: v7(),
+      startedAt: past(),
+      scope: 'gate',
+      note: '',
+      cells: [{ measureId: 'grip', side: 'left', ordinal: 0, trialId: v7(), text: '4' }],
+      skips: [{ measureId: 'plank-hold', reason: 'pain' }],
+    }),
+  ],
+  ['SessionDto', 'POST', () => `${at}/sessions`, () => ({ ...sessionDto(new Date(past())), symptoms: [symptomDto(new Date(past()))] })],
+  ['SymptomDto', 'POST', () => `${at}/symptoms`, () => ({ ...symptomDto(new Date(past())) })],
+  ['StopSignClosureDto', 'POST', () => `${at}/stop-sign-closures`, () => ({ id: v7(), symptomId: v7(), ground: 'seen by a doctor' })],
+  ['ClearanceDto', 'POST', () => `${at}/clearances`, () => ({ id: v7(), ladderId: 'push-up', rungId: 'wall', initials: 'AS' })],
+  ['WithdrawalDto', 'POST', () => `${at}/withdrawals`, () => ({ id: v7(), clearanceId: v7(), reason: 'because of it' })],
+  ['ScreeningDto', 'POST', () => `${at}/screenings`, () => ({ ...screeningDto(new Date(past())), beighton: [] })],
+  [
+    'ConsultationDto',
+    'POST',
+    () => `${at}/consultations`,
+    () => ({
+      id: v7(),
+      screeningId: known.screeningId,
+      cautionIds: ['raised-pressure'],
+      role: 'doctor',
+      consultedOn: '2026-11-20',
+      allowed: 'all of it',
+    }),
+  ],
+  ['PlanDto', 'PUT', ({ weekStart }) => `${at}/plans/${String(weekStart)}`, week],
+  ['PlanBlockDto', 'PUT', () => `${at}/plans`, () => ({ revision: v7(), plans: [week()] })],
+  [
+    'PlanBriefDto',
+    'PUT',
+    () => `${at}/brief`,
+    () => ({
+      revision: v7(),
+      basedOn: null,
+      weeks: 4,
+      days: [{ weekday: 'Monday', minutes: 45, place: 'gym', form: 'sets', at: '17:30' }],
+      equipment: { gym: ['wall'], home: [], deck: [] },
+      events: [{ id: v7(), name: 'Class', weekday: 'Friday', effort: 5, minutes: 60, joints: ['wrist'] }],
+      pauses: [{ from: '2026-12-20', to: '2026-12-27', reason: 'holiday' }],
+      always: ['plank'],
+      never: [],
+      likes: [],
+      dislikes: [],
+      deloadEvery: 4,
+      ramp: 0.1,
+      balance: 0.2,
+    }),
+  ],
+  [
+    'PlanTemplateDto',
+    'POST',
+    () => '/api/plan-templates',
+    () => ({
+      id: v7(),
+      name: 'Four weeks',
+      note: '',
+      sessions: [{ week: 0, weekday: 'Monday', place: 'gym', form: 'sets', items: [{ drillId: 'plank', sets: 2 }] }],
+    }),
+  ],
+  [
+    'ScaleReadingDto',
+    'POST',
+    () => `${at}/scale-readings`,
+    () => ({ id: v7(), takenAt: past(), setUp, under: 'hands', kg: 48, massKg: 70, insisted: false, note: '' }),
+  ],
+  [
+    'ReadingSetAsideDto',
+    'POST',
+    () => `${at}/scale-readings/set-aside`,
+    () => ({ id: v7(), readingId: known.readingId, reason: 'slipped' }),
+  ],
+  [
+    'BandDto',
+    'PUT',
+    ({ id }) => `/api/bands/${String(id)}`,
+    () => ({
+      id: v7(),
+      revision: v7(),
+      basedOn: null,
+      name: 'Thick',
+      slackCm: 40,
+      inUse: true,
+      readings: [
+        { stretchCm: 20, kg: 8 },
+        { stretchCm: 40, kg: 15 },
+      ],
+    }),
+  ],
+  [
+    'RepeatabilityTestDto',
+    'POST',
+    () => '/api/repeatability-tests',
+    () => ({
+      id: v7(),
+      takenAt: past(),
+      measureId: 'grip',
+      kind: 'one coach',
+      otherCoach: '',
+      repeated: [1, 2, 3].map((n) => ({ traineeId, side: 'left', measureId: 'grip', first: [30 + n], second: [31 + n] })),
+    }),
+  ],
+  [
+    'PictureDto',
+    'POST',
+    () => `${at}/pictures`,
+    () => ({
+      id: v7(),
+      takenAt: past(),
+      measureId: 'shoulder-flexion',
+      side: 'left',
+      width: 100,
+      height: 100,
+      facing: 'left',
+      points: [1, 2, 3].map((n) => ({ id: `p${n}`, x: n, y: n * n, placedBy: 'coach' })),
+      value: 150,
+      standardError: 2,
+      image: Buffer.from([0xff, 0xd8, 0xff, 0xe0]).toString('base64'),
+    }),
+  ],
+  [
+    'FloorPatchDto',
+    'PUT',
+    ({ head: h }) => `/api/floor/${String((h as Body | undefined)?.id ?? v7())}`,
+    () => ({
+      traineeId,
+      head: head(),
+      events: [
+        happened({ kind: 'set', ...place(), amount: 20 }),
+        happened({ kind: 'fault', ...place(), faultId: 'hips sag or twist', mended: true }),
+        happened({ kind: 'turn', itemId: v7(), support: { setUp }, harder: true }),
+        happened({ kind: 'swap', itemId: v7(), drillId: 'plank', sets: 2, min: 5, max: 10, restSeconds: 30, harder: false }),
+        happened({ kind: 'skip', itemId: v7(), reason: 'pain' }),
+        happened({ kind: 'symptom', symptom: { intensity: 1, place: 'wrist', side: 'left', kind: 'ache', moment: 'during' } }),
+        happened({ kind: 'take back', eventId: v7() }),
+        happened({ kind: 'close', effort: 5, minutes: 30, note: '' }),
+      ],
+    }),
+  ],
+  [
+    'DrillEntryDto',
+    'PUT',
+    () => '/api/library/drills/plank',
+    () => ({ revision: v7(), basedOn: null, entry: structuredClone(known.drill) }),
+  ],
+  [
+    'LadderEntryDto',
+    'PUT',
+    () => '/api/library/ladders/push-up',
+    () => ({ revision: v7(), basedOn: null, entry: structuredClone(known.ladder) }),
+  ],
+  [
+    'FaultEntryDto',
+    'PUT',
+    () => `/api/library/faults/${encodeURIComponent((known.fault as { id: string }).id)}`,
+    () => ({ revision: v7(), basedOn: null, entry: structuredClone(known.fault) }),
+  ],
+  ['EntryResetDto', 'POST', () => '/api/library/drills/plank/reset', () => ({ revision: v7(), basedOn: null })],
+  ['LibraryImportDto', 'POST', () => '/api/library/imports', () => ({ id: v7(), format: 'json', text: '{}', apply: false, state: '' })],
+  [
+    'StudioSchoolsDto',
+    'PUT',
+    () => '/api/schools',
+    () => ({ revision: v7(), basedOn: null, blade: 'set', progress: 'count', rhythm: 'training days', stretching: 'active before' }),
+  ],
+  ['FloorPhotoDto', 'POST', () => `/api/floor/${v7()}/photos`, () => ({ id: v7(), takenAt: past(), image: '/9j/4A==' })],
+];
+
+/** Contracts that are part of others, or of an address. */
+const PARTS =
+  /^(Fault|Drill|Ladder|Rung|RungDemand|LibraryFile|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
+
+it('every contract is tried', () => {
+  const tried = new Set<string>(WRITES.map(([contract]) => contract));
+  const all = Object.keys(contracts).filter((name) => name.endsWith('Dto') && !PARTS.test(name));
+  expect(all.filter((name) => !tried.has(name))).toEqual([]);
+});
+
+type Path = readonly (string | number)[];
+
+/** Every place in a body; of a list of like things the first, of events each. */
+function placesIn(value: unknown, at: Path = []): Path[] {
+  if (typeof value !== 'object' || value === null) return [at];
+  const list = Array.isArray(value);
+  const inside = Object.entries(value as Body).filter(([key]) => !list || key === '0' || at.at(-1) === 'events');
+  return [...(at.length > 0 ? [at] : []), ...inside.flatMap(([key, v]) => placesIn(v, [...at, list ? Number(key) : key]))];
+}
+
+const GONE = Symbol('gone');
+const nested = (depth: number) => Array.from({ length: depth }).reduce<unknown>((inner) => [inner], 'x');
+
+const WRONG: readonly (readonly [string, unknown])[] = [
+  ['gone', GONE],
+  ['null', null],
+  ['an object', {}],
+  ['an empty list', []],
+  ['a list in a list', [[]]],
+  ['a list of nothing', [null]],
+  ['an empty text', ''],
+  ['a long text', 'x'.repeat(3000)],
+  ['a text of NUL', 'a\u0000b'],
+  ['a minus', -1],
+  ['huge', 1e300],
+  ['a truth', true],
+  ['a deep list', nested(40)],
+  ['a long list', Array.from({ length: 5000 }, () => ({}))],
+  ['a property of the language', JSON.parse('{"constructor":{"prototype":{}}}')],
+];
+
+function put(body: Body, [key, ...rest]: Path, value: unknown): void {
+  const target = body as Record<string | number, unknown>;
+  if (key === undefined) return;
+  if (rest.length > 0) put(target[key] as Body, rest, value);
+  else if (value === GONE) Reflect.deleteProperty(target, key);
+  else target[key] = value;
+}
+
+const rowsOf = () => {
+  const tables = bench.db.prepare<[], string>(`SELECT name FROM sqlite_schema WHERE type = 'table'`).pluck().all();
+  return tables.reduce((sum, t) => sum + (bench.db.prepare(`SELECT count(*) FROM "${t}"`).pluck().get() as number), 0);
+};
+
+describe.each(WRITES)('%s', (_contract, method, path, body) => {
+  it('takes no wrong field: no failure inside, nothing stored, the field named', async () => {
+    const send = (b: Body) => (method === 'POST' ? bench.post(path(b), b) : bench.put(path(b), b));
+    const wrong: unknown[] = [];
+    let rows = rowsOf();
+    for (const place of placesIn(body()))
+      for (const [what, value] of WRONG) {
+        const b = structuredClone(body());
+        put(b, place, value);
+        const before = rows;
+        const reply = (await send(b)) as { status: number; body: { code?: string; fields?: readonly { field: string }[] } };
+        rows = rowsOf();
+        const refused = reply.status >= 400;
+        if (reply.status >= 500 || (refused && rows !== before))
+          wrong.push([place.join('/'), what, reply.status, reply.body, rows - before]);
+        if (reply.body.code === 'contract-broken' && reply.body.fields?.[0]?.field === undefined)
+          wrong.push([place.join('/'), what, 'no field named']);
+      }
+    expect(wrong).toEqual([]);
+  });
+});
+
+describe('what is wrong as a whole', () => {
+  it('a day that is none, in an address, names its field', async () => {
+    expect(await bench.get(`${at}/plans?from=2026-99-99`)).toMatchObject({ status: 422, body: { fields: [{ field: '/from' }] } });
+    expect(await bench.get(`${at}/plans?from=2026-11-23&weeks=1.5`)).toMatchObject({
+      status: 422,
+      body: { fields: [{ field: '/weeks' }] },
+    });
+    expect(await bench.get(`${at}/plans/2026-99-99`)).toMatchObject({ status: 422, body: { fields: [{ field: '/weekStart' }] } });
+  });
+
+  it('nesting two thousand deep, and a list where an object belongs', async () => {
+    expect(await bench.post('/api/trainees', { name: nested(2000) })).toMatchObject({
+      status: 422,
+      body: { fields: [{ limit: 'depth' }] },
+    });
+    expect(await bench.post('/api/trainees', [])).toMatchObject({ status: 422, body: { fields: [{ limit: 'object' }] } });
+  });
+});
