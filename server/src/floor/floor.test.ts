@@ -171,8 +171,8 @@ describe('symptoms act at once', () => {
 
 describe('bad input', () => {
   it.each([
-    [{ amount: -1 }, 'A set must not be negative.'],
-    [{ amount: 99_999 }, 'A set must be at most 3600.'],
+    [{ amount: -1 }, 'A set must be a whole number from 0 to 3600.'],
+    [{ amount: 99_999 }, 'A set must be a whole number from 0 to 3600.'],
     [{ amount: 2.5 }, 'A set must be a whole number from 0 to 3600.'],
     [{ at: 'yesterday' }, 'The time of the event must be a date and time in UTC'],
   ])('a set with %j', async (own, message) => {

@@ -1,12 +1,13 @@
+import { createHash } from 'node:crypto';
 import { BUILT_IN } from '@myokinet/core/catalogue';
-import type { ImportReply } from '@myokinet/core/contracts';
+import { type ImportReply, LibraryImportDto, validated } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
 import { readDrillsCsv, readLibraryFile } from '@myokinet/core/interchange';
 import { differences, EMPTY_LIBRARY, ENTRY_KINDS, type EntryKind, type LibraryContent, LIST_OF, merged } from '@myokinet/core/library';
 
-/** A file, and the library it comes to. Entries travel as text: threads hand text over at once, and objects slowly. */
+/** A request to import, as it arrived, and the library it comes to. Entries travel as text: threads hand objects over slowly. */
 export interface FileToJudge {
-  readonly format: 'json' | 'csv';
-  readonly text: string;
+  readonly body: Uint8Array;
   /** The studio's own entries, over the built-in ones. */
   readonly own: readonly { readonly kind: EntryKind; readonly document: string }[];
   readonly setAside: readonly string[];
@@ -15,19 +16,28 @@ export interface FileToJudge {
 
 /** What a file would do, and the entries that it would write. */
 export interface JudgedFile extends Pick<ImportReply, 'problems' | 'more' | 'entries'> {
+  readonly request: Pick<LibraryImportDto, 'id' | 'apply' | 'state'>;
+  /** Of the file, so that the same id with another file is noticed. */
+  readonly fingerprint: string;
   readonly writes: readonly { readonly kind: EntryKind; readonly id: string; readonly document: string }[];
 }
 
 /** What an import has to say: everything that is wrong, but not more than anybody reads. */
 const MOST_PROBLEMS = 200;
 
-/** Reads a file against the library it comes to. Takes seconds for the largest: see `judgeInThread`. */
-export function judgeFile({ format, text, own, setAside, now }: FileToJudge): JudgedFile {
+/**
+ * Reads a file against the library it comes to. Takes seconds for the largest: see `judgeInThread`.
+ *
+ * @throws Refusal `body-unreadable`, `contract-broken` where the request itself is at fault; a bad file is told in `problems`
+ */
+export function judgeFile({ body, own, setAside, now }: FileToJudge): JudgedFile {
+  const { text, format, id, apply, state } = validated(LibraryImportDto, readJson(body), { now: new Date(now) });
+  const about = { request: { id, apply, state }, fingerprint: createHash('sha256').update(text).digest('hex') };
   const content = merged(BUILT_IN, contentOf(own, setAside));
   const read = (format === 'json' ? readLibraryFile : readDrillsCsv)(text, content, new Date(now));
   if (read.problems.length > 0) {
     const more = Math.max(0, read.problems.length - MOST_PROBLEMS);
-    return { problems: read.problems.slice(0, MOST_PROBLEMS), more, entries: [], writes: [] };
+    return { ...about, problems: read.problems.slice(0, MOST_PROBLEMS), more, entries: [], writes: [] };
   }
   const all = ENTRY_KINDS.flatMap((kind) => {
     const current = new Map<string, object>(content[LIST_OF[kind]].map((entry) => [entry.id, entry]));
@@ -39,11 +49,20 @@ export function judgeFile({ format, text, own, setAside, now }: FileToJudge): Ju
     });
   });
   return {
+    ...about,
     problems: [],
     more: 0,
     entries: all.map(({ head }) => head),
     writes: all.flatMap(({ head: { kind, id, what }, entry }) => (what === 'same' ? [] : [{ kind, id, document: JSON.stringify(entry) }])),
   };
+}
+
+function readJson(body: Uint8Array): unknown {
+  try {
+    return JSON.parse(new TextDecoder().decode(body));
+  } catch {
+    throw new Refusal('body-unreadable');
+  }
 }
 
 function contentOf(own: FileToJudge['own'], setAside: readonly string[]): LibraryContent {

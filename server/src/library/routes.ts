@@ -5,7 +5,6 @@ import {
   FaultEntryDto,
   LadderEntryDto,
   LIBRARY_LIMITS,
-  LibraryImportDto,
   StudioSchoolsDto,
   validated,
 } from '@myokinet/core/contracts';
@@ -54,9 +53,13 @@ export function libraryRoutes(app: FastifyInstance, { library, schools, scope }:
       library.reset(kind, params.id, validated(EntryResetDto, body, scope())),
     );
 
-  app.post('/api/library/imports', { bodyLimit: IMPORT_BODY_LIMIT }, ({ body }) =>
-    library.import(validated(LibraryImportDto, body, scope()), v7),
-  );
+  // A scope of its own: here the body is not read by the server but by whoever judges the file.
+  void app.register((imports, _options, done) => {
+    imports.removeContentTypeParser('application/json');
+    imports.addContentTypeParser('application/json', { parseAs: 'buffer' }, (_request, body, read) => read(null, body));
+    imports.post<{ Body: Buffer }>('/api/library/imports', { bodyLimit: IMPORT_BODY_LIMIT }, ({ body }) => library.import(body, v7));
+    done();
+  });
 
   app.get('/api/library/file.json', (_request, reply) =>
     attached(reply, 'myokinet-library.json', 'application/json', writeLibraryFile(library.current().content, BUILT_IN_VERSION)),

@@ -3,7 +3,6 @@ import { type EntryResetDto, type ImportReply, type LibraryReply, type OwnEntryR
 import { type FieldProblem, Refusal } from '@myokinet/core/errors';
 import {
   EMPTY_LIBRARY,
-  ENTRY_KINDS,
   type EntryKind,
   type Library,
   type LibraryContent,
@@ -72,6 +71,8 @@ export function libraryStore(context: Context, judge: JudgeFile) {
     };
     if (head.basedOn === null) insertEntry.run(row);
     insertRevision.run(row);
+    // It was judged before it came here.
+    if (head.document !== null) READ.set(head.revision, { value: JSON.parse(head.document) as Entry });
     if (head.basedOn !== null) pointToRevision.run(row);
   }
 
@@ -141,13 +142,14 @@ export function libraryStore(context: Context, judge: JudgeFile) {
     },
 
     /** Reads a file and tells what it would do; does it only when asked, as a whole or not at all. */
-    async import({ id, format, text, apply, state }: ImportRequest, newId: () => string): Promise<ImportReply> {
+    async import(body: Uint8Array, newId: () => string): Promise<ImportReply> {
       const { rows } = open();
       const own = rows.flatMap((row) => (entryOf(row) && row.document !== null ? [{ kind: row.kind, document: row.document }] : []));
       const setAside = rows.filter((r) => r.standing === 'set aside').map((r) => r.id);
-      const { problems, more, entries, writes } = await judge({ format, text, own, setAside, now: instant(now()) });
+      const { request, fingerprint, problems, more, entries, writes } = await judge({ body, own, setAside, now: instant(now()) });
+      const { id, apply, state } = request;
       if (problems.length > 0 || !apply) return { problems, more, entries, applied: false, state: open().state };
-      change(id, { format, text }, () => {
+      change(id, { fingerprint }, () => {
         if (state !== open().state)
           throw new Refusal('edited-elsewhere', 'The library changed since the file was looked at. Look at it again.');
         for (const { kind, id: entryId, document } of writes) {
@@ -158,15 +160,6 @@ export function libraryStore(context: Context, judge: JudgeFile) {
       return { problems, more, entries, applied: true, state: open().state };
     },
   };
-}
-
-export interface ImportRequest {
-  readonly id: string;
-  readonly format: 'json' | 'csv';
-  readonly text: string;
-  readonly apply: boolean;
-  /** State of the library that the file was looked at beside. */
-  readonly state: string;
 }
 
 function entriesById(content: LibraryContent): Readonly<Record<EntryKind, ReadonlyMap<string, Entry>>> {
