@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { atTheMoment, expect, type Page, test } from './test.ts';
+import { now } from './clock.ts';
 import type { CaseloadRow, FloorRunReply, RecordReply, TraineeReply } from '@myokinet/core/contracts';
 import { drill, openRun, withoutSound } from './floorRuns.ts';
 import { Server } from './server.ts';
@@ -74,7 +75,7 @@ test('two devices run the same session and come to the same; sets after the end 
   const run = await openRun(server, idOf('Tobias'), [drill('plank', { sets: 3 }), drill('neck-loosening', { sets: 1 })]);
   const [one, two] = await Promise.all(
     [1, 2].map(async () => {
-      const context = await browser.newContext();
+      const context = await atTheMoment(await browser.newContext());
       const page = await context.newPage();
       await withoutSound(page);
       await page.goto(`${server.address}/floor/${run.id}`);
@@ -145,7 +146,7 @@ test('a gate that locks in mid-session stops loaded work and says why; the clock
   await server.send('POST', `/api/trainees/${id}/symptoms`, {
     id: '0190d0a0-0000-7000-8000-00000000abcd',
     sessionId: null,
-    at: new Date().toISOString(),
+    at: now().toISOString(),
     intensity: 7,
     place: 'shoulder',
     side: 'right',
@@ -163,7 +164,7 @@ test('a gate that locks in mid-session stops loaded work and says why; the clock
 test('a session is started from Today’s page of the trainee, joined, ended, and not run twice unawares', async ({ page }) => {
   await withoutSound(page);
   const traineeId = idOf('Ines');
-  const monday = new Date();
+  const monday = now();
   monday.setDate(monday.getDate() - ((monday.getDay() + 6) % 7));
   const day = (date: Date) =>
     `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
@@ -180,7 +181,7 @@ test('a session is started from Today’s page of the trainee, joined, ended, an
         weekStart,
         revision: '0190d0a0-0000-7000-8000-00000000aaa1',
         basedOn: known?.revision ?? null,
-        sessions: [{ id: '0190d0a0-0000-7000-8000-00000000aaa3', day: day(new Date()), items: [item] }],
+        sessions: [{ id: '0190d0a0-0000-7000-8000-00000000aaa3', day: day(now()), items: [item] }],
         notes: [],
         leftOut: [],
       },

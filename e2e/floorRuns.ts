@@ -1,6 +1,7 @@
 import type { FloorHead, FloorItem } from '@myokinet/core/floor';
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
+import { now } from './clock.ts';
 import type { Server } from './server.ts';
 
 /** A drill of a run. Its sets are long, so that none ends by itself on a slow machine. */
@@ -19,7 +20,7 @@ export async function openRun(server: Server, traineeId: string, items: readonly
   const head: FloorHead = {
     id: v7(),
     plannedSessionId: null,
-    startedAt: new Date(Date.now() - 60_000).toISOString() as FloorHead['startedAt'],
+    startedAt: new Date(now().getTime() - 60_000).toISOString() as FloorHead['startedAt'],
     form: 'sets',
     progress: 'count',
     items,

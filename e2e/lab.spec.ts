@@ -1,4 +1,5 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import { type Locator } from '@playwright/test';
+import { expect, type Page, test } from './test.ts';
 import type { BandReply, CalibrationReply, CaseloadRow, LibraryReply, TraineeReply } from '@myokinet/core/contracts';
 import { Server } from './server.ts';
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page, test } from './test.ts';
 import type { CaseloadRow, LibraryReply } from '@myokinet/core/contracts';
 import { Server } from './server.ts';
 
@@ -304,8 +304,8 @@ test('the library goes out as a file and comes back; a bad file changes nothing'
   await expect(page.getByText(/Drill “plank”: The name must not contain < or >/)).toBeVisible();
   await page
     .getByLabel('File')
-    .setInputFiles({ name: 'huge.json', mimeType: 'application/json', buffer: Buffer.alloc(49 * 1024 * 1024, 32) });
-  await expect(page.getByText('“huge.json” has 49 MB; the limit is 8 MB. Nothing was read.')).toBeVisible();
+    .setInputFiles({ name: 'huge.json', mimeType: 'application/json', buffer: Buffer.alloc(13 * 1024 * 1024, 32) });
+  await expect(page.getByText('“huge.json” has 13 MB; the limit is 12 MB. Nothing was read.')).toBeVisible();
   expect((await own()).length).toBe(touched);
 
   await choose({ ...file, drills: file.drills.map((d) => (d.id === 'halo' ? { ...d, name: 'Halo, slowly' } : d)) });

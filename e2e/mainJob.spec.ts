@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page, test } from './test.ts';
+import { dayOf, now } from './clock.ts';
 import type { CheckReply, RecordReply } from '@myokinet/core/contracts';
 import { Server } from './server.ts';
 
@@ -24,7 +25,7 @@ async function restart(page: Page): Promise<void> {
 
 async function logAsPlanned(page: Page, daysAgo: number): Promise<void> {
   await page.getByRole('button', { name: 'All done as planned', exact: true }).click();
-  await page.getByLabel('When').fill(`${new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10)}T10:00`);
+  await page.getByLabel('When').fill(`${dayOf(new Date(now().getTime() - daysAgo * 86_400_000))}T10:00`);
   await page.getByLabel('Effort, 0–10').fill('6');
   await expect(page.getByText('Clean so far.')).toBeVisible();
 }

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { atTheMoment, expect, type Page, test } from './test.ts';
 import type { CaseloadRow, CheckReply, PictureReply, ReadinessReply, BatteryReply } from '@myokinet/core/contracts';
 import { drawFigure, pngHeader } from './drawnFigure.ts';
 import { Server } from './server.ts';
@@ -20,7 +20,7 @@ async function open(page: Page, id: string, scope: string): Promise<void> {
 
 test('a battery by keyboard alone: one key a trial beyond the digits, paused, resumed on another device, saved', async ({ browser }) => {
   const id = idAt(0);
-  const [one, two] = await Promise.all([1, 2].map(async () => (await browser.newContext()).newPage()));
+  const [one, two] = await Promise.all([1, 2].map(async () => (await atTheMoment(await browser.newContext())).newPage()));
   if (!one || !two) throw new Error('no pages');
   await open(one, id, 'shoulder-flexion,blade-winging,grip');
   await expect(one.getByRole('heading', { name: 'Shoulder flexion' })).toBeVisible();

@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page, test } from './test.ts';
+import { dayOf, now } from './clock.ts';
 import type { CaseloadRow } from '@myokinet/core/contracts';
 import { Server } from './server.ts';
 
@@ -38,7 +39,7 @@ const PAGES: readonly (readonly [string, () => string])[] = [
   ['loads of a ladder', () => `/trainees/${crew[0]?.id}/lab/ladder`],
   ['library, bands', () => '/library/bands'],
   ['plan, weeks', () => `/trainees/${crew[0]?.id}/plan`],
-  ['plan, one week', () => `/trainees/${crew[0]?.id}/plan?week=${new Date().toISOString().slice(0, 10)}`],
+  ['plan, one week', () => `/trainees/${crew[0]?.id}/plan?week=${dayOf(now())}`],
   ['plan, calendar', () => `/trainees/${crew[0]?.id}/plan/calendar`],
   ['plan, brief', () => `/trainees/${crew[0]?.id}/plan/brief`],
   ['plan, compare', () => `/trainees/${crew[0]?.id}/plan/compare`],
@@ -67,8 +68,10 @@ async function open(page: Page, path: string): Promise<void> {
   await expect(page.getByText('Loading…')).toHaveCount(0);
 }
 
-async function faultsFound(page: Page): Promise<readonly string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+/** @param only what a change of theme alone can break */
+async function faultsFound(page: Page, only?: readonly string[]): Promise<readonly string[]> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (only ? axe.withRules([...only]) : axe).analyze();
   return violations.map((v) => `${v.impact}: ${v.help} ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`);
 }
 
@@ -82,10 +85,10 @@ for (const [name, path] of PAGES)
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await open(page, path());
     expect(await spills()).toBeLessThanOrEqual(0);
-    for (const theme of ['bench', 'lamp']) {
-      await page.evaluate((value) => document.documentElement.setAttribute('data-theme', value), theme);
-      expect([theme, await faultsFound(page)]).toEqual([theme, []]);
-    }
+    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'bench'));
+    expect(await faultsFound(page)).toEqual([]);
+    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'lamp'));
+    expect(await faultsFound(page, ['color-contrast'])).toEqual([]);
     await page.setViewportSize({ width: 390, height: 844 });
     await expect.poll(spills).toBeLessThanOrEqual(0);
     expect(errors).toEqual([]);

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page, test } from './test.ts';
 import type { CaseloadRow, PlanReply } from '@myokinet/core/contracts';
 import { Server } from './server.ts';
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { atTheMoment, expect, test } from './test.ts';
 import type { CaseloadRow } from '@myokinet/core/contracts';
 import { Server } from './server.ts';
 
@@ -10,7 +10,7 @@ test.afterAll(() => server.remove());
 
 test('two tabs edit the same week: the second is told, keeps its version, and chooses', async ({ browser }) => {
   // two devices, so that the tabs do not share their drafts
-  const [one, two] = await Promise.all([1, 2].map(async () => (await browser.newContext()).newPage()));
+  const [one, two] = await Promise.all([1, 2].map(async () => (await atTheMoment(await browser.newContext())).newPage()));
   if (!one || !two) throw new Error('no pages');
   await one.goto(`${server.address}/trainees/new`);
   await one.getByLabel('Name').fill('Ada Spar');

@@ -1,5 +1,8 @@
 import 'reflect-metadata';
-import { cleanup } from '@testing-library/react';
 import { afterEach } from 'vitest';
 
-afterEach(cleanup);
+// Only where there is a document is there anything to clean up.
+if (typeof document !== 'undefined') {
+  const { cleanup } = await import('@testing-library/react');
+  afterEach(cleanup);
+}

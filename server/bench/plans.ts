@@ -10,6 +10,8 @@ import { candidatesFor } from '../../core/src/planning/candidates.ts';
 import { madeUpTrainee } from '../../core/src/planning/madeUpTrainee.ts';
 import { forGlpk } from '../../core/src/solver/forGlpk.ts';
 
+const clock = () => performance.now();
+
 const TRAINEES = 30;
 const SECONDS = 5;
 const GAP = 0.01;
@@ -25,7 +27,7 @@ export async function planMany(): Promise<readonly string[]> {
     const { program } = blockProgram(blockTask(input));
     const built = (performance.now() - began) / 1000;
     let first: number | undefined;
-    const { seconds, gap = Number.NaN } = solveStaged(highs, program, { seconds: SECONDS, gap: GAP }, ({ values, seconds: at }) => {
+    const { seconds, gap = Number.NaN } = solveStaged(highs, program, { seconds: SECONDS, gap: GAP }, clock, ({ values, seconds: at }) => {
       if (values) first ??= at;
     });
     return { candidates, first: built + (first ?? Number.NaN), seconds: built + seconds, gap };
@@ -81,7 +83,7 @@ function rulesLine(highs: Awaited<ReturnType<typeof loadHighs>>, spread: Spread,
       broken++;
       continue;
     }
-    const { values } = solveStaged(highs, block.program, { seconds: 2, gap: 0.002 });
+    const { values } = solveStaged(highs, block.program, { seconds: 2, gap: 0.002 }, clock);
     if (!values) continue;
     const sessions = chosenSessions(task, block, values).flatMap((s) => {
       const slot = task.slots[s.slot];
@@ -99,8 +101,8 @@ async function secondSolver(highs: Awaited<ReturnType<typeof loadHighs>>): Promi
   const lines: string[] = [];
   for (let i = 0; i < SECOND_SOLVER.trainees; i++) {
     const { program } = blockProgram(blockTask(madeUpTrainee(`bench ${i}`, { weeks: 1 })));
-    const mine = timed(() => solveByHighs(highs, program, { seconds: SECOND_SOLVER.seconds, gap: GAP }).objective ?? Number.NaN);
-    const staged = timed(() => solveStaged(highs, program, { seconds: SECOND_SOLVER.seconds, gap: GAP }).objective ?? Number.NaN);
+    const mine = timed(() => solveByHighs(highs, program, { seconds: SECOND_SOLVER.seconds, gap: GAP }, clock).objective ?? Number.NaN);
+    const staged = timed(() => solveStaged(highs, program, { seconds: SECOND_SOLVER.seconds, gap: GAP }, clock).objective ?? Number.NaN);
     const began = performance.now();
     const other = await glpk.solve(forGlpk(glpk, program as Program), {
       msglev: glpk.GLP_MSG_OFF,

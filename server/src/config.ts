@@ -6,6 +6,8 @@ export interface Config {
   /** Folder of the built pages; absent in development, where another server brings them. */
   readonly pages: string | undefined;
   readonly log: boolean;
+  /** How far this server's clock is ahead of the machine's, in milliseconds: for tests, which choose their day. */
+  readonly clockShift: number;
   /** The built program that judges library files in a thread of its own; absent in development. */
   readonly judge: URL | undefined;
 }
@@ -23,6 +25,14 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     databaseFile: env.MYOKINET_DB ?? '.data/myokinet.sqlite',
     pages: env.MYOKINET_PAGES,
     log: env.MYOKINET_LOG === '1',
+    clockShift: shiftFrom(env),
     judge: env.NODE_ENV === 'production' ? new URL('./judgeThread.js', import.meta.url) : undefined,
   };
+}
+
+/** How far the clock is shifted, in milliseconds; not at all where nothing is said. */
+export function shiftFrom(env: NodeJS.ProcessEnv): number {
+  const shift = Number(env.MYOKINET_CLOCK_SHIFT ?? 0);
+  if (!Number.isFinite(shift)) throw new Error(`MYOKINET_CLOCK_SHIFT must be a number of milliseconds, not "${env.MYOKINET_CLOCK_SHIFT}".`);
+  return shift;
 }

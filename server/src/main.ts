@@ -11,7 +11,10 @@ const config = configFrom(process.env);
 mkdirSync(dirname(config.databaseFile), { recursive: true });
 const db = openDatabase(config.databaseFile);
 const app = await buildApp(
-  servicesFor({ db, who: BUILT_IN_COACH, now: () => new Date() }, config.judge && judgeInThread(config.judge)),
+  servicesFor(
+    { db, who: BUILT_IN_COACH, now: () => new Date(Date.now() + config.clockShift) },
+    config.judge && judgeInThread(config.judge),
+  ),
   config,
 );
 

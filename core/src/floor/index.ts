@@ -18,3 +18,17 @@ export { paceAt, paceOf, stillGoodAt, tonesOf, type Pace, type PaceMoment, type 
 export { loggedItems } from './logged.ts';
 export { testedIn, type Tested } from './tested.ts';
 export { TURN, turnSupport, type Turned } from './turn.ts';
+export { amountByFeel } from './feel.ts';
+export {
+  isUnderWay,
+  stageAfter,
+  stageFor,
+  type LoggedSet,
+  type SeenFault,
+  type StageEffect,
+  type StageEvent,
+  type StagePhase,
+  type StageSet,
+  type StageState,
+  type StageStep,
+} from './stage.ts';

@@ -113,7 +113,7 @@ describe('a library file', () => {
   it('is refused when it is no JSON, no object, or far too large', () => {
     expect(read('{ "drills": [').problems[0]?.message).toMatch(/not readable JSON/);
     expect(read('[]').problems[0]?.message).toMatch(/one JSON object/);
-    expect(read('x'.repeat(50 * 1024 * 1024)).problems[0]?.message).toMatch(/limit of 8 MB/);
+    expect(read('x'.repeat(50 * 1024 * 1024)).problems[0]?.message).toMatch(/limit of 12 MB/);
     expect(read('null').problems).toHaveLength(1);
   });
 });

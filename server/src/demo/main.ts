@@ -1,4 +1,5 @@
 import { rmSync } from 'node:fs';
+import { shiftFrom } from '../config.ts';
 import { openDatabase } from '../database/open.ts';
 import { seedDemo } from './seed.ts';
 
@@ -7,7 +8,7 @@ const [file] = process.argv.slice(2);
 if (!file) throw new Error('Name the database file to create.');
 const db = openDatabase(file);
 try {
-  seedDemo(db, new Date());
+  seedDemo(db, new Date(Date.now() + shiftFrom(process.env)));
   db.close();
 } catch (error) {
   db.close();

@@ -7,7 +7,7 @@ import { isLoadedSession, jointsLoadedBy, type PlannedSession, sessionMinutes } 
 import type { PlanProposal } from '../proposePlan.ts';
 import { calendarDaysBetween, weekdayOf } from '../spacing.ts';
 import { blockProgram } from './program.ts';
-import { propose } from './proposing.ts';
+import { propose } from './testing.ts';
 import { type BlockInput, type BlockTask, blockTask } from './task.ts';
 
 // Searches have seconds of their own, and machines differ.

@@ -2,7 +2,7 @@ import { faultsOf, type FaultId } from '@myokinet/core/drills';
 import type { Step } from '@myokinet/core/floor';
 import { faultKeys } from './faultKeys.ts';
 import type { FloorPerson } from './floorPeople.ts';
-import type { SeenFault } from './useStage.ts';
+import type { SeenFault } from '@myokinet/core/floor';
 
 interface FaultPanelProps {
   readonly person: FloorPerson;

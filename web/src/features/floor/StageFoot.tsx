@@ -56,6 +56,7 @@ const GO_WORDS: Readonly<Record<ReturnType<typeof useStage>['phase']['kind'] | '
   lead: () => 'Now',
   work: (byFeel) => (byFeel ? 'Enough' : 'End the set here'),
   feel: () => 'It was right',
+  keeping: () => 'Logging…',
   unkept: () => 'Try to log it again',
   fault: () => 'Mended: go on',
 };

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import type { FloorPatchDto, FloorRunReply, RecordReply, TraineeReply } from '@myokinet/core/contracts';

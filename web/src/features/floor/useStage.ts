@@ -1,38 +1,21 @@
-import {
-  paceAt,
-  paceOf,
-  type Pace,
-  type RunState,
-  type SetPlace,
-  type Step,
-  timesSeen,
-  type Tone,
-  tonesOf,
-  transitionTo,
-  type Transition,
-} from '@myokinet/core/floor';
 import type { FaultId } from '@myokinet/core/drills';
+import {
+  isUnderWay,
+  paceOf,
+  type SetPlace,
+  stageAfter,
+  type StageEffect,
+  type StageEvent,
+  stageFor,
+  type StageSet,
+  type Step,
+} from '@myokinet/core/floor';
 import type { Feeling } from '@myokinet/core/readiness';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import { useWhenDue } from './useWhenDue.ts';
-
-/** What is going on with the set in hand. */
-export type Phase =
-  | { readonly kind: 'ready' }
-  /** A rest, a change of side, drill or station. */
-  | { readonly kind: 'between'; readonly since: number; readonly transition: Transition }
-  /** Three seconds to get into position. */
-  | { readonly kind: 'lead'; readonly until: number }
-  | { readonly kind: 'work'; readonly since: number }
-  /** By feel: how it was. */
-  | { readonly kind: 'feel'; readonly amount: number }
-  /** It could not be kept anywhere: it is not logged until it is. */
-  | { readonly kind: 'unkept'; readonly deed: LoggedSet };
-
-export type LoggedSet = SetPlace & { readonly kind: 'set'; readonly amount: number; readonly feeling?: Feeling };
 
 /** The set that was done last on this page, and when. */
 export interface LastSet {
@@ -41,23 +24,6 @@ export interface LastSet {
   readonly amount: number;
   readonly feeling?: Feeling | undefined;
   readonly endedAt: number;
-}
-
-/** A fault just seen: kept as staying until somebody says that the cue mended it. */
-export interface SeenFault extends SetPlace {
-  readonly eventId: string;
-  readonly faultId: FaultId;
-  readonly times: number;
-  readonly during: boolean;
-}
-
-const LEAD_SECONDS = 3;
-const LEAD_TONES = [0, 1, 2].map((at) => ({ at, pitch: 'tick' as const }));
-
-/** The last three seconds of a rest, and its end. */
-function restTones(seconds: number): readonly Tone[] {
-  const ticks = LEAD_TONES.map((t): Tone => ({ ...t, at: seconds - LEAD_SECONDS + t.at }));
-  return [...ticks, { at: seconds, pitch: 'end' }];
 }
 
 interface StageInput {
@@ -73,134 +39,87 @@ interface StageInput {
   readonly unlogged: () => void;
 }
 
-/** One set from "get ready" to "logged": the only place that knows what may follow what. */
+/** The machine of one set, wired to the clock, its sound and what keeps sets. What may follow what is the machine's business. */
 export function useStage({ clock, person, step, last, alone, logging, logged, unlogged }: StageInput) {
-  const { head } = person.run;
-  const byFeel = head.progress === 'feel';
-  const [phase, setPhase] = useState<Phase>(() => firstPhase(clock.now(), { step, last, head, alone }));
-  const [fault, setFault] = useState<SeenFault | undefined>();
-  const [busy, setBusy] = useState(false);
-  const pace: Pace = paceOf(step.drill.dose, step.item.now.max);
-  const place = { itemId: step.itemId, round: step.round, side: step.side };
+  const [begun] = useState(() => stageFor({ run: person.run, step, last }, clock.now(), alone));
+  const [state, setState] = useState(begun.state);
+  // Events come faster than pages are drawn: each goes on from where the one before it led.
+  const latest = useRef(begun.state);
+  const set: StageSet = { run: person.run, step, last, pace: paceOf(step.drill.dose, step.item.now.max) };
 
-  const begin = () => {
-    const since = clock.now();
-    setPhase({ kind: 'work', since });
-    // By feel nothing is counted; a tone tells that the most that was planned is reached.
-    clock.sound(byFeel ? [{ at: pace.seconds, pitch: 'end' }] : tonesOf(pace), since);
-  };
-  const lead = () => {
-    const since = clock.now();
-    clock.sound(LEAD_TONES, since);
-    setPhase({ kind: 'lead', until: since + LEAD_SECONDS });
+  const send = (event: StageEvent): void => {
+    const after = stageAfter(latest.current, event, set);
+    latest.current = after.state;
+    setState(after.state);
+    for (const effect of after.does) void carryOut(effect);
   };
 
-  const log = async (amount: number, feeling?: Feeling) => {
-    const deed: LoggedSet = { kind: 'set', ...place, amount, ...(feeling ? { feeling } : {}) };
-    const setId = newId();
-    setBusy(true);
-    // Said first: as soon as the set is kept, the next one takes this one's place.
-    logging({ step, setId, amount, feeling, endedAt: clock.now() });
-    const kept = await person.happen(deed, setId);
-    setBusy(false);
-    if (kept) logged();
-    else {
-      unlogged();
-      setPhase({ kind: 'unkept', deed });
+  const carryOut = async (effect: StageEffect): Promise<void> => {
+    switch (effect.kind) {
+      case 'wake':
+        await clock.wake();
+        send({ kind: 'awake', at: clock.now() });
+        return;
+      case 'sound':
+        clock.sound(effect.tones, effect.since);
+        return;
+      case 'hush':
+        clock.hush();
+        return;
+      case 'keep set': {
+        const { deed, endedAt } = effect;
+        const setId = newId();
+        // Said first: as soon as the set is kept, the next one takes this one's place.
+        logging({ step, setId, amount: deed.amount, feeling: deed.feeling, endedAt });
+        const kept = await person.happen(deed, setId);
+        if (kept) logged();
+        else unlogged();
+        send({ kind: kept ? 'kept' : 'not kept' });
+        return;
+      }
+      case 'keep fault': {
+        const eventId = await person.happen({ kind: 'fault', ...placeOf(effect.fault), faultId: effect.fault.faultId, mended: false });
+        if (eventId) send({ kind: 'fault kept', fault: { ...effect.fault, eventId } });
+        return;
+      }
+      case 'mend fault': {
+        const { eventId, faultId } = effect.fault;
+        await person.happen({ kind: 'take back', eventId });
+        await person.happen({ kind: 'fault', ...placeOf(effect.fault), faultId, mended: true });
+      }
     }
   };
-  const finish = (amount: number) => {
-    clock.hush();
-    if (byFeel) setPhase({ kind: 'feel', amount });
-    else void log(amount);
-  };
-  const amountNow = () => (phase.kind === 'work' ? Math.min(step.item.now.max, paceAt(pace, clock.now() - phase.since).done) : 0);
 
+  const { phase, fault } = state;
   // What happens by itself when its time has come.
-  useWhenDue(clock, ['between', 'lead', 'work'].includes(phase.kind), (at) => {
-    if (phase.kind === 'lead' && at >= phase.until) begin();
-    else if (phase.kind === 'work' && !byFeel && !busy && at - phase.since >= pace.seconds) finish(step.item.now.max);
-    else if (phase.kind === 'between' && at - phase.since >= phase.transition.seconds) {
-      if (phase.transition.runsOn) begin();
-      else setPhase({ kind: 'ready' });
-    }
-  });
-  // The end of a rest is heard by whoever looks elsewhere.
-  const resting = phase.kind === 'between' && !phase.transition.runsOn ? phase : undefined;
+  useWhenDue(clock, ['between', 'lead', 'work'].includes(phase.kind), (at) => send({ kind: 'tick', at }));
   useEffect(() => {
-    if (resting && resting.transition.seconds > 0) clock.sound(restTones(resting.transition.seconds), resting.since);
-  }, [clock, resting]);
-  useEffect(() => () => clock.hush(), [clock]);
-
-  const see = async (faultId: FaultId) => {
-    const during = phase.kind === 'work';
-    const at = during || !last ? place : last.step;
-    if (fault?.faultId === faultId && during) {
-      // Seen again while the cue was given: it stays, and quality ends the set.
-      setFault(undefined);
-      finish(amountNow());
-      return;
-    }
-    const deed = { kind: 'fault', itemId: at.itemId, round: at.round, side: at.side, faultId, mended: false } as const;
-    const eventId = await person.happen(deed);
-    if (!eventId) return;
-    const item = during || !last ? step.item : (person.run.items.find((i) => i.now.id === at.itemId) ?? step.item);
-    setFault({ ...deed, eventId, times: timesSeen(item, faultId) + 1, during });
-  };
-  const mended = async () => {
-    if (!fault) return;
-    const { eventId, itemId, round, side, faultId } = fault;
-    setFault(undefined);
-    await person.happen({ kind: 'take back', eventId });
-    await person.happen({ kind: 'fault', itemId, round, side, faultId, mended: true });
-  };
-  const stayed = () => {
-    const ends = fault?.during && phase.kind === 'work';
-    setFault(undefined);
-    if (ends) finish(amountNow());
-  };
+    for (const effect of begun.does) if (effect.kind === 'sound') clock.sound(effect.tones, effect.since);
+    return () => clock.hush();
+  }, [clock, begun]);
 
   return {
     phase,
-    pace,
+    pace: set.pace,
     fault,
-    busy,
-    byFeel,
-    see,
-    mended,
-    stayed,
-    closeFault: () => setFault(undefined),
-    feel: (feeling: Feeling) => {
-      if (phase.kind === 'feel') void log(feeling === 'too easy' || feeling === 'right' ? step.item.now.max : step.item.now.min, feeling);
-    },
+    busy: phase.kind === 'keeping',
+    byFeel: person.run.head.progress === 'feel',
+    see: (faultId: FaultId) => send({ kind: 'see', at: clock.now(), faultId }),
+    mended: () => send({ kind: 'mended' }),
+    stayed: () => send({ kind: 'stayed', at: clock.now() }),
+    closeFault: () => send({ kind: 'close fault' }),
+    feel: (feeling: Feeling) => send({ kind: 'feel', at: clock.now(), feeling }),
     /** The one thing to do now; by feel, that it was right. */
-    go: () => {
-      if (busy) return;
-      if (fault) void mended();
-      else if (phase.kind === 'feel') void log(step.item.now.max, 'right');
-      else if (phase.kind === 'ready' || phase.kind === 'between') {
-        if (clock.asleep) void clock.wake().then(lead);
-        else lead();
-      } else if (phase.kind === 'lead') begin();
-      else if (phase.kind === 'work') finish(byFeel ? step.item.now.max : amountNow());
-      else if (phase.kind === 'unkept') void log(phase.deed.amount, phase.deed.feeling);
-    },
+    go: () => send({ kind: 'go', at: clock.now(), asleep: clock.asleep }),
     /** Out of the set that is under way, without logging it. Returns whether there was one. */
     leaveSet: (): boolean => {
-      if (!['lead', 'work', 'feel'].includes(phase.kind)) return false;
-      clock.hush();
-      setFault(undefined);
-      setPhase({ kind: 'ready' });
-      return true;
+      const leaves = isUnderWay(latest.current);
+      if (leaves) send({ kind: 'leave' });
+      return leaves;
     },
   };
 }
 
-function firstPhase(
-  now: number,
-  { step, last, head, alone }: Pick<StageInput, 'step' | 'last' | 'alone'> & { readonly head: RunState['head'] },
-): Phase {
-  const transition = transitionTo(last?.step, step, head.form);
-  if (!last || now - last.endedAt >= transition.seconds) return { kind: 'ready' };
-  return { kind: 'between', since: last.endedAt, transition: alone ? transition : { ...transition, runsOn: false } };
+function placeOf({ itemId, round, side }: SetPlace): SetPlace {
+  return { itemId, round, side };
 }

@@ -26,7 +26,7 @@ const planner = {
     const solver = await highs;
     return proposePlan(
       { ...input, library: fittedTo(openLibrary(content), body) },
-      (program, options, told) => Promise.resolve(solveStaged(solver, program, options, told)),
+      (program, options, told) => Promise.resolve(solveStaged(solver, program, options, () => performance.now(), told)),
       { seconds, gap, newId, onProgress },
     );
   },

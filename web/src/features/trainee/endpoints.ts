@@ -14,6 +14,11 @@ const endpoints = api.injectEndpoints({
     }),
     editTrainee: build.mutation<TraineeReply, TraineeDto>({
       query: (body) => ({ url: `trainees/${body.id}`, method: 'PUT', body }),
+      // What was saved is what is shown, at once: a form must not start again from older figures while news is on its way.
+      onQueryStarted: async ({ id }, { dispatch, queryFulfilled }) => {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+        if (data) void dispatch(endpoints.util.upsertQueryData('trainee', id, data));
+      },
       invalidatesTags: (_r, error, { id }) => stales('profile', id, error),
     }),
   }),

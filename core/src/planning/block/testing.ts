@@ -18,6 +18,6 @@ export async function propose(
   { seconds = 1.5, gap = 0.02, ...options }: Partial<ProposeOptions> = {},
 ): Promise<PlanProposal> {
   const highs = await solver();
-  const solve: Solve = (program, asked, told) => Promise.resolve(solveStaged(highs, program, asked, told));
+  const solve: Solve = (program, asked, told) => Promise.resolve(solveStaged(highs, program, asked, () => performance.now(), told));
   return proposePlan(input, solve, { seconds, gap, newId, ...options });
 }

@@ -1,0 +1,202 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Feeling } from '../readiness/index.ts';
+import { headOf, itemOf, library, ran, setOf } from './testing.ts';
+import {
+  paceOf,
+  type StageEffect,
+  type StageEvent,
+  type StageSet,
+  type StageState,
+  stageAfter,
+  stageFor,
+  type Step,
+  stepsOf,
+} from './index.ts';
+
+function setUp(progress: 'count' | 'feel' = 'count', own: Partial<Parameters<typeof itemOf>[1]> = {}) {
+  const run = ran(headOf([itemOf('plank', own)], { progress }), []);
+  const [step, next] = stepsOf(run, library) as readonly [Step, Step];
+  const set: StageSet = { run, step, pace: paceOf(step.drill.dose, step.item.now.max) };
+  return { run, step, next, set };
+}
+
+/** Plays events through a stage; gives the state after and everything that was done. */
+function play(set: StageSet, events: readonly StageEvent[], from: StageState = { phase: { kind: 'ready' } }) {
+  const does: StageEffect[] = [];
+  let state = from;
+  for (const event of events) {
+    const after = stageAfter(state, event, set);
+    state = after.state;
+    does.push(...after.does);
+  }
+  return { state, does, sets: does.flatMap((d) => (d.kind === 'keep set' ? [d.deed] : [])) };
+}
+const go = (at: number): StageEvent => ({ kind: 'go', at, asleep: false });
+const tick = (at: number): StageEvent => ({ kind: 'tick', at });
+
+describe('a set by the clock', () => {
+  const { set } = setUp();
+
+  it('leads in, runs, and ends at the top of its dose', () => {
+    const { state, sets } = play(set, [go(0), tick(2.9), tick(3), tick(32.9), tick(33)]);
+    expect(state.phase).toMatchObject({ kind: 'keeping', deed: { amount: 30 } });
+    expect(sets).toEqual([{ kind: 'set', itemId: 'item-plank', round: 1, side: 'whole', amount: 30 }]);
+  });
+
+  it('ends where it is ended, with what is behind', () => {
+    expect(play(set, [go(0), go(1), go(13.4)]).sets).toMatchObject([{ amount: 12 }]);
+  });
+
+  it('wakes the sound first where there could be one, and goes on when it is awake', () => {
+    const asleep = play(set, [{ kind: 'go', at: 0, asleep: true }]);
+    expect([asleep.state.phase.kind, asleep.does]).toEqual(['ready', [{ kind: 'wake' }]]);
+    expect(play(set, [{ kind: 'awake', at: 1 }]).state.phase).toEqual({ kind: 'lead', until: 4 });
+  });
+
+  it('is left without a trace', () => {
+    const { state, sets, does } = play(set, [go(0), go(1), { kind: 'leave' }]);
+    expect([state.phase.kind, sets, does.at(-1)]).toEqual(['ready', [], { kind: 'hush' }]);
+  });
+
+  it('that cannot be kept stays until it is, as it was', () => {
+    const { state, sets } = play(set, [go(0), go(1), go(6), { kind: 'not kept' }, go(9)]);
+    expect(state.phase.kind).toBe('keeping');
+    expect(sets).toMatchObject([{ amount: 5 }, { amount: 5 }]);
+    expect(play(set, [{ kind: 'kept' }], state).state).toEqual({ phase: { kind: 'ready' } });
+  });
+
+  it('is handed over once, however often the key is pressed', () => {
+    expect(play(set, [go(0), go(1), go(6), go(6.1), go(6.2), tick(60), { kind: 'see', at: 61, faultId: 'breath-held' }]).sets).toHaveLength(
+      1,
+    );
+  });
+});
+
+describe('a set by feel', () => {
+  const { set } = setUp('feel', { min: 5, max: 20 });
+  it.each<[Feeling, number]>([
+    ['too easy', 20],
+    ['right', 20],
+    ['too much', 5],
+    ['locked up', 5],
+  ])('that felt %s stands for %i, and does not end by itself', (feeling, amount) => {
+    const { sets } = play(set, [go(0), go(1), tick(900), go(901), { kind: 'feel', at: 902, feeling }]);
+    expect(sets).toMatchObject([{ amount, feeling }]);
+  });
+});
+
+describe('a fault', () => {
+  const { set } = setUp();
+  const during = {
+    kind: 'fault kept',
+    fault: { itemId: 'item-plank', round: 1, side: 'whole', faultId: 'breath-held', eventId: 'f', times: 1, during: true },
+  } as const;
+  const working = [go(0), go(1)];
+  const see: StageEvent = { kind: 'see', at: 6, faultId: 'breath-held' };
+
+  it('is kept as staying, and counted', () => {
+    expect(play(set, [...working, see]).does.at(-1)).toMatchObject({
+      kind: 'keep fault',
+      fault: { faultId: 'breath-held', times: 1, during: true },
+    });
+  });
+
+  it('that the cue mended is mended by the one key, and the set runs on', () => {
+    const { state, does } = play(set, [...working, see, during, go(8)]);
+    expect([state.phase.kind, state.fault, does.at(-1)]).toMatchObject(['work', undefined, { kind: 'mend fault' }]);
+  });
+
+  it('that stays, or is seen again, ends the set with what was done', () => {
+    expect(play(set, [...working, see, during, { kind: 'stayed', at: 9 }]).sets).toMatchObject([{ amount: 8 }]);
+    expect(play(set, [...working, see, during, { ...see, at: 11 }]).sets).toMatchObject([{ amount: 10 }]);
+  });
+
+  it('seen in a rest is about the set before', () => {
+    const run = ran(headOf([itemOf('plank')]), [setOf('plank')]);
+    const [first, second] = stepsOf(run, library) as readonly [Step, Step];
+    const resting: StageSet = { run, step: second, last: { step: first, endedAt: 0 }, pace: set.pace };
+    expect(play(resting, [see]).does).toMatchObject([{ kind: 'keep fault', fault: { round: 1, during: false } }]);
+  });
+});
+
+describe('between two sets', () => {
+  const circuit = (form: 'sets' | 'circuit') => {
+    const run = ran(headOf([itemOf('plank')], { form }), [setOf('plank')]);
+    const [first, second] = stepsOf(run, library) as readonly [Step, Step];
+    return { run, step: second, last: { step: first, endedAt: 100 }, pace: paceOf(second.drill.dose, 30) };
+  };
+
+  it('there is rest with its tones, then it waits', () => {
+    const set = circuit('sets');
+    const { state, does } = stageFor(set, 101, true);
+    expect([state.phase.kind, does]).toMatchObject(['between', [{ kind: 'sound', since: 100 }]]);
+    expect(play(set, [tick(144.9)], state).state.phase.kind).toBe('between');
+    expect(play(set, [tick(145)], state).state.phase.kind).toBe('ready');
+  });
+
+  it('a circuit runs on by itself, but not past somebody else in a group', () => {
+    const set = circuit('circuit');
+    expect(play(set, [tick(200)], stageFor(set, 101, true).state).state.phase.kind).toBe('work');
+    expect(play(set, [tick(200)], stageFor(set, 101, false).state).state.phase.kind).toBe('ready');
+    expect(stageFor(set, 500, true).state.phase.kind).toBe('ready');
+  });
+});
+
+describe('whatever happens, in whatever order', () => {
+  const anyEvent = (at: number): fc.Arbitrary<StageEvent> =>
+    fc.oneof(
+      { weight: 4, arbitrary: fc.constant(go(at)) },
+      { weight: 3, arbitrary: fc.constant(tick(at)) },
+      fc.constantFrom<StageEvent>(
+        { kind: 'leave' },
+        { kind: 'mended' },
+        { kind: 'stayed', at },
+        { kind: 'close fault' },
+        { kind: 'kept' },
+        { kind: 'not kept' },
+      ),
+      fc.constantFrom<Feeling>('too easy', 'right', 'too much', 'locked up').map((feeling): StageEvent => ({ kind: 'feel', at, feeling })),
+      fc.constant<StageEvent>({ kind: 'see', at, faultId: 'breath-held' }),
+    );
+  const anyStory = fc
+    .array(fc.double({ min: 0.01, max: 20, noNaN: true }), { minLength: 1, maxLength: 60 })
+    .map((waits) => waits.reduce<number[]>((ats, wait) => [...ats, (ats.at(-1) ?? 0) + wait], []))
+    .chain((ats) => fc.tuple(...ats.map(anyEvent)));
+
+  it.each(['count', 'feel'] as const)('a set is logged only from work, never more than was planned or time allows (%s)', (progress) => {
+    const { set } = setUp(progress);
+    fc.assert(
+      fc.property(anyStory, (events) => {
+        let state: StageState = { phase: { kind: 'ready' } };
+        let workSince: number | undefined;
+        for (const event of events) {
+          const before = state.phase.kind;
+          const after = stageAfter(state, event, set);
+          const at = 'at' in event ? event.at : 0;
+          if (after.state.phase.kind === 'work' && before !== 'work') workSince = at;
+          for (const effect of after.does) {
+            if (effect.kind !== 'keep set') continue;
+            // Nothing is on its way twice.
+            expect(before === 'work' || before === 'feel' || before === 'unkept').toBe(true);
+            expect(effect.deed.amount).toBeLessThanOrEqual(set.step.item.now.max);
+            if (progress === 'count' && before === 'work') expect(effect.deed.amount).toBeLessThanOrEqual(at - (workSince ?? at));
+            expect(effect.deed.feeling !== undefined).toBe(progress === 'feel');
+          }
+          state = after.state;
+        }
+      }),
+      { seed: 12, numRuns: 400 },
+    );
+  });
+
+  it('the same story ends the same way', () => {
+    const { set } = setUp();
+    fc.assert(
+      fc.property(anyStory, (events) => {
+        expect(play(set, events)).toEqual(play(set, events));
+      }),
+      { seed: 3, numRuns: 50 },
+    );
+  });
+});
