@@ -67,7 +67,6 @@ export type {
   ScreeningReply,
   ScreeningsReply,
   PictureReply,
-  PlannerFacts,
   PlanBriefReply,
   PlanReply,
   PlanTemplateReply,

@@ -1,8 +1,8 @@
-import type { BodySide, Joint } from '../anatomy/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
-import type { PlanBrief, WeekDose } from '../planning/index.ts';
+import type { PlanBrief, PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type { Gate, Headroom, HeadroomState, Standing, Recheck } from '../readiness/index.ts';
+import type { DueToday, Gate, Headroom, HeadroomState, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
 import type { BeightonTest, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
@@ -75,19 +75,6 @@ export interface CaseloadRow {
   readonly nextSessionOn?: CalendarDay;
   /** Session load (effort × minutes) of the last four weeks, oldest first. */
   readonly weekLoads: readonly number[];
-}
-
-export interface PlannerFacts {
-  readonly knownDrills: readonly string[];
-  /** Drills that clean sessions of the last weeks had. */
-  readonly didWell: readonly string[];
-  /** When each joint was last loaded. */
-  readonly lastLoaded: Readonly<Partial<Record<Joint, CalendarDay>>>;
-  /** Weeks with logged hand load, newest first. */
-  readonly weekDoses: readonly WeekDose[];
-  readonly lastLoadedDay?: CalendarDay;
-  /** Whole weeks since the first session on record; 0 before it. */
-  readonly weeksIn: number;
 }
 
 export interface ReadinessReply {
@@ -227,13 +214,9 @@ export interface RecordReply {
 /** Checks of one trainee that fall due on one day. */
 export type RecheckReply = Recheck & { readonly traineeId: string; readonly name: string };
 
-export interface TodayItem {
-  readonly kind: 'sign' | 'stop sign' | 'screening' | 'morning' | 'session' | 're-check';
+export interface TodayItem extends DueToday {
   readonly traineeId: string;
   readonly name: string;
-  readonly sentence: string;
-  /** The session a morning question or a planned session is about. */
-  readonly sessionId?: string;
 }
 
 /** The screening as it was answered. */

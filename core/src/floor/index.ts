@@ -32,3 +32,5 @@ export {
   type StageState,
   type StageStep,
 } from './stage.ts';
+export { minutesTaken, pencils, verdictOn, type Pencil } from './afterwards.ts';
+export { closingDeed, deedsBeforeClosing, endingAfter, endingFor, endOf, type Ending, type EndingEvent, type EndOfRun } from './ending.ts';

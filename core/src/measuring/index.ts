@@ -24,3 +24,4 @@ export { PROVISIONAL, provisionalOf, type Provisional } from './provisional.ts';
 export { reliabilityInWords, repeatability, type Coefficient, type Repeatability } from './repeatability.ts';
 export { strayTrial, type StrayTrial } from './strayTrial.ts';
 export { SKIP_REASONS, type Skip, type SkipReason } from './skips.ts';
+export { trialFrom } from './trialFrom.ts';

@@ -16,6 +16,8 @@ export type Provisional = keyof typeof PROVISIONAL;
 export interface ReadingOrigin {
   readonly kind?: string;
   readonly simulated: boolean;
+  /** Its own standard error, in the measure's unit, where it knows it. */
+  readonly standardError?: number | null;
   readonly points?: readonly { readonly placedBy: string }[] | null;
 }
 

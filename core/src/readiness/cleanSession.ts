@@ -101,3 +101,15 @@ export function spacedCleanSessions(sessions: readonly SessionFact[]): readonly 
 function hoursBetween(earlier: Instant, later: Instant): number {
   return daysBetween(earlier, later) * 24;
 }
+
+/**
+ * Whether a session as it was logged is clean, in the drills of this library: the one way to that verdict, for the record, for the
+ * floor and for a log that is being written.
+ */
+export function sessionCleanness(
+  session: Omit<LoggedSession, 'items'> & { readonly items: readonly Omit<LoggedItem, 'perSide'>[] },
+  library: Library,
+): Cleanness {
+  const items = session.items.map((item) => ({ ...item, perSide: library.drill(item.drillId).dose.perSide }));
+  return cleanness({ ...session, items }, library);
+}

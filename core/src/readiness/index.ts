@@ -4,6 +4,7 @@ export { DEFAULT_GATE_RULES, judgeGate, type Gate, type GateInput, type GateLine
 export {
   FEELINGS,
   cleanness,
+  sessionCleanness,
   spacedCleanSessions,
   type Cleanness,
   type Feeling,
@@ -27,3 +28,4 @@ export {
 } from './standing.ts';
 export { rechecksOf, type Recheck } from './rechecks.ts';
 export { judgeReadiness, type ReadinessFacts, type Verdict } from './verdict.ts';
+export { dueToday, type DueToday, type TodayFacts } from './today.ts';

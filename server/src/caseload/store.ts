@@ -1,8 +1,7 @@
 import type { CaseloadRow, RecheckReply, TodayItem } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
-import { measureOf } from '@myokinet/core/measuring';
-import { addDays, type CalendarDay, calendarDay, daysBetween, shortDay } from '@myokinet/core/quantities';
-import { type Gate, rechecksOf } from '@myokinet/core/readiness';
+import { addDays, type CalendarDay, calendarDay, daysBetween } from '@myokinet/core/quantities';
+import { dueToday, rechecksOf } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -17,8 +16,6 @@ const PLANNED_DAYS = `
 
 const WEEKS_SHOWN = 4;
 const DAYS_PER_WEEK = 7;
-/** Mornings are asked about for this long; later the memory says little (project default). */
-const MORNING_DAYS = 7;
 
 export function caseloadStore({ db, who, now }: Context, readiness: ReadinessStore, library: LibraryStore) {
   const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(
@@ -115,54 +112,15 @@ function todayItems(
   { trainee, verdict, sessions, symptoms, openStopSigns }: Judged,
   trainsToday: boolean,
   { now, library }: Moment,
-): TodayItem[] {
-  const { id: traineeId, name } = trainee;
-  const { rung, gate, headrooms, standing } = verdict;
-  const items: TodayItem[] = openStopSigns.map((reason) => ({ kind: 'stop sign', traineeId, name, sentence: reason }));
-  if (trainee.screening.state !== 'fresh') items.push({ kind: 'screening', traineeId, name, sentence: trainee.screening.locks[0] ?? '' });
-  if (gate?.open && rung) items.push({ kind: 'sign', traineeId, name, sentence: `“${rung.name}”: every line of the gate is met.` });
-
-  const today = calendarDay(now);
-  const answered = new Set(symptoms.filter((s) => s.moment === 'next morning').map((s) => s.sessionId));
-  for (const session of sessions) {
-    const days = daysBetween(session.performedAt, now);
-    const open = days <= MORNING_DAYS && !answered.has(session.id);
-    if (open && calendarDay(session.performedAt) < today)
-      items.push({
-        kind: 'morning',
-        traineeId,
-        name,
-        sessionId: session.id,
-        sentence: `How was the morning after ${shortDay(session.performedAt, now)}?`,
-      });
-  }
-
-  const doneToday = trainsToday && sessions.some((s) => calendarDay(s.performedAt) === today);
-  if (trainsToday && !doneToday)
-    items.push({
-      kind: 'session',
-      traineeId,
-      name,
-      sentence: `Trains today on “${library.ladder(trainee.ladderId).name}”${careWords(openStopSigns, gate)}.`,
-    });
-
-  const due = [...new Set(headrooms.filter((h) => h.state === 'unknown').map((h) => h.demand.measureId))];
-  const lapse = standing.rungs[standing.here]?.lapse;
-  if (lapse) items.push({ kind: 're-check', traineeId, name, sentence: `Clearance lapsed: ${lapse.reason}` });
-  else if (due.length > 0)
-    items.push({
-      kind: 're-check',
-      traineeId,
-      name,
-      sentence: `${due.length === 1 ? 'Check' : `${due.length} checks`} due: ${due.map((id) => measureOf(id).name).join(', ')}.`,
-    });
-  return items;
-}
-
-/** What to think of before today's session starts. */
-function careWords(openStopSigns: readonly string[], gate: Gate | undefined): string {
-  if (openStopSigns.length > 0) return ': a stop sign is open, see to it first';
-  return gate?.lines.some((l) => l.kind === 'lock') ? ': locked, look at the cautions first' : '';
+): readonly TodayItem[] {
+  const { id: traineeId, name, screening } = trainee;
+  const screeningWaits = screening.state === 'fresh' ? undefined : (screening.locks[0] ?? '');
+  const ladder = library.ladder(trainee.ladderId);
+  return dueToday({ verdict, screeningWaits, openStopSigns, sessions, symptoms, trainsToday, ladder, now }).map((due) => ({
+    ...due,
+    traineeId,
+    name,
+  }));
 }
 
 export type CaseloadStore = ReturnType<typeof caseloadStore>;

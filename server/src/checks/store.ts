@@ -1,6 +1,6 @@
 import type { CheckDto, CheckReply, ReadingDto, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Capacity, capacityFromTrials, measureOf, provisionalOf, type Skip, sumOfSquares, type Trial } from '@myokinet/core/measuring';
+import { type Capacity, capacityFromTrials, measureOf, type Skip, sumOfSquares, type Trial, trialFrom } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
@@ -182,15 +182,7 @@ function trialReply({ checkId: _, replaces, reason, replacedBy, reading, ...tria
 
 /** A stored trial with what its reading knows about its worth. */
 function asTrial({ side, value, reading }: StandingTrial): Trial {
-  if (!reading) return { side, value };
-  const origin = JSON.parse(reading) as ReadingDto;
-  const provisional = provisionalOf(origin);
-  return {
-    side,
-    value,
-    ...(origin.standardError ? { standardError: origin.standardError } : {}),
-    ...(provisional ? { provisional } : {}),
-  };
+  return trialFrom(side, value, reading === null ? null : (JSON.parse(reading) as ReadingDto));
 }
 
 export type CheckStore = ReturnType<typeof checkStore>;

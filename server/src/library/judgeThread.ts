@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { parentPort } from 'node:worker_threads';
 import { Refusal } from '@myokinet/core/errors';
 import { type FileToJudge, judgeFile } from './judgeFile.ts';

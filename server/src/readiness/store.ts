@@ -1,9 +1,8 @@
-import type { PlannerFacts, ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
+import type { ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
 import type { Capacity } from '@myokinet/core/measuring';
 import type { Joint } from '@myokinet/core/anatomy';
-import type { Library } from '@myokinet/core/library';
-import { jointsLoadedBy, type WeekDose, weekStartOf } from '@myokinet/core/planning';
-import { addDays, type CalendarDay, daysBetween, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { BUILD_ON_DAYS, type LoggedWork, type PlannerFacts, plannerFacts } from '@myokinet/core/planning';
+import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import { type CheckTimes, checkKey, DEFAULT_GATE_RULES, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
 import { traineeBody } from '@myokinet/core/statics';
@@ -19,11 +18,6 @@ import * as sql from './statements.ts';
 const SESSION_DAYS = DEFAULT_GATE_RULES.sessionWindowDays;
 const SYMPTOM_DAYS = DEFAULT_GATE_RULES.quietDays + 1;
 const TRAIL_LENGTH = 3;
-/** How far back the planner looks for a week to build on; after longer rest it starts anew. */
-const BUILD_ON_DAYS = 35;
-const DAYS_PER_WEEK = 7;
-/** Clean sessions this far back say what the trainee does well. */
-const DID_WELL_DAYS = 28;
 
 type Of<Row> = Row & { readonly traineeId: string };
 type SessionRow = Of<{ id: string; performedAt: Instant; clean: number; effort: number; minutes: number; drillIds: string }>;
@@ -116,20 +110,19 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
 
   const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id));
 
-  function plannerFacts(traineeId: string): PlannerFacts {
-    const recent = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
-    const weeks = groupRows(recent, (s) => weekStartOf(new Date(s.performedAt)));
-    const first = firstSession.get({ traineeId })?.performedAt;
-    const since = addDays(now(), -DID_WELL_DAYS);
-    return {
-      weeksIn: first ? Math.floor(daysBetween(first, now()) / DAYS_PER_WEEK) : 0,
+  function factsFor(traineeId: string): PlannerFacts {
+    const rows = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
+    const recent = rows.map(({ clean, drillIds, jointDoses, ...row }): LoggedWork => ({
+      ...row,
+      clean: clean === 1,
+      drillIds: JSON.parse(drillIds) as string[],
+      ...(jointDoses === null ? {} : { byJoint: JSON.parse(jointDoses) as Record<Joint, number> }),
+    }));
+    const past = {
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
-      didWell: [
-        ...new Set(recent.filter((s) => s.clean === 1 && s.performedAt >= since).flatMap((s) => JSON.parse(s.drillIds) as string[])),
-      ],
-      weekDoses: [...weeks].map(([weekStart, sessions]) => weekDose(weekStart as CalendarDay, sessions)),
-      lastLoaded: lastLoaded(recent, library.current()),
+      firstAt: firstSession.get({ traineeId })?.performedAt ?? undefined,
     };
+    return plannerFacts(recent, past, { library: library.current(), now: now() });
   }
 
   return {
@@ -158,30 +151,10 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
         ...(rung ? { rungId: rung.id } : {}),
         trails,
         stopSigns: sessions.stopSigns(traineeId),
-        planner: plannerFacts(traineeId),
+        planner: factsFor(traineeId),
       };
     },
   };
-}
-
-/** Hand load of a week; by joint only where every session of it knows. */
-function weekDose(weekStart: CalendarDay, sessions: readonly BuildOnRow[]): WeekDose {
-  const dose = sessions.reduce((sum, s) => sum + s.dose, 0);
-  const byJoint: Partial<Record<Joint, number>> = {};
-  for (const { jointDoses } of sessions) {
-    if (jointDoses === null) return { weekStart, dose };
-    for (const [joint, load] of Object.entries(JSON.parse(jointDoses) as Record<Joint, number>))
-      byJoint[joint as Joint] = (byJoint[joint as Joint] ?? 0) + load;
-  }
-  return { weekStart, dose, byJoint };
-}
-
-/** The newest day on which each joint was loaded, from sessions newest first. */
-function lastLoaded(sessions: readonly BuildOnRow[], library: Library): PlannerFacts['lastLoaded'] {
-  const days: Partial<Record<Joint, CalendarDay>> = {};
-  for (const session of sessions)
-    for (const joint of jointsLoadedBy(drillsOf(session), library)) days[joint] ??= calendarDay(session.performedAt);
-  return days;
 }
 
 function checkTimes(
@@ -198,7 +171,3 @@ function checkTimes(
 }
 
 export type ReadinessStore = ReturnType<typeof readinessStore>;
-
-function drillsOf({ drillIds }: { readonly drillIds: string }): readonly { readonly drillId: string }[] {
-  return (JSON.parse(drillIds) as string[]).map((drillId) => ({ drillId }));
-}

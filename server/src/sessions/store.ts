@@ -16,7 +16,7 @@ import {
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
-import { cleanness } from '@myokinet/core/readiness';
+import { sessionCleanness } from '@myokinet/core/readiness';
 import { stopSign, type Symptom } from '@myokinet/core/safety';
 import { fittedTo } from '@myokinet/core/library';
 import { traineeBody } from '@myokinet/core/statics';
@@ -194,14 +194,8 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
     log(traineeId: string, dto: SessionDto, from?: FromRun): SessionReply {
       const trainee = trainees.find(traineeId);
       const drills = library.current();
-      const { clean, reason } = cleanness(
-        {
-          effort: dto.effort,
-          symptoms: dto.symptoms as (SymptomDto & Symptom)[],
-          items: dto.items.map((item) => ({ ...item, perSide: drills.drill(item.drillId).dose.perSide })),
-        },
-        drills,
-      );
+      const symptoms = dto.symptoms as (SymptomDto & Symptom)[];
+      const { clean, reason } = sessionCleanness({ effort: dto.effort, symptoms, items: dto.items }, drills);
       const handLoad = loggedHandLoad(
         dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount), ...(i.support ? { support: i.support } : {}) })),
         fittedTo(drills, traineeBody(trainee)),

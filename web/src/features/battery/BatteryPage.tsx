@@ -3,7 +3,8 @@ import { type Measure, MEASURES, type OwnError } from '@myokinet/core/measuring'
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { type CheckDesk, readCell, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
+import { readCell, stateOf, whereToGoOn } from '@myokinet/core/checking';
+import { type CheckDesk, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { NoteField } from '../../kit/NoteField.tsx';
@@ -12,7 +13,6 @@ import { UndoRedo } from '../../kit/UndoRedo.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { BatteryReview } from './BatteryReview.tsx';
-import { stateOf, whereToGoOn } from './batterySteps.ts';
 import { TakeMeasure } from './TakeMeasure.tsx';
 
 const REVIEW = 'review';

@@ -2,7 +2,7 @@ import { measureOf } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
-import type { CheckDraft } from '../checks/index.ts';
+import type { CheckDraft } from '@myokinet/core/checking';
 import { BatteryReview } from './BatteryReview.tsx';
 
 const now = instant('2026-11-24T12:00:00Z');

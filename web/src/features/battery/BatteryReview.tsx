@@ -1,7 +1,6 @@
 import { type Measure, measureSides, type OwnError, readingWithBand, type SkipReason } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
-import { type CheckDraft, readMeasure } from '../checks/index.ts';
-import { stateOf } from './batterySteps.ts';
+import { type CheckDraft, readMeasure, stateOf } from '@myokinet/core/checking';
 
 export interface RunReviewProps {
   readonly measures: readonly Measure[];

@@ -1,12 +1,14 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { measureOf } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
+import { newId } from '../../client/newId.ts';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createStore } from '../../app/store.ts';
-import { blankCheck, type CheckDesk, type CheckDraft } from '../checks/index.ts';
+import { blankCheck, type CheckDraft } from '@myokinet/core/checking';
+import type { CheckDesk } from '../checks/index.ts';
 import { TakeMeasure } from './TakeMeasure.tsx';
 
 const trainee = { id: 't', name: 'Ada Spar', mass: 64, stature: 170, sex: 'female', birthYear: 1990 } as unknown as TraineeReply;
@@ -17,7 +19,7 @@ let latest: CheckDraft;
 
 /** The desk without a server: what the screen writes is what it shows. */
 function Bench({ measureId, start }: { readonly measureId: string; readonly start?: Partial<CheckDraft> }) {
-  const [value, setValue] = useState<CheckDraft>({ ...blankCheck(), ...start });
+  const [value, setValue] = useState<CheckDraft>({ ...blankCheck(newId, instant(new Date())), ...start });
   useLayoutEffect(() => {
     latest = value;
   }, [value]);

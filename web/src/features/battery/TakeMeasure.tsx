@@ -4,12 +4,12 @@ import type { Instant } from '@myokinet/core/quantities';
 import { templateFor } from '@myokinet/core/landmarks';
 import { instrumentFor } from '@myokinet/core/instruments';
 import { Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
-import { type CheckDesk, ProtocolLines, readCell, whatCounts } from '../checks/index.ts';
+import { firstEmpty, readCell, stepsOf, type TrialStep } from '@myokinet/core/checking';
+import { type CheckDesk, ProtocolLines, whatCounts } from '../checks/index.ts';
 import { InstrumentPanel } from '../instruments/index.ts';
 import { PicturePanel } from '../pictures/index.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { Keypad } from './Keypad.tsx';
-import { firstEmpty, type RunStep, stepsOf } from './batterySteps.ts';
 import { SkipForm } from './SkipForm.tsx';
 import { TrialStrip } from './TrialStrip.tsx';
 import { useStopwatch } from './useStopwatch.ts';
@@ -27,7 +27,7 @@ export interface TakeMeasureProps {
   readonly next: () => void;
 }
 
-const FIRST: RunStep = { key: '', side: 'whole', ordinal: 0 };
+const FIRST: TrialStep = { key: '', side: 'whole', ordinal: 0 };
 
 type Aid = 'instrument' | 'picture' | 'skip';
 

@@ -8,9 +8,8 @@ import {
   readingInWords,
 } from '@myokinet/core/measuring';
 import { formatError, type Instant } from '@myokinet/core/quantities';
-import { type CheckDraft, readCell, readMeasure } from '../checks/index.ts';
+import { type CheckDraft, readCell, readMeasure, stepsOf } from '@myokinet/core/checking';
 import { BandPlot } from './BandPlot.tsx';
-import { stepsOf } from './batterySteps.ts';
 
 export interface TrialStripProps {
   readonly measure: Measure;

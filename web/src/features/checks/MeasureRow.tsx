@@ -2,7 +2,7 @@ import type { BodySide } from '@myokinet/core/anatomy';
 import { type Measure, measureSides, type OwnError, readingWithBand } from '@myokinet/core/measuring';
 import { type Instant, UNITS } from '@myokinet/core/quantities';
 import { type KeyboardEvent, useId } from 'react';
-import { type CheckDraft, cellKey, readCell, readMeasure } from './checkDraft.ts';
+import { type CheckDraft, cellKey, readCell, readMeasure } from '@myokinet/core/checking';
 
 export interface MeasureRowProps {
   readonly measure: Measure;

@@ -5,7 +5,7 @@ import { useId, useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useCorrectTrialMutation } from './endpoints.ts';
-import { readCell } from './checkDraft.ts';
+import { readCell } from '@myokinet/core/checking';
 import { originWords } from './originWords.ts';
 
 /** The trials of one occasion; a mistyped one is corrected by a new one, and both stay visible. */

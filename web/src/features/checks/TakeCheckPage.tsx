@@ -10,7 +10,7 @@ import { UndoRedo } from '../../kit/UndoRedo.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { ReportSymptom } from '../record/index.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
-import { readCell } from './checkDraft.ts';
+import { readCell } from '@myokinet/core/checking';
 import { MeasureRow } from './MeasureRow.tsx';
 import { ProtocolCard } from './ProtocolCard.tsx';
 import { ScopeField } from './ScopeField.tsx';

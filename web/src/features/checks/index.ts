@@ -1,6 +1,5 @@
 export { ProtocolLines, whatCounts } from './ProtocolCard.tsx';
 export { changeInWords, sidesInWords } from './changeWords.ts';
-export { blankCheck, cellKey, type Cells, type CheckDraft, readCell, readMeasure } from './checkDraft.ts';
 export { checkEndpoints, useAllChecksQuery, useRecordCheckMutation } from './endpoints.ts';
 export { originWords } from './originWords.ts';
 export { scopeFrom, useScope } from './scopes.ts';

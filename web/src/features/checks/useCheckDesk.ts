@@ -1,4 +1,16 @@
 import type { BatteryPatchDto } from '@myokinet/core/contracts';
+import {
+  batteryAfter,
+  type BatteryEvent,
+  type BatteryStep,
+  blankCheck,
+  type Cell,
+  type CheckDraft,
+  checkFrom,
+  isEmpty,
+  patchOf,
+  type Skips,
+} from '@myokinet/core/checking';
 import { instant } from '@myokinet/core/quantities';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
@@ -8,13 +20,6 @@ import { thrownAway } from '../../client/drafts.ts';
 import { NO_STEPS, stepFrom, type Steps, travel } from '../../client/steps.ts';
 import { useDraft } from '../../client/useDraft.ts';
 import { useBatteryQuery, useDropBatteryMutation, usePatchBatteryMutation, useRecordCheckMutation } from './endpoints.ts';
-import { blankCheck, type Cell, type CheckDraft, checkFrom, type Cells, type Skips } from './checkDraft.ts';
-import { acknowledged, isEmpty, merged, patchOf, unsent } from './batterySync.ts';
-
-interface Step {
-  readonly cells: Cells;
-  readonly skips: Skips;
-}
 
 /** Typing goes out in gulps, so that a figure of three digits is one message. */
 const GULP = 400;
@@ -26,7 +31,7 @@ const ENDED_ELSEWHERE = 'This battery was saved or given up on another device.';
 /** A battery under the coach's hands: on this device at once, on the server soon after, with undo. The scope is what it is about, where the page knows. */
 export function useCheckDesk(traineeId: string, scope?: string) {
   const key = `check:${traineeId}`;
-  const draft = useDraft<CheckDraft>(key, blankCheck);
+  const draft = useDraft<CheckDraft>(key, () => blankCheck(newId, instant(new Date())));
   const dispatch = useDispatch();
   const value = whole(draft.value);
   const battery = useBatteryQuery(traineeId, {
@@ -37,7 +42,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   const [patch] = usePatchBatteryMutation();
   const [drop] = useDropBatteryMutation();
   const [record, recording] = useRecordCheckMutation();
-  const [history, setHistory] = useState<Steps<Step>>(NO_STEPS);
+  const [history, setHistory] = useState<Steps<BatteryStep>>(NO_STEPS);
   const [notice, setNotice] = useState('');
   const [failure, setFailure] = useState<unknown>();
   const sentAt = useRef(0);
@@ -45,14 +50,14 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   const saved = useRef<string | undefined>(undefined);
 
   const ended = (words: string) => {
-    const rest = unsent(value);
+    const rest = after(value, { kind: 'ended elsewhere' });
     setHistory(NO_STEPS);
     if (isEmpty(rest)) draft.discard();
     else draft.change(rest);
     setNotice(words);
   };
 
-  const sent = useEffectEvent((body: BatteryPatchDto) => draft.amend((now) => (now.id === body.id ? acknowledged(whole(now), body) : now)));
+  const sent = useEffectEvent((body: BatteryPatchDto) => draft.amend((now) => after(whole(now), { kind: 'sent', patch: body })));
   const over = useEffectEvent(() => ended(FINISHED));
   const send = useEffectEvent(async (body: BatteryPatchDto) => {
     const result = await patch({ traineeId, body });
@@ -78,29 +83,28 @@ export function useCheckDesk(traineeId: string, scope?: string) {
       const { battery: open } = theirs;
       // Asked for before it was saved, answered after.
       if (open.id === saved.current) return;
-      if (JSON.stringify(merged(value, open)) !== JSON.stringify(value)) draft.update((now) => merged(whole(now), open));
+      const heard = (now: CheckDraft) => after(now, { kind: 'heard', battery: open });
+      if (JSON.stringify(heard(value)) !== JSON.stringify(value)) draft.update((now) => heard(whole(now)));
     } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) ended(ENDED_ELSEWHERE);
   });
   useEffect(() => take(battery.data, battery.startedTimeStamp ?? 0), [battery.data, battery.startedTimeStamp]);
 
-  const put = (step: Step) => draft.change({ ...value, scope: scope ?? value.scope, ...step });
+  const put = (event: BatteryEvent) => {
+    const now = after(value, event);
+    draft.change(scope === undefined ? now : after(now, { kind: 'scope', scope }));
+  };
   /** One step of undo for each figure, not for each of its digits. */
-  const edit = (step: Step, typing?: string) => {
+  const edit = (event: BatteryEvent, typing?: string) => {
     if (typing === undefined || typing !== typedIn.current) setHistory(stepFrom(history, { cells: value.cells, skips: value.skips }));
     typedIn.current = typing;
-    put(step);
+    put(event);
   };
   const step = (way: 'undo' | 'redo') => {
     const travelled = travel(history, way, { cells: value.cells, skips: value.skips });
     if (!travelled) return;
-    const { to: target, steps } = travelled;
     typedIn.current = undefined;
-    setHistory(steps);
-    // A figure that was not there yet becomes an empty one: the server must hear of it.
-    const emptied = Object.fromEntries(
-      Object.entries(value.cells).map(([key, { trialId }]) => [key, target.cells[key] ?? { trialId, text: '' }]),
-    );
-    put({ cells: { ...emptied, ...target.cells }, skips: target.skips });
+    setHistory(travelled.steps);
+    put({ kind: 'travel', to: travelled.to });
   };
 
   return {
@@ -118,16 +122,10 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     canRedo: history.future.length > 0,
     undo: () => step('undo'),
     redo: () => step('redo'),
-    setNote: (note: string) => draft.change({ ...value, note }),
+    setNote: (note: string) => draft.change(after(value, { kind: 'note', note })),
     setCell: (cell: string, figure: Pick<Cell, 'text' | 'reading'>) =>
-      edit(
-        { cells: { ...value.cells, [cell]: { trialId: value.cells[cell]?.trialId ?? newId(), ...figure } }, skips: value.skips },
-        figure.reading ? undefined : cell,
-      ),
-    setSkip: (measureId: string, reason: Skips[string] | undefined) => {
-      const { [measureId]: _, ...others } = value.skips;
-      edit({ cells: value.cells, skips: reason ? { ...others, [measureId]: reason } : others });
-    },
+      edit({ kind: 'figure', cell, figure }, figure.reading ? undefined : cell),
+    setSkip: (measureId: string, reason: Skips[string] | undefined) => edit({ kind: 'skip', measureId, reason }),
     giveUp: () => {
       // Taken back, it is a battery of its own.
       dispatch(thrownAway({ key, value: { ...value, id: newId(), synced: {} } }));
@@ -135,9 +133,9 @@ export function useCheckDesk(traineeId: string, scope?: string) {
       void drop({ traineeId, batteryId: value.id });
     },
     save: async () => {
-      const takenAt = value.takenAt ?? instant(new Date());
-      draft.change({ ...value, takenAt });
-      const result = await record({ traineeId, body: checkFrom(value, takenAt) });
+      const saving = after(value, { kind: 'saving', at: instant(new Date()) });
+      draft.change(saving);
+      const result = await record({ traineeId, body: checkFrom(saving, saving.takenAt ?? instant(new Date())) });
       if (!result.data) return false;
       sentAt.current = Date.now();
       saved.current = value.id;
@@ -146,6 +144,8 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     },
   };
 }
+
+const after = (draft: CheckDraft, event: BatteryEvent) => batteryAfter(draft, event, newId);
 
 /** A draft that was kept by an older version of the app lacks the newer parts. */
 function whole(draft: Partial<CheckDraft> & Pick<CheckDraft, 'id'>): CheckDraft {

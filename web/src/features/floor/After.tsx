@@ -1,11 +1,10 @@
 import { FloorCloseDto, inspect } from '@myokinet/core/contracts';
-import { closedBecause } from '@myokinet/core/floor';
+import { closingDeed, deedsBeforeClosing, endingAfter, endingFor, endOf, minutesTaken, verdictOn } from '@myokinet/core/floor';
 import { instant } from '@myokinet/core/quantities';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useEffectEvent, useReducer, useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { AfterLogged } from './AfterLogged.tsx';
-import { minutesTaken, verdictOn } from './afterwards.ts';
 import { DoneList } from './DoneList.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 import { JustDone } from './JustDone.tsx';
@@ -26,7 +25,8 @@ interface AfterProps {
 /** The end of a session: how hard, how long, a note; then what follows from it. */
 export function After({ person, last, setLast, back, canGoBack }: AfterProps) {
   const { run, name } = person;
-  if (run.givenUp)
+  const end = endOf(run);
+  if (end === 'given up')
     return (
       <section className="my-auto">
         <h1 className="text-4xl">Left without a record</h1>
@@ -38,8 +38,8 @@ export function After({ person, last, setLast, back, canGoBack }: AfterProps) {
     );
   return (
     <>
-      <h1 className="pt-3 text-3xl sm:text-4xl">{run.closed ? `${name}: logged` : `How was it, ${name}?`}</h1>
-      {run.closed ? <AfterLogged person={person} /> : <EndForm {...{ person, last, setLast, back, canGoBack }} />}
+      <h1 className="pt-3 text-3xl sm:text-4xl">{end === 'logged' ? `${name}: logged` : `How was it, ${name}?`}</h1>
+      {end === 'logged' ? <AfterLogged person={person} /> : <EndForm {...{ person, last, setLast, back, canGoBack }} />}
     </>
   );
 }
@@ -48,32 +48,21 @@ const EFFORTS = Array.from({ length: 11 }, (_, i) => i);
 
 function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
   const { run } = person;
-  const [effort, setEffort] = useState<number | undefined>();
-  const [minutes, setMinutes] = useState(() => String(minutesTaken(person)));
-  const [note, setNote] = useState('');
-  const [failed, setFailed] = useState(false);
+  const [ending, tell] = useReducer(endingAfter, undefined, () => endingFor(minutesTaken(run, person.kept.events, person.library)));
+  const { effort, minutes, note, failed } = ending;
   const [reporting, setReporting] = useState(false);
   const lastSet = useLastSet(person, last, setLast);
   useEffortKeys((digit) => {
-    if (!reporting) setEffort(effort === 1 && digit === 0 ? 10 : digit);
+    if (!reporting) tell({ kind: 'digit', digit });
   });
-  const sets = run.items.reduce((sum, i) => sum + i.done.length, 0);
-  const close = {
-    kind: 'close' as const,
-    effort: effort ?? Number.NaN,
-    minutes: minutes.trim() === '' ? Number.NaN : Number(minutes),
-    note,
-  };
+  const close = closingDeed(ending);
   const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: instant(new Date()) }, { now: new Date() });
   const save = async () => {
-    // What a stop sign or a lock closed says so on record.
-    for (const { now, skipped, done } of run.items)
-      if (!skipped && done.length < now.sets && closedBecause(person.library.asPlanned(now), run, { stopSigns: person.kept.holds }))
-        await person.happen({ kind: 'skip', itemId: now.id, reason: 'stop sign' });
-    setFailed((await person.happen(close)) === undefined);
+    for (const deed of deedsBeforeClosing(run, person.library, person.kept.holds)) await person.happen(deed);
+    tell({ kind: (await person.happen(close)) === undefined ? 'not kept' : 'kept' });
   };
 
-  if (sets === 0)
+  if (endOf(run) === 'nothing done')
     return (
       <section className="mt-3">
         <p className="text-xl">Nothing was logged.</p>
@@ -107,7 +96,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
                 type="button"
                 className={`btn min-h-14 px-0 text-xl ${effort === n ? 'btn-primary' : 'btn-outline border-base-300'}`}
                 aria-pressed={effort === n}
-                onClick={() => setEffort(n)}
+                onClick={() => tell({ kind: 'effort', effort: n })}
               >
                 {n}
               </button>
@@ -121,7 +110,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
               className="input mt-1 min-h-14 w-full text-2xl font-normal"
               inputMode="numeric"
               value={minutes}
-              onChange={(e) => setMinutes(e.target.value)}
+              onChange={(e) => tell({ kind: 'minutes', text: e.target.value })}
             />
           </label>
           <label className="text-xl font-semibold">
@@ -130,7 +119,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
               className="textarea mt-1 min-h-14 w-full text-lg font-normal"
               rows={2}
               value={note}
-              onChange={(e) => setNote(e.target.value)}
+              onChange={(e) => tell({ kind: 'note', text: e.target.value })}
             />
           </label>
         </div>
@@ -144,7 +133,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
           Something is felt now
         </button>
         {run.symptoms.length > 0 && <p className="text-lg">{responseInRun(person).reason}</p>}
-        {effort !== undefined && <p className="text-xl">{verdictOn(person, effort).reason}</p>}
+        {effort !== undefined && <p className="text-xl">{verdictOn(run, person.library, effort).reason}</p>}
         <div className="mt-auto">
           {effort !== undefined && problems[0] && (
             <p role="alert" className="mb-2 text-lg text-error">

@@ -1,6 +1,6 @@
 import type { CheckDto } from '@myokinet/core/contracts';
 import { doseInWords } from '@myokinet/core/drills';
-import { testedIn } from '@myokinet/core/floor';
+import { pencils, testedIn, verdictOn } from '@myokinet/core/floor';
 import { measureOf, PROVISIONAL, readingInWords } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { sessionLoad } from '@myokinet/core/workload';
@@ -12,7 +12,6 @@ import { newId } from '../../client/newId.ts';
 import { keptPicture, openPicture } from '../pictures/index.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useRecordCheckMutation } from '../checks/index.ts';
-import { pencils, verdictOn } from './afterwards.ts';
 import { DoneList } from './DoneList.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 import { floor, type FloorHome } from './floorSync.ts';
@@ -22,7 +21,7 @@ export function AfterLogged({ person }: { readonly person: FloorPerson }) {
   const { run, kept } = person;
   const { closed } = run;
   if (!closed) return null;
-  const verdict = verdictOn(person, closed.effort);
+  const verdict = verdictOn(run, person.library, closed.effort);
   const unsent = kept.unsent.length;
   return (
     <div className="mt-2 grid content-start gap-x-10 gap-y-5 lg:grid-cols-2">
@@ -52,7 +51,8 @@ export function AfterLogged({ person }: { readonly person: FloorPerson }) {
 }
 
 function NextDoses({ person }: { readonly person: FloorPerson }) {
-  const all = pencils(person);
+  const { history, foothold } = person.kept.pack;
+  const all = pencils(person.run, person.library, { before: history.sessions, foothold });
   const changes = all.filter(({ next }) => next.change !== 'same' || next.offersCheck);
   const traineeId = person.kept.pack.trainee.id;
   return (

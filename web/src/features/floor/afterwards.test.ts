@@ -1,12 +1,19 @@
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import type { RecordReply, SessionReply } from '@myokinet/core/contracts';
-import { type FloorDeed, type FloorEvent, type FloorHead, runOf } from '@myokinet/core/floor';
+import {
+  minutesTaken as minutes,
+  pencils as pencilled,
+  verdictOn as verdict,
+  type FloorDeed,
+  type FloorEvent,
+  type FloorHead,
+  runOf,
+} from '@myokinet/core/floor';
 import { openLibrary } from '@myokinet/core/library';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../../client/newId.ts';
-import { minutesTaken, pencils, verdictOn } from './afterwards.ts';
 import { faultKeys } from './faultKeys.ts';
 import type { FloorRun } from './floorRuns.ts';
 import type { FloorPack } from './keep.ts';
@@ -30,6 +37,11 @@ const person = (events: readonly FloorEvent[], history: RecordReply = NOTHING) =
   const pack = { head, history, schools: DEFAULT_SCHOOLS, foothold: { ladderId: 'push-up', here: 0 } } as unknown as FloorPack;
   return { run: runOf(head, events), library, kept: { pack, events } as unknown as FloorRun };
 };
+
+type Person = ReturnType<typeof person>;
+const minutesTaken = ({ run, kept }: Person) => minutes(run, kept.events, library);
+const verdictOn = ({ run }: Person, effort: number) => verdict(run, library, effort);
+const pencils = ({ run, kept }: Person) => pencilled(run, library, { before: kept.pack.history.sessions, foothold: kept.pack.foothold });
 
 describe('how long it took', () => {
   it('is what the clock says where that can be', () => expect(minutesTaken(person([after(1, set(1), 1), after(14, set(2), 2)]))).toBe(14));

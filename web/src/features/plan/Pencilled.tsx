@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
-import { type PencilledDose, pencilledDoses, withDoses } from './pencilled.ts';
+import { type PencilledDose, pencilledDoses, withDoses } from '@myokinet/core/planning';
 import { usePlanFacts } from './PlanGate.tsx';
 import { usePlanRules } from './planRules.ts';
 import type { PlanDesk } from './usePlanDesk.ts';
@@ -19,7 +19,7 @@ export function Pencilled({ desk, now }: { readonly desk: PlanDesk; readonly now
   const body = useCurrentBody();
   const practiceId = library.ladder(foothold.ladderId).rungs[foothold.here]?.practice;
   const doses = pencilledDoses(desk.weeks, {
-    record,
+    logged: record.sessions,
     library,
     body,
     progress: schools.progress,

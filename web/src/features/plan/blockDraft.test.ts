@@ -5,7 +5,7 @@ import type { CalendarDay, Instant } from '@myokinet/core/quantities';
 import { bodyModel } from '@myokinet/core/statics';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../../client/newId.ts';
-import { pencilledDoses, withDoses } from './pencilled.ts';
+import { pencilledDoses, withDoses } from '@myokinet/core/planning';
 import {
   emptyDraft,
   freeDay,
@@ -130,7 +130,7 @@ describe('pencilled doses', () => {
   });
   const ask = (weeks: readonly PlanDto[], drillId: string) =>
     pencilledDoses(weeks, {
-      record: record(drillId),
+      logged: record(drillId).sessions,
       library,
       body: bodyModel({ statureM: 1.7, massKg: 70 }),
       progress: 'count',

@@ -1,6 +1,5 @@
 export { DrillPicker } from './DrillPicker.tsx';
 export { planEndpoints, useBriefQuery, usePlanQuery, usePlansQuery } from './endpoints.ts';
-export { historyOf } from './pencilled.ts';
 export { planRules, PlanRulesContext } from './planRules.ts';
 export { proposalsReducer } from './proposals.ts';
 export { WeekPlan } from './WeekPlan.tsx';

@@ -9,6 +9,7 @@ import {
   type PlanRules,
   reviewPlan,
   weekStartOf,
+  whatStays,
 } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
 import type { Schools } from '@myokinet/core/schools';
@@ -60,8 +61,6 @@ export function planInput(
   { now, done }: { readonly now: Date; readonly done: ReadonlySet<string> },
 ): Omit<BlockInput, 'library'> {
   const today = calendarDay(now);
-  const planned = asPlanned(sessions);
-  const stays = (s: PlannedSession) => done.has(s.id) || s.day < today || (s.items.length > 0 && s.items.every((i) => i.pinned));
   return {
     ...rules,
     headrooms,
@@ -70,9 +69,7 @@ export function planInput(
     didWell: planner.didWell,
     lastLoaded: planner.lastLoaded,
     stopped: stopSigns.find((s) => !s.closure)?.reason,
-    // What was planned for a day that is over and was not done loads nothing.
-    kept: planned.filter((s) => stays(s) && (done.has(s.id) || s.day >= today)),
-    pinned: planned.filter((s) => !stays(s)).flatMap(({ day, items }) => items.filter((i) => i.pinned).map((item) => ({ day, item }))),
+    ...whatStays(asPlanned(sessions), { today, done }),
   };
 }
 

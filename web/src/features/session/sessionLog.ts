@@ -1,9 +1,10 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import type { PlanDto, SessionDto } from '@myokinet/core/contracts';
 import type { FaultId } from '@myokinet/core/drills';
+import { amountByFeel } from '@myokinet/core/floor';
 import type { Library } from '@myokinet/core/library';
 import { sessionMinutes } from '@myokinet/core/planning';
-import { type Cleanness, cleanness, type Feeling, FEELINGS } from '@myokinet/core/readiness';
+import { type Cleanness, type Feeling, FEELINGS, sessionCleanness } from '@myokinet/core/readiness';
 import { instant } from '@myokinet/core/quantities';
 import { stopSign } from '@myokinet/core/safety';
 import type { SupportPlan } from '@myokinet/core/statics';
@@ -90,19 +91,15 @@ export function doneAsPlanned(item: ItemLog, byFeel: boolean): ItemLog {
 
 const MOST = 3600;
 
-/**
- * What stands in a set's field: nothing yet, a whole number, how it felt, or why it is none of these.
- * Nobody counts by feel: the hands' load is then reckoned with the top of the dose, or with its bottom
- * where it was too much.
- */
+/** What stands in a set's field: nothing yet, a whole number, how it felt, or why it is none of these. */
 export function readSet(
   text: string,
-  { min, max }: Pick<ItemLog, 'min' | 'max'>,
+  dose: Pick<ItemLog, 'min' | 'max'>,
 ): { readonly amount?: number; readonly feeling?: Feeling; readonly problem?: string } {
   const trimmed = text.trim();
   if (trimmed === '') return {};
   const feeling = FEELINGS.find((f) => f === trimmed);
-  if (feeling) return { feeling, amount: feeling === 'too easy' || feeling === 'right' ? max : min };
+  if (feeling) return { feeling, amount: amountByFeel(feeling, dose) };
   const amount = Number(trimmed);
   if (!Number.isInteger(amount) || amount < 0 || amount > MOST) return { problem: `A set must be a whole number from 0 to ${MOST}.` };
   return { amount };
@@ -144,14 +141,7 @@ export function judgeLog(session: SessionDto, library: Library): { readonly clea
   const at = instant(new Date(0));
   const symptoms = session.symptoms.map((s) => ({ ...s, at }));
   return {
-    clean: cleanness(
-      {
-        effort: session.effort,
-        symptoms,
-        items: session.items.map((item) => ({ ...item, perSide: library.drill(item.drillId).dose.perSide })),
-      },
-      library,
-    ),
+    clean: sessionCleanness({ effort: session.effort, symptoms, items: session.items }, library),
     stops: symptoms.flatMap((s) => stopSign(s) ?? []),
   };
 }

@@ -1,7 +1,6 @@
-import type { BatteryPatchDto, BatteryReply } from '@myokinet/core/contracts';
-import type { BodySide } from '@myokinet/core/anatomy';
-import { newId } from '../../client/newId.ts';
-import { type Cell, cellKey, type CheckDraft } from './checkDraft.ts';
+import type { BatteryPatchDto, BatteryReply } from '../contracts/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
+import { type Cell, cellKey, type CheckDraft } from './draft.ts';
 
 /*
  * A battery is taken at the trainee's side, on one device or on two. Each device keeps a draft of its
@@ -42,8 +41,8 @@ export function acknowledged(draft: CheckDraft, { cells, skips, note }: BatteryP
 }
 
 /** The draft with what the server has; what was changed here and has not been sent stays. */
-export function merged(draft: CheckDraft, battery: BatteryReply): CheckDraft {
-  const base = battery.id === draft.id ? draft : { ...unsent(draft), id: battery.id, startedAt: battery.startedAt };
+export function merged(draft: CheckDraft, battery: BatteryReply, newId: () => string): CheckDraft {
+  const base = battery.id === draft.id ? draft : { ...unsent(draft, newId), id: battery.id, startedAt: battery.startedAt };
   const dirty = patchOf(base);
   const mine = new Set(dirty?.cells.map((c) => cellKey(c.measureId, c.side, c.ordinal)));
   const cells = { ...base.cells };
@@ -66,7 +65,7 @@ export function merged(draft: CheckDraft, battery: BatteryReply): CheckDraft {
 }
 
 /** What is left when the run was ended elsewhere: what the server never had, as a battery of its own. */
-export function unsent(draft: CheckDraft): CheckDraft {
+export function unsent(draft: CheckDraft, newId: () => string): CheckDraft {
   const cells = Object.fromEntries(
     Object.entries(draft.cells)
       .filter(([key, cell]) => draft.synced[key] !== printOf(cell))

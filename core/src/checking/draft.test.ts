@@ -1,15 +1,20 @@
-import { CheckDto, inspect } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
-import { instant } from '@myokinet/core/quantities';
+import { CheckDto, inspect } from '../contracts/index.ts';
+import { measureOf } from '../measuring/index.ts';
+import { instant } from '../quantities/index.ts';
 import { describe, expect, it } from 'vitest';
-import { newId } from '../../client/newId.ts';
-import { blankCheck, cellKey, type CheckDraft, checkFrom, readCell, readMeasure } from './checkDraft.ts';
+import { blankCheck, cellKey, type CheckDraft, checkFrom, readCell, readMeasure } from './draft.ts';
 
+let made = 0;
+/** A valid UUID v7, another one each time. */
+const newId = () => `0190d0a0-0000-7000-8000-${String(++made).padStart(12, '0')}`;
 const now = instant('2026-11-24T12:00:00Z');
 const flexion = measureOf('shoulder-flexion');
 
 function typed(texts: Readonly<Record<string, string>>): CheckDraft {
-  return { ...blankCheck(), cells: Object.fromEntries(Object.entries(texts).map(([key, text]) => [key, { trialId: newId(), text }])) };
+  return {
+    ...blankCheck(newId, now),
+    cells: Object.fromEntries(Object.entries(texts).map(([key, text]) => [key, { trialId: newId(), text }])),
+  };
 }
 
 describe('a cell', () => {

@@ -1,15 +1,17 @@
-import { inspect, BatteryPatchDto, type BatteryReply } from '@myokinet/core/contracts';
-import { instant } from '@myokinet/core/quantities';
+import { inspect, BatteryPatchDto, type BatteryReply } from '../contracts/index.ts';
+import { instant } from '../quantities/index.ts';
 import { describe, expect, it } from 'vitest';
-import { newId } from '../../client/newId.ts';
-import { blankCheck, cellKey, type CheckDraft } from './checkDraft.ts';
-import { acknowledged, isEmpty, merged, patchOf, unsent } from './batterySync.ts';
+import { blankCheck, cellKey, type CheckDraft } from './draft.ts';
+import { acknowledged, isEmpty, merged, patchOf, unsent } from './sync.ts';
 
+let made = 0;
+/** A valid UUID v7, another one each time. */
+const newId = () => `0190d0a0-0000-7000-8000-${String(++made).padStart(12, '0')}`;
 const now = instant('2026-11-24T12:00:00Z');
 const L0 = cellKey('shoulder-flexion', 'left', 0);
 const L1 = cellKey('shoulder-flexion', 'left', 1);
 const typed = (texts: Readonly<Record<string, string>>, own: Partial<CheckDraft> = {}): CheckDraft => ({
-  ...blankCheck(),
+  ...blankCheck(newId, now),
   startedAt: now,
   cells: Object.fromEntries(Object.entries(texts).map(([key, text]) => [key, { trialId: newId(), text }])),
   ...own,
@@ -53,7 +55,7 @@ describe('what goes to the server', () => {
 describe('what comes from the server', () => {
   it('fills in what the other device did, under its battery', () => {
     const theirs = battery({ cells: [cellOf(0, '158')], skips: [{ measureId: 'grip', reason: 'pain' }], note: 'tired' });
-    const draft = merged(typed({}), theirs);
+    const draft = merged(typed({}), theirs, newId);
     expect(draft).toMatchObject({ id: theirs.id, note: 'tired', skips: { grip: 'pain' } });
     expect(draft.cells[L0]?.text).toBe('158');
     expect(patchOf(draft)).toBeUndefined();
@@ -61,29 +63,29 @@ describe('what comes from the server', () => {
 
   it('leaves what was typed here and has not gone out', () => {
     const mine = typed({ [L0]: '16' });
-    const draft = merged(mine, battery({ id: mine.id, cells: [cellOf(0, '158'), cellOf(1, '161')] }));
+    const draft = merged(mine, battery({ id: mine.id, cells: [cellOf(0, '158'), cellOf(1, '161')] }), newId);
     expect([draft.cells[L0]?.text, draft.cells[L1]?.text]).toEqual(['16', '161']);
     expect(patchOf(draft)?.cells.map((c) => c.text)).toEqual(['16']);
   });
 
   it('is the other device’s newer figure once mine has gone out', () => {
     const mine = sent(typed({ [L0]: '158' }));
-    expect(merged(mine, battery({ id: mine.id, cells: [cellOf(0, '150')] })).cells[L0]?.text).toBe('150');
+    expect(merged(mine, battery({ id: mine.id, cells: [cellOf(0, '150')] }), newId).cells[L0]?.text).toBe('150');
   });
 
   it('forgets a skip that was taken back elsewhere', () => {
     const mine = sent(typed({}, { skips: { grip: 'pain' } }));
-    expect(merged(mine, battery({ id: mine.id })).skips).toEqual({});
+    expect(merged(mine, battery({ id: mine.id }), newId).skips).toEqual({});
   });
 });
 
 describe('a battery that ended elsewhere', () => {
   it('leaves only what the server never had, as a battery of its own', () => {
     const after = sent(typed({ [L0]: '158' }));
-    const rest = unsent({ ...after, cells: { ...after.cells, [L1]: { trialId: newId(), text: '160' } } });
+    const rest = unsent({ ...after, cells: { ...after.cells, [L1]: { trialId: newId(), text: '160' } } }, newId);
     expect(Object.keys(rest.cells)).toEqual([L1]);
     expect(rest.id).not.toBe(after.id);
     expect(isEmpty(rest)).toBe(false);
-    expect(isEmpty(unsent({ ...after, note: '' }))).toBe(true);
+    expect(isEmpty(unsent({ ...after, note: '' }, newId))).toBe(true);
   });
 });

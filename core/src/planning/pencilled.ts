@@ -1,27 +1,53 @@
-import type { PlanDto, RecordReply } from '@myokinet/core/contracts';
-import { Refusal } from '@myokinet/core/errors';
-import type { Library } from '@myokinet/core/library';
-import { type DrillDone, FRAME_PHASES, nextDose, type NextDose } from '@myokinet/core/planning';
-import type { CalendarDay, Instant } from '@myokinet/core/quantities';
-import type { Symptom } from '@myokinet/core/safety';
-import type { Schools } from '@myokinet/core/schools';
-import { type KnownBody, supportOn } from '@myokinet/core/statics';
-import type { ItemDraft } from './planDraft.ts';
+import { Refusal } from '../errors.ts';
+import type { Library } from '../library/index.ts';
+import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { Symptom } from '../safety/index.ts';
+import type { Schools } from '../schools/index.ts';
+import { type KnownBody, supportOn, type SupportPlan } from '../statics/index.ts';
+import { type DrillDone, nextDose, type NextDose } from './nextDose.ts';
+import { FRAME_PHASES } from './plan.ts';
+
+/** A logged session, as far as the next doses rest on it. */
+export interface LoggedDoses {
+  readonly performedAt: string;
+  readonly effort: number;
+  readonly symptoms: readonly (Omit<Symptom, 'at'> & { readonly at: string })[];
+  readonly items: readonly (Pick<DrillDone, 'plannedSets' | 'max' | 'sets'> & {
+    readonly drillId: string;
+    readonly min: number;
+    readonly support?: SupportPlan;
+  })[];
+}
+
+/** A drill as it is planned, as far as its next dose concerns it. */
+export interface PlannedToGrow {
+  readonly id: string;
+  readonly drillId: string;
+  readonly sets: number;
+  readonly min: number;
+  readonly max: number;
+  readonly restSeconds: number;
+  readonly support?: SupportPlan;
+}
+
+interface Week<Item> {
+  readonly sessions: readonly { readonly id: string; readonly day: string; readonly items: readonly Item[] }[];
+}
 
 /** A change of a drill's next doses, pencilled beside the plan until the coach accepts it. */
 export interface PencilledDose {
   readonly drillId: string;
   readonly next: NextDose;
   /** The item as it would be. */
-  readonly to: Pick<ItemDraft, 'sets' | 'min' | 'max' | 'support'>;
+  readonly to: Pick<PlannedToGrow, 'sets' | 'min' | 'max'> & { readonly support?: SupportPlan };
   /** Coming items that it concerns. */
   readonly itemIds: readonly string[];
 }
 
 /** How each drill was done, newest first. */
-export function historyOf(record: RecordReply): ReadonlyMap<string, readonly DrillDone[]> {
+export function drillHistory(sessions: readonly LoggedDoses[]): ReadonlyMap<string, readonly DrillDone[]> {
   const history = new Map<string, DrillDone[]>();
-  for (const session of [...record.sessions].sort((a, b) => b.performedAt.localeCompare(a.performedAt)))
+  for (const session of [...sessions].sort((a, b) => b.performedAt.localeCompare(a.performedAt)))
     for (const item of session.items) {
       if (item.sets.length === 0) continue;
       const done: DrillDone = {
@@ -38,7 +64,7 @@ export function historyOf(record: RecordReply): ReadonlyMap<string, readonly Dri
 }
 
 interface Circumstances {
-  readonly record: RecordReply;
+  readonly logged: readonly LoggedDoses[];
   readonly library: Library;
   readonly body: KnownBody;
   readonly progress: Schools['progress'];
@@ -51,20 +77,20 @@ interface Circumstances {
  * What the record pencils into the coming sessions. A drill whose next dose was changed since it was last done has been decided
  * upon, and is left alone.
  */
-export function pencilledDoses(weeks: readonly PlanDto[], given: Circumstances): readonly PencilledDose[] {
-  const { record, library, body, progress, practiceId, today, done } = given;
-  const history = historyOf(record);
+export function pencilledDoses(weeks: readonly Week<PlannedToGrow>[], given: Circumstances): readonly PencilledDose[] {
+  const { logged, library, body, progress, practiceId, today, done } = given;
+  const history = drillHistory(logged);
   const coming = weeks
     .flatMap((w) => w.sessions)
     .filter((s) => s.day >= today && !done.has(s.id))
     .sort((a, b) => a.day.localeCompare(b.day))
     .flatMap((s) => s.items);
-  const byDrill = new Map<string, ItemDraft[]>();
+  const byDrill = new Map<string, PlannedToGrow[]>();
   for (const item of coming) byDrill.set(item.drillId, [...(byDrill.get(item.drillId) ?? []), item]);
   return [...byDrill].flatMap(([drillId, items]): PencilledDose[] => {
     const [item] = items;
     const past = history.get(drillId);
-    const lastItem = record.sessions.flatMap((s) => s.items).find((i) => i.drillId === drillId && i.sets.length > 0);
+    const lastItem = logged.flatMap((s) => s.items).find((i) => i.drillId === drillId && i.sets.length > 0);
     if (!item || !past || !lastItem || !sameDose(item, lastItem) || FRAME_PHASES.includes(library.drill(drillId).phase)) return [];
     const drill = library.asPlanned(item);
     const next = nextDose(
@@ -79,16 +105,16 @@ export function pencilledDoses(weeks: readonly PlanDto[], given: Circumstances):
   });
 }
 
-function sameDose(a: Pick<ItemDraft, 'max' | 'support'>, b: Pick<ItemDraft, 'max' | 'support'>): boolean {
+function sameDose(a: Pick<PlannedToGrow, 'max' | 'support'>, b: Pick<PlannedToGrow, 'max' | 'support'>): boolean {
   return a.max === b.max && JSON.stringify(a.support ?? null) === JSON.stringify(b.support ?? null);
 }
 
-function same(item: ItemDraft, to: PencilledDose['to']): boolean {
+function same(item: PlannedToGrow, to: PencilledDose['to']): boolean {
   return item.sets === to.sets && item.min === to.min && sameDose(item, to);
 }
 
 /** The item with its next dose: the dial turned to the new load where there is one, else other repetitions, seconds or breaths. */
-function appliedTo(item: ItemDraft, next: NextDose, { library, body }: Pick<Circumstances, 'library' | 'body'>): PencilledDose['to'] {
+function appliedTo(item: PlannedToGrow, next: NextDose, { library, body }: Pick<Circumstances, 'library' | 'body'>): PencilledDose['to'] {
   const { sets, min, max } = next.dose;
   const drill = library.asPlanned(item);
   const share = drill.handLoad?.share;
@@ -107,13 +133,16 @@ function appliedTo(item: ItemDraft, next: NextDose, { library, body }: Pick<Circ
   return { sets, min, max, support };
 }
 
-/** The weeks with a pencilled dose inked in. */
-export function withDoses(weeks: readonly PlanDto[], doses: readonly PencilledDose[]): readonly PlanDto[] {
-  const change = (item: ItemDraft): ItemDraft => {
+/** The weeks with a pencilled dose inked in: those that change. */
+export function withDoses<Item extends PlannedToGrow, W extends Week<Item>>(
+  weeks: readonly W[],
+  doses: readonly PencilledDose[],
+): readonly W[] {
+  const ids = new Set(doses.flatMap((d) => d.itemIds));
+  const change = (item: Item): Item => {
     const dose = doses.find((d) => d.itemIds.includes(item.id));
     return dose ? { ...item, ...dose.to } : item;
   };
-  const ids = new Set(doses.flatMap((d) => d.itemIds));
   return weeks
     .filter((w) => w.sessions.some((s) => s.items.some((i) => ids.has(i.id))))
     .map((w) => ({ ...w, sessions: w.sessions.map((s) => ({ ...s, items: s.items.map(change) })) }));

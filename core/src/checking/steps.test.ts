@@ -1,9 +1,11 @@
-import { MEASURES, measureOf } from '@myokinet/core/measuring';
+import { MEASURES, measureOf } from '../measuring/index.ts';
 import { describe, expect, it } from 'vitest';
-import { cellKey, type Cells } from '../checks/index.ts';
-import { newId } from '../../client/newId.ts';
-import { firstEmpty, stateOf, stepsOf, whereToGoOn } from './batterySteps.ts';
+import { cellKey, type Cells } from './draft.ts';
+import { firstEmpty, stateOf, stepsOf, whereToGoOn } from './steps.ts';
 
+let made = 0;
+/** A valid UUID v7, another one each time. */
+const newId = () => `0190d0a0-0000-7000-8000-${String(++made).padStart(12, '0')}`;
 const flexion = measureOf('shoulder-flexion');
 const typed = (texts: Readonly<Record<string, string>>): Cells =>
   Object.fromEntries(Object.entries(texts).map(([key, text]) => [key, { trialId: newId(), text }]));

@@ -1,9 +1,9 @@
-import type { BodySide } from '@myokinet/core/anatomy';
-import { type Measure, measureSides } from '@myokinet/core/measuring';
-import { cellKey, type CheckDraft, readCell } from '../checks/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
+import { type Measure, measureSides } from '../measuring/index.ts';
+import { cellKey, type CheckDraft, readCell } from './draft.ts';
 
 /** One trial of a battery, where it goes. */
-export interface RunStep {
+export interface TrialStep {
   readonly key: string;
   readonly side: BodySide;
   readonly ordinal: number;
@@ -13,7 +13,7 @@ export interface RunStep {
 const EFFORTS: readonly Measure['unit'][] = ['s', 'kg', 'reps'];
 
 /** The trials of a check in the order they are taken. */
-export function stepsOf(measure: Measure): readonly RunStep[] {
+export function stepsOf(measure: Measure): readonly TrialStep[] {
   const sides = measureSides(measure);
   const ordinals = Array.from({ length: measure.trials }, (_, i) => i);
   const step = (side: BodySide, ordinal: number) => ({ key: cellKey(measure.id, side, ordinal), side, ordinal });
@@ -22,10 +22,10 @@ export function stepsOf(measure: Measure): readonly RunStep[] {
     : sides.flatMap((side) => ordinals.map((ordinal) => step(side, ordinal)));
 }
 
-export type RunState = 'skipped' | 'done' | 'begun' | 'open';
+export type CheckState = 'skipped' | 'done' | 'begun' | 'open';
 
 /** How far one check of the battery is. */
-export function stateOf(measure: Measure, { cells, skips }: Pick<CheckDraft, 'cells' | 'skips'>): RunState {
+export function stateOf(measure: Measure, { cells, skips }: Pick<CheckDraft, 'cells' | 'skips'>): CheckState {
   const filled = stepsOf(measure).filter(({ key }) => readCell(measure, cells[key]?.text ?? '').value !== undefined).length;
   if (filled === 0) return skips[measure.id] ? 'skipped' : 'open';
   return filled === stepsOf(measure).length ? 'done' : 'begun';

@@ -1,5 +1,5 @@
-import type { BodySide } from '@myokinet/core/anatomy';
-import type { CheckDto, ReadingDto } from '@myokinet/core/contracts';
+import type { BodySide } from '../anatomy/index.ts';
+import type { CheckDto, ReadingDto } from '../contracts/index.ts';
 import {
   type Capacity,
   capacityFromTrials,
@@ -7,14 +7,12 @@ import {
   measureOf,
   measureSides,
   type OwnError,
-  provisionalOf,
   type SkipReason,
   strayTrial,
-  type Trial,
+  trialFrom,
   trialProblem,
-} from '@myokinet/core/measuring';
-import { type Instant, instant } from '@myokinet/core/quantities';
-import { newId } from '../../client/newId.ts';
+} from '../measuring/index.ts';
+import type { Instant } from '../quantities/index.ts';
 
 /** A check while it is being taken: texts as typed, so that nothing typed is ever lost. */
 export interface CheckDraft {
@@ -42,8 +40,9 @@ export interface Cell {
   readonly reading?: ReadingDto;
 }
 
-export function blankCheck(): CheckDraft {
-  return { id: newId(), takenAt: null, startedAt: instant(new Date()), scope: 'gate', note: '', cells: {}, skips: {}, synced: {} };
+/** A battery before its first figure. */
+export function blankCheck(newId: () => string, startedAt: Instant): CheckDraft {
+  return { id: newId(), takenAt: null, startedAt, scope: 'gate', note: '', cells: {}, skips: {}, synced: {} };
 }
 
 export function cellKey(measureId: string, side: BodySide, ordinal: number): string {
@@ -75,15 +74,7 @@ export function readMeasure(draft: Pick<CheckDraft, 'cells'>, measure: Measure, 
       return { ordinal, reading: cell?.reading, ...readCell(measure, cell?.text ?? '') };
     });
     const filled = cells.flatMap(({ value, ...cell }) => (value === undefined ? [] : [{ ...cell, value }]));
-    const trials = filled.map(({ value, reading }): Trial => {
-      const provisional = reading && provisionalOf(reading);
-      return {
-        side,
-        value,
-        ...(reading?.standardError ? { standardError: reading.standardError } : {}),
-        ...(provisional ? { provisional } : {}),
-      };
-    });
+    const trials = filled.map(({ value, reading }) => trialFrom(side, value, reading));
     const problems = cells.flatMap(({ problem }) => (problem ? [problem] : []));
     if (trials.length === 0) return { side, problems };
     const stray = strayTrial(

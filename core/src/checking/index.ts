@@ -1,0 +1,15 @@
+export { batteryAfter, type BatteryEvent, type BatteryStep } from './battery.ts';
+export {
+  blankCheck,
+  cellKey,
+  checkFrom,
+  readCell,
+  readMeasure,
+  type Cell,
+  type Cells,
+  type CheckDraft,
+  type SideReading,
+  type Skips,
+} from './draft.ts';
+export { firstEmpty, stateOf, stepsOf, whereToGoOn, type TrialStep } from './steps.ts';
+export { acknowledged, isEmpty, merged, patchOf, unsent } from './sync.ts';

@@ -1,0 +1,19 @@
+import type { BodySide } from '../anatomy/index.ts';
+import type { Trial } from './capacity.ts';
+import { provisionalOf, type ReadingOrigin } from './provisional.ts';
+
+/**
+ * A trial as it counts: its figure, and what its reading knows of its own worth.
+ *
+ * @param reading absent for a figure that was typed
+ * @example trialFrom('left', 160, { kind: 'picture', simulated: false, standardError: 2 }) // { side: 'left', value: 160, standardError: 2 }
+ */
+export function trialFrom(side: BodySide, value: number, reading?: ReadingOrigin | null): Trial {
+  const provisional = reading && provisionalOf(reading);
+  return {
+    side,
+    value,
+    ...(reading?.standardError ? { standardError: reading.standardError } : {}),
+    ...(provisional ? { provisional } : {}),
+  };
+}

@@ -1,0 +1,87 @@
+import type { Joint } from '../anatomy/index.ts';
+import type { Library } from '../library/index.ts';
+import { addDays, calendarDay, type CalendarDay, daysBetween, type Instant, instant } from '../quantities/index.ts';
+import { jointsLoadedBy } from './plan.ts';
+import { type WeekDose, weekStartOf } from './week.ts';
+
+/** What the planner knows of a trainee's past. */
+export interface PlannerFacts {
+  readonly knownDrills: readonly string[];
+  /** Drills that clean sessions of the last weeks had. */
+  readonly didWell: readonly string[];
+  /** When each joint was last loaded. */
+  readonly lastLoaded: Readonly<Partial<Record<Joint, CalendarDay>>>;
+  /** Weeks with logged hand load, newest first. */
+  readonly weekDoses: readonly WeekDose[];
+  readonly lastLoadedDay?: CalendarDay;
+  /** Whole weeks since the first session on record; 0 before it. */
+  readonly weeksIn: number;
+}
+
+/** A logged session, as far as the planner rests on it. */
+export interface LoggedWork {
+  readonly performedAt: Instant;
+  /** Drills with at least one set. */
+  readonly drillIds: readonly string[];
+  /** Hand-load dose in body-weight seconds; by joint where it was kept. */
+  readonly dose: number;
+  readonly byJoint?: Readonly<Partial<Record<Joint, number>>>;
+  readonly clean: boolean;
+}
+
+const DAYS_PER_WEEK = 7;
+/** How far back the planner looks for a week to build on; after longer rest it starts anew (project default). */
+export const BUILD_ON_DAYS = 35;
+/** Clean sessions this far back say what the trainee does well (project default). */
+const DID_WELL_DAYS = 28;
+
+/**
+ * What the planner knows of a trainee's past.
+ *
+ * @param recent sessions of the last `BUILD_ON_DAYS`, newest first
+ * @param knownDrills every drill ever done
+ * @param firstAt the first session on record
+ */
+export function plannerFacts(
+  recent: readonly LoggedWork[],
+  { knownDrills, firstAt }: { readonly knownDrills: readonly string[]; readonly firstAt: Instant | undefined },
+  { library, now }: { readonly library: Library; readonly now: Date },
+): PlannerFacts {
+  const since = instant(addDays(now, -DID_WELL_DAYS));
+  return {
+    weeksIn: firstAt ? Math.floor(daysBetween(firstAt, now) / DAYS_PER_WEEK) : 0,
+    knownDrills,
+    didWell: [...new Set(recent.filter((s) => s.clean && s.performedAt >= since).flatMap((s) => s.drillIds))],
+    weekDoses: weekDoses(recent),
+    lastLoaded: lastLoaded(recent, library),
+  };
+}
+
+/** Hand load by week, newest first; by joint only where every session of the week knows. */
+function weekDoses(sessions: readonly LoggedWork[]): readonly WeekDose[] {
+  const weeks = new Map<CalendarDay, LoggedWork[]>();
+  for (const session of sessions) {
+    const week = weekStartOf(new Date(session.performedAt));
+    weeks.set(week, [...(weeks.get(week) ?? []), session]);
+  }
+  return [...weeks].map(([weekStart, ofWeek]): WeekDose => {
+    const dose = ofWeek.reduce((sum, s) => sum + s.dose, 0);
+    if (ofWeek.some((s) => s.byJoint === undefined)) return { weekStart, dose };
+    const byJoint: Partial<Record<Joint, number>> = {};
+    for (const { byJoint: own = {} } of ofWeek)
+      for (const [joint, load] of Object.entries(own)) byJoint[joint as Joint] = (byJoint[joint as Joint] ?? 0) + load;
+    return { weekStart, dose, byJoint };
+  });
+}
+
+/** The newest day on which each joint was loaded, from sessions newest first. */
+function lastLoaded(sessions: readonly LoggedWork[], library: Library): PlannerFacts['lastLoaded'] {
+  const days: Partial<Record<Joint, CalendarDay>> = {};
+  for (const { performedAt, drillIds } of sessions)
+    for (const joint of jointsLoadedBy(
+      drillIds.map((drillId) => ({ drillId })),
+      library,
+    ))
+      days[joint] ??= calendarDay(performedAt);
+  return days;
+}
