@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { BodySide } from '../anatomy/index.ts';
 import type { Demand } from '../ladders/index.ts';
-import { type Capacity, measureOf } from '../measuring/index.ts';
+import { type Capacity, measureOf, MEASURES } from '../measuring/index.ts';
 import { addDays, type Amount } from '../quantities/index.ts';
 import { COMMON_PRACTICE } from '../reference/index.ts';
 import { byUrgency, capacityInWords, headroom, limiterOf } from './index.ts';
@@ -143,5 +143,23 @@ describe('limiter', () => {
       }),
       { seed: 3 },
     );
+  });
+});
+
+describe('a level without an error band', () => {
+  const level = MEASURES.find((m) => m.choices && m.better === 'more');
+
+  it('is counted in steps of its own scale', () => {
+    if (!level) throw new Error('There is no check by levels.');
+    const { step } = level.limits;
+    const h = (steps: number) => headroom(capacity(level.id, 1 + steps * step, 0), demand(level.id, 1), now);
+    expect([h(0).bands, h(1).bands, h(2).bands]).toEqual([0, 1, 2]);
+    expect([h(-1).state, h(0).state, h(1).state]).toEqual(['short', 'spare', 'spare']);
+  });
+
+  it('of half steps counts twice as many', () => {
+    const halves = MEASURES.find((m) => m.limits.step === 0.5);
+    if (!halves) throw new Error('There is no check in halves.');
+    expect(headroom(capacity(halves.id, 11, 0), demand(halves.id, 10), now).bands).toBe(halves.better === 'more' ? 2 : 2);
   });
 });

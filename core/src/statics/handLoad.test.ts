@@ -273,3 +273,40 @@ it('says a set-up in words', () => {
     'kneeling push-up, arms lowered, shanks lifted',
   );
 });
+
+describe('what no assumption explains', () => {
+  const plank = handLoad(man, { position: 'plank' });
+
+  it('widens every band that has one, by at least two points of body weight each way on the loads', () => {
+    const half = ({ low, high }: { low: number; high: number }) => (high - low) / 2;
+    // Two standard deviations of 1.5 points are there whatever the assumptions are.
+    expect(half(plank.bands.verticalShare)).toBeGreaterThan(2 * 0.015);
+    expect(half(plank.bands.perHandN)).toBeGreaterThan((2 * 0.015 * man.weightN) / 2);
+    expect(half(plank.bands.wristExtensionDeg)).toBeGreaterThan(2 * 2);
+    expect(half(plank.bands.shoulderAngleDeg)).toBeGreaterThan(2 * 3);
+  });
+
+  it('widens nothing that is certain: all of body weight hangs in a free hang', () => {
+    const hang = handLoad(man, { position: 'free-hang' });
+    expect(hang.bands.verticalShare).toEqual({ low: hang.verticalShare, high: hang.verticalShare });
+  });
+});
+
+describe('feet that would have to hold on to the floor', () => {
+  it('make a set-up that does not stand, and say so; resting feet do not', () => {
+    const seen = { lifting: 0, resting: 0 };
+    fc.assert(
+      fc.property(anyBody, anySetUp, (body, setUp) => {
+        const reading = readOrSkip(body, setUp);
+        if (!reading) return;
+        const lifts = reading.stance.others.some((c) => (c.name === 'feet' || c.name === 'knees') && c.fy < -1e-9);
+        seen[lifts ? 'lifting' : 'resting'] += 1;
+        if (lifts) expect(reading.stands).toMatchObject({ ok: false, reason: expect.stringContaining('hold on to the floor') as string });
+        else expect(reading.stands.reason ?? '').not.toContain('hold on to the floor');
+      }),
+      { seed: 21, numRuns: 1500 },
+    );
+    // Both kinds came up, or nothing was shown.
+    expect(Math.min(seen.lifting, seen.resting)).toBeGreaterThan(0);
+  });
+});

@@ -1,3 +1,1 @@
-export { normalCdf, normalQuantile } from './normal.ts';
-export { studentTCdf, studentTQuantile } from './studentT.ts';
-export { fCdf, fQuantile } from './fDistribution.ts';
+export { fCdf, fQuantile, normalCdf, normalQuantile, studentTCdf, studentTQuantile } from './distributions.ts';
