@@ -51,7 +51,9 @@ for (const [room, files] of rooms) {
 }
 process.stdout.write('\nroom        killed  survived  not covered  score\n');
 for (const [room, killed, survived, uncovered, score] of rows)
-  process.stdout.write(`${room.padEnd(12)}${String(killed).padStart(6)}${String(survived).padStart(10)}${String(uncovered).padStart(13)}${`${score}%`.padStart(7)}\n`);
+  process.stdout.write(
+    `${room.padEnd(12)}${String(killed).padStart(6)}${String(survived).padStart(10)}${String(uncovered).padStart(13)}${`${score}%`.padStart(7)}\n`,
+  );
 
 function scoreOf(file) {
   const { files } = JSON.parse(readFileSync(file, 'utf8'));

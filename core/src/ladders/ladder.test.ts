@@ -9,7 +9,9 @@ const rungOf = (demand: Partial<RungDemand>): Rung => ({
   setUp: 'As it is.',
   pose: 'plank',
   practice: 'plank',
-  demands: [{ measureId: 'grip', value: 0.4, unit: 'kg', per: 'bodyMass', direction: 'at least', origin: COMMON_PRACTICE, ...demand } as RungDemand],
+  demands: [
+    { measureId: 'grip', value: 0.4, unit: 'kg', per: 'bodyMass', direction: 'at least', origin: COMMON_PRACTICE, ...demand } as RungDemand,
+  ],
 });
 const asked = (massKg: number, demand: Partial<RungDemand> = {}) =>
   demandsOn(rungOf(demand), bodyModel({ statureM: 1.75, massKg })).map((d) => d.value);

@@ -20,7 +20,7 @@ export {
 } from './capacity.ts';
 export { changeBetween, minimalDetectableChange, realFrom, sideDifference, type Change, type SideDifference } from './change.ts';
 export { ownErrorFromTest, ownErrorFromTrials, OWN_ERROR_RULES, type OwnError, type TrialScatter } from './ownError.ts';
-export { PROVISIONAL, provisionalOf, type Provisional } from './provisional.ts';
+export { PROVISIONAL, provisionalOf, type Provisional, type ReadingOrigin } from './provisional.ts';
 export { reliabilityInWords, repeatability, type Coefficient, type Repeatability } from './repeatability.ts';
 export { strayTrial, type StrayTrial } from './strayTrial.ts';
 export { SKIP_REASONS, type Skip, type SkipReason } from './skips.ts';

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { capacityFromTrials, isMeasure, measureOf, MEASURES, provisionalOf, type ReadingOrigin, trialFrom, WORKING_POSITIONS } from './index.ts';
+import {
+  capacityFromTrials,
+  isMeasure,
+  measureOf,
+  MEASURES,
+  provisionalOf,
+  type ReadingOrigin,
+  trialFrom,
+  WORKING_POSITIONS,
+} from './index.ts';
 import { instant } from '../quantities/index.ts';
 
 const picture = (...placedBy: readonly string[]): ReadingOrigin => ({

@@ -82,3 +82,14 @@ describe('clean sessions that count', () => {
     expect(spacedCleanSessions([at('2026-11-02T17:00:00Z', false), at('2026-11-06T17:00:00Z')])).toHaveLength(1);
   });
 });
+
+describe('a drill with sides', () => {
+  const sided = (...sides: readonly ('left' | 'right')[]) =>
+    cleanness(session([item([], { perSide: true, plannedSets: 2, sets: sides.map((side) => ({ amount: 30, side, faults: [] })) })]));
+
+  it('is done on both of them: twice on one side is not once on each', () => {
+    expect(sided('left', 'right', 'left', 'right').clean).toBe(true);
+    expect(sided('left', 'left', 'left', 'left')).toEqual({ clean: false, reason: 'Plank: 0 of 2 sets done on the right.' });
+    expect(sided('left', 'left', 'left', 'right').reason).toBe('Plank: 1 of 2 sets done on the right.');
+  });
+});

@@ -1,3 +1,4 @@
+import type { BodySide } from '../anatomy/index.ts';
 import { LOADING_PHASES } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
@@ -10,6 +11,8 @@ export type Feeling = (typeof FEELINGS)[number];
 /** One logged set: what was done, and which faults showed. */
 export interface LoggedSet {
   readonly amount: number;
+  /** Where the drill has sides. */
+  readonly side?: BodySide;
   /** Set where the dose was by feel; the amount then decides nothing. */
   readonly feeling?: Feeling | undefined;
   readonly faults: readonly { readonly faultId: string; readonly mended: boolean }[];
@@ -55,6 +58,8 @@ export function cleanness(session: LoggedSession, library: Library): Cleanness {
     const { name } = library.drill(item.drillId);
     const wanted = item.plannedSets * (item.perSide ? 2 : 1);
     if (item.sets.length < wanted) return unclean(`${name}: ${item.sets.length} of ${wanted} sets done.`);
+    const side = item.perSide ? sideLeftOut(item) : undefined;
+    if (side) return unclean(`${name}: ${side.done} of ${item.plannedSets} sets done on the ${side.name}.`);
     const felt = item.sets.find((s) => s.feeling === 'too much' || s.feeling === 'locked up');
     if (felt) return unclean(`${name}: felt “${felt.feeling}”.`);
     if (item.sets.some((s) => s.feeling === undefined && s.amount < item.max))
@@ -67,6 +72,14 @@ export function cleanness(session: LoggedSession, library: Library): Cleanness {
   const felt = session.symptoms.find((s) => s.moment !== 'next morning' && s.intensity > QUIET_UP_TO);
   if (felt) return unclean(`${symptomInWords(felt)}: more than ${QUIET_UP_TO}/10.`);
   return { clean: true, reason: 'All sets clean at the top of the dose, effort and symptoms quiet.' };
+}
+
+/** The side on which fewer sets were done than planned: twice on one side is not once on each. */
+function sideLeftOut({ plannedSets, sets }: LoggedItem): { readonly name: string; readonly done: number } | undefined {
+  if (sets.some((s) => s.side === undefined)) return undefined;
+  return (['left', 'right'] as const)
+    .map((name) => ({ name, done: sets.filter((s) => s.side === name).length }))
+    .find(({ done }) => done < plannedSets);
 }
 
 function unclean(reason: string): Cleanness {

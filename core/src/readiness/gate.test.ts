@@ -158,3 +158,45 @@ describe('each condition closes it by itself, with a sentence', () => {
   it('a lock of the screening', () =>
     expect(unmet({ locks: ['Medical hold: ask first.'] })).toMatchObject([{ kind: 'lock', sentence: 'Medical hold: ask first.' }]));
 });
+
+describe('false opens that stay shut', () => {
+  const at = (daysAgo: number) => addDays(now, -daysAgo);
+  const felt = (own: Partial<Symptom>): Symptom => ({
+    intensity: 1,
+    place: 'wrist',
+    side: 'left',
+    kind: 'ache',
+    moment: 'during',
+    at: at(1),
+    ...own,
+  });
+
+  it('a rung without demands', () => expect(unmet({ headrooms: [] }).map((l) => l.kind)).toEqual(['demand']));
+
+  it('a figure dated in the future, by more than clocks differ', () => {
+    const dated = (minutes: number) =>
+      OPEN.headrooms.map((h, i) =>
+        i === 0 && h.capacity ? headroom({ ...h.capacity, takenAt: addDays(now, minutes / 1440) }, h.demand, now) : h,
+      );
+    expect(unmet({ headrooms: dated(4) })).toEqual([]);
+    expect(unmet({ headrooms: dated(60) })[0]).toMatchObject({
+      kind: 'demand',
+      sentence: expect.stringContaining('dated in the future') as string,
+    });
+  });
+
+  it('a stopping kind of pain at low strength, closed the same day: loud for the days that are to be quiet', () => {
+    expect(unmet({ symptoms: [felt({ kind: 'sharp' })] }).map((l) => l.kind)).toEqual(['symptoms']);
+    expect(unmet({ symptoms: [felt({ kind: 'sharp', at: at(7.1) })] })).toEqual([]);
+    expect(unmet({ symptoms: [felt({ kind: 'ache' })] })).toEqual([]);
+  });
+
+  it('a symptom of the next morning that was reported outside a session', () => {
+    expect(unmet({ symptoms: [felt({ intensity: 4, moment: 'next morning' })] }).map((l) => l.kind)).toEqual(['symptoms']);
+  });
+
+  it('a morning recorded an hour after its session', () => {
+    const early = session(2, { symptoms: [quietMorning(new Date(addDays(at(2), 1 / 24)))] });
+    expect(unmet({ sessions: [early, session(5)] }).map((l) => l.kind)).toEqual(['mornings']);
+  });
+});

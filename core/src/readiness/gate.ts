@@ -1,7 +1,7 @@
 import { calendarDay, formatApart, shortDay, daysBetween, type Instant } from '../quantities/index.ts';
 import { demandInWords } from '../ladders/index.ts';
 import { measureOf, PROVISIONAL, readingInWords, sideDifference } from '../measuring/index.ts';
-import { QUIET_UP_TO, type Symptom, symptomInWords } from '../safety/index.ts';
+import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
 import { type SessionFact, spacedCleanSessions } from './cleanSession.ts';
 import { capacityInWords, type Headroom } from './headroom.ts';
 import { limiterOf } from './limiter.ts';
@@ -59,13 +59,13 @@ export interface GateInput {
  *
  * @param input everything the verdict rests on; nothing else is looked at
  * @example judgeGate({ headrooms: [], sessions: [], symptoms: [], openStopSigns: [], locks: ['Medical hold'], now })
- * // { open: false, unmet: [two lines: clean sessions, lock], … }
+ * // { open: false, unmet: [three lines: no demand, clean sessions, lock], … }
  */
 export function judgeGate(input: GateInput): Gate {
   const rules = input.rules ?? DEFAULT_GATE_RULES;
   const limiter = limiterOf(input.headrooms);
   const lines = [
-    ...demandLines(input.headrooms, limiter),
+    ...(input.headrooms.length === 0 ? [NO_DEMANDS] : demandLines(input.headrooms, limiter)),
     ...sideLines(input.headrooms),
     stopSignLine(input.openStopSigns),
     duringLine(input, rules),
@@ -76,6 +76,13 @@ export function judgeGate(input: GateInput): Gate {
   const unmet = lines.filter((l) => !l.met);
   return { open: unmet.length === 0, lines, unmet, ...(limiter ? { limiter } : {}) };
 }
+
+/** Nothing asked is nothing shown. */
+const NO_DEMANDS: GateLine = {
+  kind: 'demand',
+  met: false,
+  sentence: 'This rung asks for no check yet: write at least one demand into its ladder.',
+};
 
 function byMeasure(headrooms: readonly Headroom[]): readonly (readonly [string, readonly Headroom[]])[] {
   return [...new Set(headrooms.map((h) => h.demand.measureId))].map((id) => [id, headrooms.filter((h) => h.demand.measureId === id)]);
@@ -105,6 +112,7 @@ function unknownSentence(sides: readonly Headroom[]): string | undefined {
   const [first] = sides;
   if (!first || sides.some((h) => h.state !== 'unknown')) return undefined;
   const { name, freshDays } = measureOf(first.demand.measureId);
+  if (sides.some((h) => h.inFuture)) return `${name} is dated in the future: set the clock right and check it again.`;
   if (sides.some((h) => !h.capacity)) return `${name} has never been checked; ${demandInWords(first.demand)} asked.`;
   const age = Math.max(...sides.map((h) => h.ageDays ?? 0));
   return `${name} was last checked ${age} days ago; ${freshDays} days is the limit. Check it again.`;
@@ -144,7 +152,8 @@ function stopSignLine(openStopSigns: readonly string[]): GateLine {
 }
 
 function duringLine({ symptoms, now }: GateInput, { quietDays }: GateRules): GateLine {
-  const loud = symptoms.find((s) => s.moment !== 'next morning' && s.intensity > QUIET_UP_TO && daysBetween(s.at, now) <= quietDays);
+  // Whoever reported it and whether or not it belongs to a session; a stopping kind is loud at any strength, closed or not.
+  const loud = symptoms.find((s) => (s.intensity > QUIET_UP_TO || stopSign(s) !== undefined) && daysBetween(s.at, now) <= quietDays);
   return loud
     ? {
         kind: 'symptoms',
@@ -157,7 +166,8 @@ function duringLine({ symptoms, now }: GateInput, { quietDays }: GateRules): Gat
 function morningLine({ sessions, now }: GateInput, { quietDays }: GateRules): GateLine {
   const recent = sessions.filter((s) => daysBetween(s.performedAt, now) <= quietDays);
   for (const session of recent) {
-    const mornings = session.symptoms.filter((s) => s.moment === 'next morning');
+    // A morning is one of a later day: an hour after the session nobody knows.
+    const mornings = session.symptoms.filter((s) => s.moment === 'next morning' && calendarDay(s.at) > calendarDay(session.performedAt));
     if (mornings.length === 0) {
       const today = calendarDay(session.performedAt) === calendarDay(now);
       const sentence = today

@@ -19,6 +19,8 @@ export interface Headroom {
   /** Whole days since the check; absent when it was never taken. */
   readonly ageDays?: number;
   readonly stale: boolean;
+  /** The check is dated after the moment of judging: it shows nothing yet. */
+  readonly inFuture?: true;
   /** The verdict in a few words, for the end of a row. */
   readonly words: string;
 }
@@ -51,10 +53,15 @@ export function headroom(capacity: Capacity | undefined, demand: Demand, now: Da
   const age = daysBetween(capacity.takenAt, now);
   const ageDays = Math.max(0, Math.floor(age));
   const stale = age > measureOf(demand.measureId).freshDays;
+  if (age < -FUTURE_DAYS)
+    return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, inFuture: true, words: 'dated in the future' };
   const state = stale ? 'unknown' : capacity.band > 0 ? stateOf(bands) : amount >= 0 ? 'spare' : 'short';
   // Spelled out: a spread here is twenty times slower, and lists judge thousands.
   return { demand, side, capacity, amount, bands, state, ageDays, stale, words: words(state, amount, demand, ageDays) };
 }
+
+/** Clocks of two machines differ a little: five minutes. */
+const FUTURE_DAYS = 5 / (24 * 60);
 
 function countInBands(amount: number, band: number, step: number): number {
   return amount / (band > 0 ? band : step);

@@ -107,3 +107,19 @@ describe('the whole verdict', () => {
     expect(words(5)).toBe('never checked');
   });
 });
+
+it('clean sessions before a stop sign count no more, though it was closed', () => {
+  const practice = ladder.rungs[0]!.practice;
+  const sessions = [2, 5].map((daysAgo) => ({
+    id: `s${daysAgo}`,
+    performedAt: addDays(now, -daysAgo),
+    clean: true,
+    drillIds: [practice],
+    symptoms: [],
+  }));
+  const cleanLine = (own: Partial<ReadinessFacts>) =>
+    judgeReadiness(facts(1, ['wall'], 15, { sessions, ...own })).gate?.lines.find((l) => l.kind === 'clean sessions');
+  expect(cleanLine({})?.met).toBe(true);
+  expect(cleanLine({ lastStopSignAt: addDays(now, -6) })?.met).toBe(true);
+  expect(cleanLine({ lastStopSignAt: addDays(now, -3) })?.sentence).toMatch(/^1 of 2 clean sessions/);
+});

@@ -23,6 +23,8 @@ export interface ReadinessFacts {
   readonly sessions: readonly SessionFact[];
   readonly symptoms: readonly Symptom[];
   readonly openStopSigns: readonly string[];
+  /** When the newest stop sign was felt, open or closed: clean sessions before it count no more. */
+  readonly lastStopSignAt?: Instant | undefined;
   readonly now: Date;
 }
 
@@ -60,11 +62,16 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     symptoms: facts.symptoms,
     openStopSigns: facts.openStopSigns,
     locks: closed ? [...screening.locks, closed] : screening.locks,
-    cleanSince: standing.cleanSince,
+    cleanSince: later(standing.cleanSince, facts.lastStopSignAt),
     practice: inHand ? { drillId: inHand.practice, name: library.drill(inHand.practice).name } : undefined,
     now,
   });
   return { standing, rung, headrooms, gate, slipped, closedRungs };
+}
+
+function later(a: Instant | undefined, b: Instant | undefined): Instant | undefined {
+  if (!a || !b) return a ?? b;
+  return a > b ? a : b;
 }
 
 function headroomsFor(rung: Rung, { body, capacities, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {

@@ -89,6 +89,23 @@ describe('a correction', () => {
     expect(body.capacities[0]).toMatchObject({ value: 160, trials: 3 });
   });
 
+  it('of a simulated figure stays simulated, and of a picture keeps its error', async () => {
+    const simulated = { kind: 'instrument', instrument: 'Simulated inclinometer', simulated: true };
+    const picture = { kind: 'picture', instrument: 'Picture', simulated: false, standardError: 6 };
+    for (const [reading, days] of [
+      [simulated, 1],
+      [picture, 0.5],
+    ] as const) {
+      const dto = check(days, 158);
+      await bench.post(`${at}/checks`, { ...dto, trials: dto.trials.map((t) => ({ ...t, reading })) });
+      const before = ((await bench.get(`${at}/checks`)) as { body: CheckReply[] }).body[0]?.capacities[0];
+      const correction = { id: v7(), replaces: dto.trials[0]?.id, measureId: 'shoulder-flexion', value: 160, reason: 'mistyped' };
+      const { body } = (await bench.post(`${at}/trial-corrections`, correction)) as { body: CheckReply };
+      expect(body.trials.find((t) => t.id === correction.id)?.reading).toMatchObject(reading);
+      expect(body.capacities[0]).toMatchObject({ value: 160, provisional: before?.provisional, band: before?.band });
+    }
+  });
+
   it('of a corrected trial is refused, and of a trial of somebody else', async () => {
     const dto = check(1, 158);
     await bench.post(`${at}/checks`, dto);

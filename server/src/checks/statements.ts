@@ -18,7 +18,7 @@ export const STANDING_TRIALS = `
   ORDER BY position`;
 
 export const TRIAL_BY_ID = `
-  SELECT t.id, t.check_id AS checkId, t.position, t.measure_id AS measureId, t.side,
+  SELECT t.id, t.check_id AS checkId, t.position, t.measure_id AS measureId, t.side, t.reading,
          EXISTS (SELECT 1 FROM trial c WHERE c.replaces = t.id) AS replaced
   FROM trial t
   JOIN check_occasion o ON o.id = t.check_id

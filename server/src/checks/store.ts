@@ -51,7 +51,7 @@ export function checkStore(context: Context, { trainees, measuring, batteries }:
   const standingTrials = db.prepare<{ checkId: string }, StandingTrial>(sql.STANDING_TRIALS);
   const trialById = db.prepare<
     { id: string; traineeId: string },
-    { checkId: string; position: number; measureId: string; side: string; replaced: number }
+    { checkId: string; position: number; measureId: string; side: string; reading: string | null; replaced: number }
   >(sql.TRIAL_BY_ID);
   const takenAtOf = db.prepare<{ checkId: string }, { takenAt: Instant }>(
     'SELECT taken_at AS takenAt FROM check_occasion WHERE id = @checkId',
@@ -152,10 +152,11 @@ export function checkStore(context: Context, { trainees, measuring, batteries }:
       trainees.find(traineeId);
       const old = trialById.get({ id: dto.replaces, traineeId });
       if (!old || old.measureId !== dto.measureId) throw new Refusal('trial-missing');
-      const { checkId, position, side } = old;
+      // What a figure came from stays with it: a mistyped digit makes no measurement of a simulation.
+      const { checkId, position, side, reading } = old;
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if (old.replaced) throw new Refusal('edited-elsewhere', 'This trial was corrected before; correct the newer one.');
-        insertTrial.run({ ...dto, checkId, coachId: who.coachId, position, side, reading: null });
+        insertTrial.run({ ...dto, checkId, coachId: who.coachId, position, side, reading });
         const occasion = takenAtOf.get({ checkId });
         if (occasion) recompute(traineeId, checkId, occasion.takenAt);
       });

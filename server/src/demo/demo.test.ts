@@ -1,3 +1,6 @@
+import { copyFileSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
 import { daysBetween, type Instant } from '@myokinet/core/quantities';
@@ -9,7 +12,16 @@ import { seedDemo } from './seed.ts';
 
 const today = new Date('2026-11-24T09:30:00');
 
+/** The data that all tests of a run share, where it was made already; it takes a while to live half a year. */
+const shared = process.env.MYOKINET_DEMO_DATA;
+
 function demo(crew = CREW, now = today) {
+  if (shared && crew === CREW && now === today) {
+    const file = join(mkdtempSync(join(tmpdir(), 'myokinet-demo-')), 'demo.sqlite');
+    copyFileSync(shared, file);
+    const db = openDatabase(file);
+    return { db, services: servicesFor({ db, who: BUILT_IN_COACH, now: () => now }) };
+  }
   const db = openDatabase(':memory:');
   seedDemo(db, now, crew);
   return { db, services: servicesFor({ db, who: BUILT_IN_COACH, now: () => now }) };

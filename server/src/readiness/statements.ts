@@ -35,6 +35,13 @@ export const recentSymptoms = (scope: Scope) => `
   FROM symptom
   WHERE at >= @since AND ${SCOPES[scope]}`;
 
+/** When the newest stop sign of each trainee was felt. */
+export const lastStopSigns = (scope: Scope) => `
+  SELECT trainee_id AS traineeId, MAX(at) AS at
+  FROM symptom
+  WHERE stop_reason IS NOT NULL AND ${SCOPES[scope]}
+  GROUP BY trainee_id`;
+
 export const openStopSigns = (scope: Scope) => `
   SELECT s.trainee_id AS traineeId, s.stop_reason AS reason
   FROM symptom s

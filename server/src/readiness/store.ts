@@ -62,6 +62,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
     const recentSessions = db.prepare<{ scope: string; since: string }, SessionRow>(sql.recentSessions(scope));
     const recentSymptoms = db.prepare<{ scope: string; since: string }, SymptomRow>(sql.recentSymptoms(scope));
     const stopSigns = db.prepare<{ scope: string }, Of<{ reason: string }>>(sql.openStopSigns(scope));
+    const lastStopSigns = db.prepare<{ scope: string }, Of<{ at: Instant }>>(sql.lastStopSigns(scope));
     const byTrainee = <Row extends { traineeId: string }>(rows: readonly Row[]) => groupRows(rows, (r) => r.traineeId);
 
     return (id: string) => {
@@ -72,6 +73,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
         sessions: byTrainee(recentSessions.all({ scope: id, since: addDays(now(), -SESSION_DAYS) })),
         symptoms: byTrainee(recentSymptoms.all({ scope: id, since: addDays(now(), -SYMPTOM_DAYS) })),
         stopSigns: byTrainee(stopSigns.all({ scope: id })),
+        lastStopSigns: byTrainee(lastStopSigns.all({ scope: id })),
       };
     };
   }
@@ -99,6 +101,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
       })),
       symptoms,
       openStopSigns,
+      lastStopSignAt: rows.lastStopSigns.get(trainee.id)?.[0]?.at,
       now: now(),
     });
     const lastCheckAt = capacities
