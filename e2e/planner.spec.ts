@@ -193,8 +193,9 @@ test('what was logged pencils the next doses; the coach accepts one', async ({ p
   const lines = pencilled.getByRole('listitem');
   const before = await lines.count();
   expect(before).toBeGreaterThan(0);
+  // One whose sets are as they were: full sets that are given back may have earned a second change.
   await lines
-    .first()
+    .last()
     .getByRole('button', { name: /^Accept the next dose/ })
     .click();
   await expect(lines).toHaveCount(before - 1);

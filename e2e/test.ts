@@ -3,7 +3,7 @@ import { SHIFT_MS, shiftClock } from './clock.ts';
 
 export { expect, type Page };
 
-/** Every page of a context lives at the moment of the tests. */
+/** Every page of a context lives at the moment of the tests. Where a test holds the clock, it sets it to now: this is added to it. */
 export async function atTheMoment<C extends BrowserContext>(context: C): Promise<C> {
   await context.addInitScript(shiftClock, SHIFT_MS);
   return context;

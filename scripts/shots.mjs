@@ -20,7 +20,7 @@ const SHOTS = [
   { file: 'today.png', path: '/' },
   { file: 'caseload.png', path: '/caseload' },
   { file: 'readiness.png', trainee: 'Noor' },
-  { file: 'run.png', trainee: 'Ines', path: '/battery?scope=all', act: takeSomeTrials },
+  { file: 'battery.png', trainee: 'Ines', path: '/battery?scope=all', act: takeSomeTrials },
   { file: 'picture.png', trainee: 'Jory', path: '/battery?scope=shoulder-flexion', act: (page) => readAPicture(page, 150) },
   { file: 'history.png', trainee: 'Ines', path: '/history' },
   { file: 'measuring.png', path: '/measuring', act: typeATest },
@@ -40,7 +40,7 @@ const SHOTS = [
   { file: 'floor-after.png', runs: ['Tobias'], act: toTheEnd },
   { file: 'workload.png', trainee: 'Jory', path: '/workload' },
   { file: 'record.png', trainee: 'Petra', path: '/record' },
-  { file: 'screen.png', trainee: 'Maren', path: '/screening' },
+  { file: 'screening.png', trainee: 'Maren', path: '/screening' },
   { file: 'library.png', path: '/library?joint=shoulder&quality=stability' },
 ];
 

@@ -91,7 +91,9 @@ export function pencilledDoses(weeks: readonly Week<PlannedToGrow>[], given: Cir
     const [item] = items;
     const past = history.get(drillId);
     const lastItem = logged.flatMap((s) => s.items).find((i) => i.drillId === drillId && i.sets.length > 0);
-    if (!item || !past || !lastItem || !sameDose(item, lastItem) || FRAME_PHASES.includes(library.drill(drillId).phase)) return [];
+    // More sets than were planned then are a decision too: a raise that was accepted must not at once bring the next one.
+    const decided = !lastItem || !item || !sameDose(item, lastItem) || item.sets > lastItem.plannedSets;
+    if (!past || decided || FRAME_PHASES.includes(library.drill(drillId).phase)) return [];
     const drill = library.asPlanned(item);
     const next = nextDose(
       past,

@@ -168,6 +168,11 @@ describe('pencilled doses', () => {
     expect(ask([week('2026-11-23', session('2026-11-27', item(circles.id)))], circles.id)).toEqual([]);
   });
 
+  it('leave alone a drill whose sets were raised since: one log earns one raise', () => {
+    const more = item(plain.id, { sets: plain.dose.sets + 1 });
+    expect(ask([week('2026-11-23', session('2026-11-27', more))], plain.id)).toEqual([]);
+  });
+
   it('leave alone what was planned otherwise since', () => {
     expect(ask([week('2026-11-23', session('2026-11-27', item(plain.id, { max: plain.dose.max + 5 })))], plain.id)).toEqual([]);
   });
