@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test } from './test.ts';
+import { expect, held, type Page, test } from './test.ts';
+import { now } from './clock.ts';
 import type { CaseloadRow, FloorRunReply, RecordReply } from '@myokinet/core/contracts';
 import { drawFigure } from './drawnFigure.ts';
 import { drill, openRun, withoutSound } from './floorRuns.ts';
@@ -29,8 +30,8 @@ async function begin(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
 }
 
-test('a whole session by keys and pedal alone, with the clock held: pace, holds, faults, dial, rest, sides, the end', async ({ page }) => {
-  await page.clock.install({ time: new Date() });
+held('a whole session by keys and pedal alone, with the clock held: pace, holds, faults, dial, rest, sides, the end', async ({ page }) => {
+  await page.clock.install({ time: now() });
   await withoutSound(page);
   const run = await openRun(server, idOf('Jory'), [
     drill('tabletop-scapular-push-up', { sets: 1, max: 3, min: 3 }),
@@ -137,8 +138,8 @@ test('a whole session by keys and pedal alone, with the clock held: pace, holds,
 test.describe('by touch, on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
-  test('a circuit runs through by itself; skip, change and symptom are a tap away; the pain rule acts at once', async ({ page }) => {
-    await page.clock.install({ time: new Date() });
+  held('a circuit runs through by itself; skip, change and symptom are a tap away; the pain rule acts at once', async ({ page }) => {
+    await page.clock.install({ time: now() });
     await withoutSound(page);
     const run = await openRun(
       server,
@@ -242,8 +243,8 @@ test('by feel: no counter, four answers, and no number to chase', async ({ page 
   await expect.poll(() => setsOf(run.id)).toBe(1);
 });
 
-test('what a session showed beyond the last check is offered, with less trust; a picture goes on record', async ({ page, browser }) => {
-  await page.clock.install({ time: new Date() });
+held('what a session showed beyond the last check is offered, with less trust; a picture goes on record', async ({ page, browser }) => {
+  await page.clock.install({ time: now() });
   await withoutSound(page);
   const run = await openRun(server, idOf('Tamsin'), [drill('plank', { sets: 1, min: 60, max: 240 })]);
   await page.goto(`${server.address}/floor/${run.id}`);

@@ -3,14 +3,18 @@ import { SHIFT_MS, shiftClock } from './clock.ts';
 
 export { expect, type Page };
 
-/** Every page of a context lives at the moment of the tests. Where a test holds the clock, it sets it to now: this is added to it. */
+/** Every page of a context lives at the moment of the tests. */
 export async function atTheMoment<C extends BrowserContext>(context: C): Promise<C> {
   await context.addInitScript(shiftClock, SHIFT_MS);
   return context;
 }
 
-export const test = plain.extend({
-  context: async ({ context }, use) => {
-    await use(await atTheMoment(context));
+export const test = plain.extend<{ heldClock: boolean }>({
+  heldClock: [false, { option: true }],
+  context: async ({ context, heldClock }, use) => {
+    await use(heldClock ? context : await atTheMoment(context));
   },
 });
+
+/** A test that holds the page's clock itself, from the moment of the tests on: two clocks in one page would not agree. */
+export const held = test.extend({ heldClock: true });

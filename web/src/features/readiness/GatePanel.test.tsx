@@ -1,6 +1,9 @@
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import { openLibrary } from '@myokinet/core/library';
-import { type Gate, judgeGate } from '@myokinet/core/readiness';
+import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { amount, instant } from '@myokinet/core/quantities';
+import { type Gate, headroom, judgeGate } from '@myokinet/core/readiness';
+import { COMMON_PRACTICE } from '@myokinet/core/reference';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
@@ -22,8 +25,18 @@ function show(gate: Gate, renewal = false) {
 }
 
 const closed = judgeGate({ headrooms: [], sessions: [], symptoms: [], openStopSigns: ['Pinch 2/10.'], locks: ['Medical hold.'], now });
+const asked = {
+  measureId: 'plank-hold',
+  side: 'whole',
+  value: amount(20, 's'),
+  unit: 's',
+  direction: 'at least',
+  origin: COMMON_PRACTICE,
+  allowOnTheMark: false,
+} as const;
+const shown = capacityFromTrials(measureOf('plank-hold'), [{ side: 'whole', value: 60 }], { takenAt: instant(now) });
 const open = judgeGate({
-  headrooms: [],
+  headrooms: [headroom(shown, asked, now)],
   sessions: [],
   symptoms: [],
   openStopSigns: [],
@@ -34,7 +47,7 @@ const open = judgeGate({
 
 it('closed: counts and says what is unmet, and cannot be signed', () => {
   show(closed);
-  expect(screen.getByText(/3 of 5 lines unmet/)).toBeDefined();
+  expect(screen.getByText(/4 of 6 lines unmet/)).toBeDefined();
   expect(screen.getByText('Open stop sign: Pinch 2/10.')).toBeDefined();
   expect(screen.getByText('Medical hold.')).toBeDefined();
   expect(screen.queryByRole('button', { name: 'Sign clearance' })).toBeNull();
