@@ -50,7 +50,7 @@ export function WeeksDesk({ desk, saved, from, now, note }: WeeksDeskProps) {
       {latest && !planner.running && <ProposalNote proposal={latest} close={close} longer={() => void plan(LONGER_SECONDS)} />}
       <MissedNotes desk={desk} now={now} />
       <Pencilled desk={desk} now={now} />
-      {empty && !planner.running && (
+      {empty && !planner.running && saved.every((w) => !w.unreadable) && (
         <div className="mt-4">
           <Empty title="Nothing is planned for these weeks">
             <p>

@@ -20,10 +20,12 @@ export function ClearanceEntry({ clearance: c, now }: { readonly clearance: Clea
           Withdrawn {shortDay(c.withdrawnAt, now)}: {c.withdrawnReason}
         </p>
       )}
-      <UnreadableNote sentences={c.unreadable ? [`${c.unreadable} The clearance does not stand without them.`] : []} />
-      <button type="button" className="link aside text-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? 'Hide the figures' : `The ${c.figures.length} figures it rested on`}
-      </button>
+      <UnreadableNote sentences={c.unreadable ? [`${c.unreadable} Without it the clearance does not stand.`] : []} />
+      {!c.unreadable && (
+        <button type="button" className="link aside text-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? 'Hide the figures' : `The ${c.figures.length} figures it rested on`}
+        </button>
+      )}
       {open && (
         <ul className="text-sm">
           {c.figures.map((h) => (
