@@ -21,18 +21,38 @@ export interface Limits {
   readonly foothold: Foothold;
 }
 
+/** Why a drill may not be planned: a caution in force, something that is not at hand, or a clearance that is not signed. */
+export type Exclusion =
+  | { readonly kind: 'caution'; readonly caution: CautionInForce }
+  | { readonly kind: 'equipment'; readonly missing: readonly Equipment[] }
+  | { readonly kind: 'rung' };
+
+/** What keeps a drill out of a plan, the weightiest first; nothing when it may be planned. */
+export function exclusion(drill: Drill, { library, cautions, equipment, foothold }: Limits): Exclusion | undefined {
+  const caution = exclusionByCaution(drill, cautions);
+  if (caution) return { kind: 'caution', caution };
+  const missing = drill.equipment.filter((e) => !equipment.includes(e));
+  if (missing.length > 0) return { kind: 'equipment', missing };
+  return drill.rung && !stoodOn(drill, foothold, library) ? { kind: 'rung' } : undefined;
+}
+
 /**
- * Why a drill may not be planned for a trainee, in a sentence; nothing when it may.
+ * The same in a sentence.
  *
  * @example exclusionOf(plank, { cautions: [{ id: 'wrist-injury', … }], … }) // 'Wrist injury, rebuilding: No body weight …'
  */
-export function exclusionOf(drill: Drill, { library, cautions, equipment, foothold }: Limits): string | undefined {
-  const caution = exclusionByCaution(drill, cautions);
-  if (caution) return cautionInWords(caution);
-  const missing = drill.equipment.filter((e) => !equipment.includes(e));
-  if (missing.length > 0) return `Needs ${missing.map((e) => EQUIPMENT[e]).join(' and ')}.`;
-  if (drill.rung && !stoodOn(drill, foothold, library)) return `Rung practice: its clearance is not signed.`;
-  return undefined;
+export function exclusionOf(drill: Drill, limits: Limits): string | undefined {
+  const found = exclusion(drill, limits);
+  switch (found?.kind) {
+    case 'caution':
+      return cautionInWords(found.caution);
+    case 'equipment':
+      return `Needs ${found.missing.map((e) => EQUIPMENT[e]).join(' and ')}.`;
+    case 'rung':
+      return 'Rung practice: its clearance is not signed.';
+    default:
+      return undefined;
+  }
 }
 
 /** Whether it is the practice of a rung on which the trainee stands, or of one below: a copied ladder keeps its practices. */

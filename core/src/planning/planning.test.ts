@@ -14,6 +14,7 @@ import {
   changesAlong,
   defaultBrief,
   doseToBuildOn,
+  exclusion,
   exclusionOf,
   isLoadedSession,
   loadedDays,
@@ -330,6 +331,16 @@ describe('a review', () => {
     expect(exclusionOf(drillOf('practice-free-hang'), reach)).toBe('Rung practice: its clearance is not signed.');
     expect(exclusionOf(drillOf('practice-half-hang'), reach)).toBeUndefined();
     expect(isLoaded(drillOf('practice-half-hang'))).toBe(true);
+  });
+
+  it('says what keeps a drill out as a code: a caution before what is not at hand, that before a clearance', () => {
+    const reach = { library, cautions: [], equipment: [], foothold: { ladderId: 'hang-and-swing', here: 1 } };
+    const hang = drillOf('practice-free-hang');
+    expect(exclusion(hang, reach)).toEqual({ kind: 'equipment', missing: hang.equipment });
+    expect(exclusion(hang, { ...reach, equipment: ALL_EQUIPMENT })).toEqual({ kind: 'rung' });
+    const closed = library.drills.find((d) => d.excludedBy.includes('wrist-injury') && d.equipment.length > 0)!;
+    const caution = { id: 'wrist-injury', phase: 'acute' } as never;
+    expect(exclusion(closed, { ...reach, cautions: [caution] })).toMatchObject({ kind: 'caution' });
   });
 
   it('takes a copied ladder for its own: its practices are in reach as far as its rungs are signed', () => {

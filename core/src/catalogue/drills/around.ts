@@ -181,7 +181,7 @@ export const AROUND: readonly Drill[] = [
     dose: reps(2, 3, 1, { secondsPerUnit: 15 }),
     effort: { scale: 'effort', min: 1, max: 3 },
     trains: { confidence: 3 },
-    cue: 'The same shape with feet or hands carrying all they like: show the body that it is safe.',
+    cue: 'Let feet or hands take as much of the weight as feels calm; stay until the shape feels ordinary.',
     faults: ['breath-held', 'rushed'],
     aids: [SOFT_LANDING, FILM, 'A helper’s hand'],
   }),

@@ -1,4 +1,4 @@
-import { exclusionOf } from '../candidates.ts';
+import { exclusion } from '../candidates.ts';
 import { BRIEF_LIMITS } from '../brief.ts';
 import { dayShort } from '../spacing.ts';
 import { bent, type Program, type Solve } from '../../solver/index.ts';
@@ -39,24 +39,27 @@ export function refusalOf(task: BlockTask): string | undefined {
   return undefined;
 }
 
+/** What can keep every drill out, and what the coach can do about it. */
+const KEPT_OUT = {
+  never: { why: 'are on the list of what no week has', change: 'Take one or more off that list.' },
+  equipment: { why: 'need equipment that is not there', change: 'Add what is at hand under the brief’s equipment.' },
+  caution: {
+    why: 'are closed by cautions',
+    change: 'Add a session by hand, or have the cautions lifted by a licensed professional.',
+  },
+} as const;
+
+/** Says what keeps most drills out; the practices of rungs, which a signature opens, are not counted. */
 function nothingAllowed(input: BlockInput): string {
   const { brief, library } = input;
-  const counts = new Map<string, number>();
+  const equipment = brief.equipment[brief.days[0]?.place ?? 'gym'];
+  const count = { never: 0, equipment: 0, caution: 0 };
   for (const drill of library.drills.filter((d) => !d.rung)) {
-    const why = brief.never.includes(drill.id)
-      ? 'are on the list of what no week has'
-      : exclusionOf(drill, { ...input, equipment: brief.equipment[brief.days[0]?.place ?? 'gym'] })?.startsWith('Needs')
-        ? 'need equipment that is not there'
-        : 'are closed by cautions';
-    counts.set(why, (counts.get(why) ?? 0) + 1);
+    const kind = brief.never.includes(drill.id) ? 'never' : exclusion(drill, { ...input, equipment })?.kind;
+    if (kind && kind !== 'rung') count[kind] += 1;
   }
-  const [why, count] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
-  const change = why.startsWith('need')
-    ? 'Add what is at hand under the brief’s equipment.'
-    : why.startsWith('are on')
-      ? 'Take one or more off that list.'
-      : 'Add a session by hand, or have the cautions lifted by a licensed professional.';
-  return `No drill is left that may be planned: ${count} ${why}. ${change}`;
+  const most = (Object.keys(count) as (keyof typeof count)[]).reduce((a, b) => (count[b] > count[a] ? b : a));
+  return `No drill is left that may be planned: ${count[most]} ${KEPT_OUT[most].why}. ${KEPT_OUT[most].change}`;
 }
 
 /** What it costs to break each rule by one unit, when something must give (project defaults). */
