@@ -44,6 +44,7 @@ export const ERROR_CATALOGUE = {
   'clearance-missing': [404, 'This clearance is not in the trainee’s record.'],
   'screening-missing': [409, 'This screen is not the trainee’s newest.'],
   'entry-missing': [404, 'This entry is not in the library.'],
+  'entry-asked-for': [409, 'Other entries of the library still ask for this one.'],
   'id-reused': [409, 'This id already stands for something else.'],
   'edited-elsewhere': [409, 'Somebody else saved a newer version first.'],
   'gate-closed': [409, 'The gate is closed, so there is nothing to sign.'],

@@ -1,12 +1,9 @@
-import { BUILT_IN } from '@myokinet/core/catalogue';
+import { BUILT_IN_LIBRARY as LIBRARY } from '@myokinet/core/catalogue';
 import { demandsOn } from '@myokinet/core/ladders';
-import { openLibrary } from '@myokinet/core/library';
-import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { capacityFromTrials } from '@myokinet/core/measuring';
 import { addDays } from '@myokinet/core/quantities';
 import { checkKey, judgeReadiness, type ReadinessFacts } from '@myokinet/core/readiness';
 import { bodyModel } from '@myokinet/core/statics';
-
-const LIBRARY = openLibrary(BUILT_IN);
 
 /** The facts of many trainees, how to judge them all, and how long merely copying them takes. */
 export function judgeMany(trainees: number) {
@@ -27,11 +24,11 @@ function factsOf(n: number, now: Date): ReadinessFacts {
   const rung = ladder.rungs[here];
   const next = ladder.rungs[here + 1];
   if (!rung || !next) throw new Error('The ladders have nine rungs.');
-  const demands = [...demandsOn(rung, BODY), ...demandsOn(next, BODY)];
+  const demands = [...demandsOn(rung, BODY, LIBRARY.measure), ...demandsOn(next, BODY, LIBRARY.measure)];
   const capacities = [...new Map(demands.map((d) => [checkKey(d.measureId, d.side), d])).values()].map(({ measureId, side, value }) =>
     capacityFromTrials(
-      measureOf(measureId),
-      [0, 1, 2].map((i) => ({ side, value: value * 0.95 + i * measureOf(measureId).limits.step })),
+      LIBRARY.measure(measureId),
+      [0, 1, 2].map((i) => ({ side, value: value * 0.95 + i * LIBRARY.measure(measureId).limits.step })),
       {
         takenAt: addDays(now, -(n % 20)),
       },

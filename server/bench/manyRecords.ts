@@ -3,7 +3,7 @@ import type { Database } from 'better-sqlite3';
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import { demandsOn } from '@myokinet/core/ladders';
 import { openLibrary } from '@myokinet/core/library';
-import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { capacityFromTrials } from '@myokinet/core/measuring';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { QUESTION_IDS } from '@myokinet/core/safety';
 import { BUILT_IN_COACH } from '../src/context.ts';
@@ -38,7 +38,7 @@ function oneTrainee(db: Database, n: number, days: number, now: Date): void {
 
   const rung = ladder.rungs[2 + (n % 3)];
   if (!rung) return;
-  const demands = demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 70 }));
+  const demands = demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 70 }), LIBRARY.measure);
   const occasions = Array.from({ length: Math.floor(days / CHECK_EVERY_DAYS) }, (_, i) =>
     addDays(now, -1 - i * CHECK_EVERY_DAYS),
   ).reverse();
@@ -46,7 +46,7 @@ function oneTrainee(db: Database, n: number, days: number, now: Date): void {
     const checkId = v7();
     insert.check.run(checkId, studioId, id, coachId, takenAt);
     for (const { measureId, side, value } of demands) {
-      const measure = measureOf(measureId);
+      const measure = LIBRARY.measure(measureId);
       const readings = [-1, 0, 1].map((step) => Math.max(0, value * (0.9 + (0.25 * i) / occasions.length) + step * measure.limits.step));
       readings.forEach((reading, position) => insert.trial.run(v7(), checkId, coachId, position, measureId, side, reading));
       const c = capacityFromTrials(

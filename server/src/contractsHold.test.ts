@@ -8,7 +8,7 @@ import { checkFor, screeningDto, sessionDto, symptomDto, type TestBench, testBen
 let bench: TestBench;
 let at: string;
 let traineeId: string;
-const known = { screeningId: '', trialId: '', readingId: '', ladder: {}, drill: {}, fault: {} };
+const known = { screeningId: '', trialId: '', readingId: '', ladder: {}, drill: {}, measure: {}, fault: {} };
 
 /** A moment that has passed for the server. */
 const past = () => instant(new Date(addDays(bench.now(), -0.5)));
@@ -32,6 +32,7 @@ beforeAll(async () => {
     readingId: reading.id,
     ladder: { ...BUILT_IN.ladders.find((l) => l.id === 'push-up') },
     drill: { ...BUILT_IN.drills.find((d) => d.id === 'plank') },
+    measure: { ...BUILT_IN.measures.find((m) => m.id === 'elbow-crease'), better: 'inside', inside: { from: 30, to: 60 } },
     fault: { ...BUILT_IN.faults[0] },
   });
 });
@@ -219,7 +220,7 @@ const WRITES: readonly Write[] = [
       head: head(),
       events: [
         happened({ kind: 'set', ...place(), amount: 20 }),
-        happened({ kind: 'fault', ...place(), faultId: 'hips sag or twist', mended: true }),
+        happened({ kind: 'fault', ...place(), faultId: 'hips-sag', mended: true }),
         happened({ kind: 'turn', itemId: v7(), support: { setUp }, harder: true }),
         happened({ kind: 'swap', itemId: v7(), drillId: 'plank', sets: 2, min: 5, max: 10, restSeconds: 30, harder: false }),
         happened({ kind: 'skip', itemId: v7(), reason: 'pain' }),
@@ -242,6 +243,12 @@ const WRITES: readonly Write[] = [
     () => ({ revision: v7(), basedOn: null, entry: structuredClone(known.ladder) }),
   ],
   [
+    'MeasureEntryDto',
+    'PUT',
+    () => '/api/library/measures/elbow-crease',
+    () => ({ revision: v7(), basedOn: null, entry: structuredClone(known.measure) }),
+  ],
+  [
     'FaultEntryDto',
     'PUT',
     () => `/api/library/faults/${encodeURIComponent((known.fault as { id: string }).id)}`,
@@ -260,7 +267,7 @@ const WRITES: readonly Write[] = [
 
 /** Contracts that are part of others, or of an address. */
 const PARTS =
-  /^(Fault|Drill|Ladder|Rung|RungDemand|LibraryFile|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
+  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
 
 it('every contract is tried', () => {
   const tried = new Set<string>(WRITES.map(([contract]) => contract));

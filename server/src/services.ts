@@ -55,7 +55,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const trainees = traineeStore(context, { screenings, calibrations });
   const clearances = clearanceStore(context, library, scope);
   const sessions = sessionStore(context, { trainees, clearances, library, scope });
-  const measuring = measuringStore(context, trainees);
+  const measuring = measuringStore(context, { trainees, library });
   const batteries = batteryStore(context, trainees);
   const readiness = readinessStore(context, { trainees, sessions, library });
   return {
@@ -70,7 +70,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     measuring,
     batteries,
     pictures: pictureStore(context, trainees),
-    checks: checkStore(context, { trainees, measuring, batteries }),
+    checks: checkStore(context, { library, trainees, measuring, batteries }),
     plans: planStore(context, trainees, scope),
     briefs: briefStore(context, trainees, scope),
     templates: templateStore(context, scope),

@@ -5,7 +5,6 @@ import type { CheckDto, ScreeningDto, SessionDto, SymptomDto, TraineeDto } from 
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import { type Demand, demandsOn } from '@myokinet/core/ladders';
 import { openLibrary } from '@myokinet/core/library';
-import { measureOf } from '@myokinet/core/measuring';
 import { addDays, instant } from '@myokinet/core/quantities';
 import type { BodySide } from '@myokinet/core/anatomy';
 import { QUESTION_IDS, type QuestionId } from '@myokinet/core/safety';
@@ -90,8 +89,8 @@ export function screeningDto(
 
 /** Three trials a side for every demand of a rung, each far beyond what is asked unless told otherwise. */
 export function checkFor(rungId: string, takenAt: Date, valueOf: (demand: Demand) => number = comfortably): CheckDto {
-  const trials = demandsOn(LIBRARY.rung('push-up', rungId), bodyModel({ statureM: 1.72, massKg: 70 })).flatMap((demand) =>
-    Array.from({ length: measureOf(demand.measureId).trials }, () => ({
+  const trials = demandsOn(LIBRARY.rung('push-up', rungId), bodyModel({ statureM: 1.72, massKg: 70 }), LIBRARY.measure).flatMap((demand) =>
+    Array.from({ length: LIBRARY.measure(demand.measureId).trials }, () => ({
       id: v7(),
       measureId: demand.measureId,
       side: demand.side,

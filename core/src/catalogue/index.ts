@@ -1,5 +1,4 @@
-import { FAULT_ENTRIES } from '../drills/index.ts';
-import type { LibraryContent } from '../library/index.ts';
+import { type LibraryContent, openLibrary } from '../library/index.ts';
 import { ACTIVATION } from './drills/activation.ts';
 import { AROUND } from './drills/around.ts';
 import { BLADE_CONTROL } from './drills/bladeControl.ts';
@@ -13,6 +12,7 @@ import { SHOULDER_STABILITY } from './drills/shoulderStability.ts';
 import { STABILITY } from './drills/stability.ts';
 import { STRENGTH } from './drills/strength.ts';
 import { STRENGTH_ON_TOP } from './drills/strengthOnTop.ts';
+import { FAULTS } from './faults.ts';
 import { ARM_BALANCE_LEAN } from './ladders/armBalanceLean.ts';
 import { ASSISTED_PULL } from './ladders/assistedPull.ts';
 import { DIP } from './ladders/dip.ts';
@@ -23,6 +23,7 @@ import { HAND_SUPPORT } from './ladders/handSupport.ts';
 import { HANG_AND_SWING } from './ladders/hangAndSwing.ts';
 import { POST_BRACE } from './ladders/postBrace.ts';
 import { PUSH_UP } from './ladders/pushUp.ts';
+import { MEASURES } from './measures/index.ts';
 
 /** The ladders in the order of practice; the dip branches off the push-up. */
 const CLIMBS = [
@@ -41,7 +42,7 @@ const CLIMBS = [
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
 export const BUILT_IN_VERSION = '2026-11.3';
 
-/** Every drill, ladder and fault the product ships. */
+/** Every drill, ladder, check and fault the product ships. */
 export const BUILT_IN: LibraryContent = {
   drills: [
     ...OPENERS,
@@ -61,6 +62,10 @@ export const BUILT_IN: LibraryContent = {
     ...CLIMBS.flatMap((c) => c.practices),
   ],
   ladders: CLIMBS.map((c) => c.ladder),
-  faults: FAULT_ENTRIES,
+  measures: MEASURES,
+  faults: FAULTS,
   setAside: [],
 };
+
+/** The same, opened: what a studio has that changed nothing. */
+export const BUILT_IN_LIBRARY = openLibrary(BUILT_IN);

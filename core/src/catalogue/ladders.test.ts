@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { demandInWords, demandsOn, type Ladder, measuresDemanded, rungDemandInWords } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
-import { measureOf } from '../measuring/index.ts';
 import { POSES } from '../statics/index.ts';
-import { BUILT_IN } from './index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const library = openLibrary(BUILT_IN);
 const { ladders } = library;
@@ -105,7 +106,9 @@ describe.each(ladders.map((l) => [l.name, l] as const))('%s', (_name, ladder) =>
     for (const measureId of measuresDemanded(ladder.rungs)) {
       // A wedge comes under the hand where the pike begins: only there the wrist is asked for less.
       if (ladder.id === 'hand-support' && measureId === 'wrist-extension-loaded') continue;
-      const asked = ladder.rungs.flatMap((r) => demandsOn(r, TYPICAL).filter((d) => d.measureId === measureId && d.side !== 'right'));
+      const asked = ladder.rungs.flatMap((r) =>
+        demandsOn(r, TYPICAL, measureOf).filter((d) => d.measureId === measureId && d.side !== 'right'),
+      );
       const values = asked.map((d) => d.value);
       const sorted = [...values].sort((a, b) => (measureOf(measureId).better === 'more' ? a - b : b - a));
       expect([measureId, values]).toEqual([measureId, sorted]);
@@ -113,7 +116,7 @@ describe.each(ladders.map((l) => [l.name, l] as const))('%s', (_name, ladder) =>
   });
 
   it('asks for nothing a trial could not read', () => {
-    for (const d of ladder.rungs.flatMap((rung) => demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 120 })))) {
+    for (const d of ladder.rungs.flatMap((rung) => demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 120 }), measureOf))) {
       const { min, max } = measureOf(d.measureId).limits;
       expect(d.value).toBeGreaterThanOrEqual(min);
       expect(d.value).toBeLessThanOrEqual(max);
@@ -127,7 +130,7 @@ describe.each(ladders.map((l) => [l.name, l] as const))('%s', (_name, ladder) =>
 });
 
 describe('demands on a trainee', () => {
-  const demands = demandsOn(library.rung('hang-and-swing', 'free-hang'), bodyModel({ statureM: 1.72, massKg: 75 }));
+  const demands = demandsOn(library.rung('hang-and-swing', 'free-hang'), bodyModel({ statureM: 1.72, massKg: 75 }), measureOf);
 
   it('turn shares of body mass into kilograms, one for each hand, and say how', () => {
     expect(demands.filter((d) => d.measureId === 'grip')).toMatchObject([
@@ -139,22 +142,26 @@ describe('demands on a trainee', () => {
   it('ask for the load of the rung’s own set-up on this body, or for all of body weight where it can not be built', () => {
     const rung = library.rung('push-up', 'surface-60');
     const asked = (stature: number) =>
-      demandsOn(rung, bodyModel({ sex: 'female', statureM: stature, massKg: 60 })).find((d) => d.measureId === 'hand-load-push');
+      demandsOn(rung, bodyModel({ sex: 'female', statureM: stature, massKg: 60 }), measureOf).find((d) => d.measureId === 'hand-load-push');
     expect(asked(1.55)?.value).toBeLessThan((asked(1.85)?.value ?? 0) - 3);
     expect(asked(1.7)).toMatchObject({ basis: 'this rung’s load' });
     const high = { ...rung, support: { setUp: { position: 'push-up', handHeightM: 1.3 } } as const };
-    const [demand] = demandsOn(high, bodyModel({ statureM: 1.2, massKg: 30 })).filter((d) => d.measureId === 'hand-load-push');
+    const [demand] = demandsOn(high, bodyModel({ statureM: 1.2, massKg: 30 }), measureOf).filter((d) => d.measureId === 'hand-load-push');
     expect(demand).toMatchObject({ value: 100 });
     expect(demand?.basis).toContain('can not be built for this trainee');
-    expect(rung.demands.map(rungDemandInWords)).toContain('at least what this rung puts on the hands');
+    expect(rung.demands.map((d) => rungDemandInWords(d, measureOf(d.measureId)))).toContain('at least what this rung puts on the hands');
   });
 
   it('are said with their direction, levels by their name', () => {
-    expect(demands.map(demandInWords)).toEqual(expect.arrayContaining(['at least 165°', 'at most 20°', 'at least 40 s', 'at least 80%']));
-    const [wall] = demandsOn(library.rung('hand-support', 'wall-handstand'), bodyModel({ statureM: 1.72, massKg: 75 })).filter(
+    expect(demands.map((d) => demandInWords(d, measureOf(d.measureId)))).toEqual(
+      expect.arrayContaining(['at least 165°', 'at most 20°', 'at least 40 s', 'at least 80%']),
+    );
+    const [wall] = demandsOn(library.rung('hand-support', 'wall-handstand'), bodyModel({ statureM: 1.72, massKg: 75 }), measureOf).filter(
       (d) => d.measureId === 'wall-slide-contact',
     );
-    expect(wall && demandInWords(wall)).toBe('at most none overhead');
-    expect(library.rung('hang-and-swing', 'free-hang').demands.map(rungDemandInWords)).toContain('at least 40% of body mass');
+    expect(wall && demandInWords(wall, measureOf(wall.measureId))).toBe('at most none overhead');
+    expect(library.rung('hang-and-swing', 'free-hang').demands.map((d) => rungDemandInWords(d, measureOf(d.measureId)))).toContain(
+      'at least 40% of body mass',
+    );
   });
 });

@@ -1,8 +1,10 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { CheckDto, inspect } from '../contracts/index.ts';
-import { measureOf } from '../measuring/index.ts';
 import { instant } from '../quantities/index.ts';
 import { describe, expect, it } from 'vitest';
 import { blankCheck, cellKey, type CheckDraft, checkFrom, readCell, readMeasure } from './draft.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 let made = 0;
 /** A valid UUID v7, another one each time. */
@@ -52,13 +54,13 @@ describe('a draft', () => {
   });
 
   it('becomes a request the server takes, with stable ids', () => {
-    const dto = checkFrom(draft, now);
+    const dto = checkFrom(draft, now, measureOf);
     expect(dto.trials.map((t) => [t.measureId, t.side, t.value])).toEqual([
       ['shoulder-flexion', 'left', 158],
       ['shoulder-flexion', 'left', 162],
       ['plank-hold', 'whole', 40],
     ]);
-    expect(checkFrom(draft, now)).toEqual(dto);
-    expect(inspect(CheckDto, dto, { now: new Date(now) }).problems).toEqual([]);
+    expect(checkFrom(draft, now, measureOf)).toEqual(dto);
+    expect(inspect(CheckDto, dto, { now: new Date(now), library: BUILT_IN_LIBRARY }).problems).toEqual([]);
   });
 });

@@ -4,7 +4,7 @@ import {
   type Capacity,
   capacityFromTrials,
   type Measure,
-  measureOf,
+  type MeasureOf,
   measureSides,
   type OwnError,
   type SkipReason,
@@ -92,7 +92,7 @@ export function readMeasure(draft: Pick<CheckDraft, 'cells'>, measure: Measure, 
 }
 
 /** The request a draft stands for: every readable figure, in order. */
-export function checkFrom(draft: CheckDraft, takenAt: string): CheckDto {
+export function checkFrom(draft: CheckDraft, takenAt: string, measureOf: MeasureOf): CheckDto {
   const trials = Object.entries(draft.cells).flatMap(([key, { trialId, text, reading }]) => {
     const [measureId = '', side = ''] = key.split('/');
     const { value } = readCell(measureOf(measureId), text);

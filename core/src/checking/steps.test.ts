@@ -1,7 +1,9 @@
-import { MEASURES, measureOf } from '../measuring/index.ts';
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { describe, expect, it } from 'vitest';
 import { cellKey, type Cells } from './draft.ts';
 import { firstEmpty, stateOf, stepsOf, whereToGoOn } from './steps.ts';
+
+const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
 
 let made = 0;
 /** A valid UUID v7, another one each time. */

@@ -1,3 +1,4 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { inspect, BatteryPatchDto, type BatteryReply } from '../contracts/index.ts';
 import { instant } from '../quantities/index.ts';
 import { describe, expect, it } from 'vitest';
@@ -33,7 +34,7 @@ describe('what goes to the server', () => {
   it('is what changed since it last did, as a request it takes', () => {
     const draft = typed({ [L0]: '158' }, { note: 'calm' });
     const patch = patchOf(draft);
-    expect(inspect(BatteryPatchDto, patch, { now: new Date(now) }).problems).toEqual([]);
+    expect(inspect(BatteryPatchDto, patch, { now: new Date(now), library: BUILT_IN_LIBRARY }).problems).toEqual([]);
     const after = acknowledged(draft, patch!);
     expect(patchOf(after)).toBeUndefined();
     const changed = { ...after, cells: { ...after.cells, [L1]: { trialId: newId(), text: '160' } } };

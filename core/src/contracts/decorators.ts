@@ -1,9 +1,18 @@
-import { isMeasure, measureOf, measureSides, trialProblem } from '../measuring/index.ts';
+import { type Measure, measureSides, trialProblem } from '../measuring/index.ts';
 import { rule, shown } from './rule.ts';
 import { libraryInScope, nowInScope } from './scope.ts';
 
 export const IsMeasureId = () =>
-  rule('isMeasure', (value) => (isMeasure(value) ? undefined : `There is no check called "${shown(value)}".`));
+  rule('isMeasure', (value) => (libraryInScope().hasMeasure(value) ? undefined : `There is no check called "${shown(value)}".`));
+
+/** The check named by a sibling property, where there is one of that name: that there is one is judged there. */
+export function measureInScope(id: unknown): Measure | undefined {
+  const library = libraryInScope();
+  return library.hasMeasure(id) ? library.measure(id) : undefined;
+}
+
+export const IsFaultId = () =>
+  rule('isFault', (value) => (libraryInScope().hasFault(value) ? undefined : `There is no fault called "${shown(value)}".`));
 
 export const IsDrillId = ({ each = false }: { readonly each?: boolean } = {}) =>
   rule('isDrill', (value) => (libraryInScope().hasDrill(value) ? undefined : `There is no drill called "${shown(value)}".`), each);
@@ -22,13 +31,16 @@ export const IsRungId = () =>
 
 /** A reading inside the limits of the check named by the sibling property `measureId`. */
 export const IsTrialValue = () =>
-  rule('isTrialValue', (value, { measureId }) => (isMeasure(measureId) ? trialProblem(measureOf(measureId), value) : undefined));
+  rule('isTrialValue', (value, { measureId }) => {
+    const measure = measureInScope(measureId);
+    return measure && trialProblem(measure, value);
+  });
 
 /** A side that the check named by the sibling property `measureId` has. */
 export const IsSideOfMeasure = () =>
   rule('isSideOfMeasure', (value, { measureId }) => {
-    if (!isMeasure(measureId)) return undefined;
-    const measure = measureOf(measureId);
+    const measure = measureInScope(measureId);
+    if (!measure) return undefined;
     const sides = measureSides(measure);
     return sides.some((s) => s === value) ? undefined : `${measure.name} is taken for ${sides.join(' or ')}, not "${shown(value)}".`;
   });

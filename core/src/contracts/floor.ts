@@ -14,12 +14,11 @@ import {
   Min,
 } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
-import { FAULT_IDS } from '../drills/index.ts';
 import { DRILL_SKIP_REASONS, FLOOR_EVENT_FIELDS, FLOOR_EVENT_OPTIONS, type FloorEventKind, type FloorFieldRule } from '../floor/index.ts';
 import { SESSION_FORMS, type SessionForm } from '../planning/index.ts';
 import { FEELINGS } from '../readiness/index.ts';
 import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
-import { IsDrillId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
+import { IsDrillId, IsFaultId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 import { MOST_AMOUNT, TEN } from './session.ts';
@@ -75,7 +74,7 @@ const RULES: Readonly<Record<FloorFieldRule, readonly PropertyDecorator[]>> = {
   side: [IsIn(SIDES)],
   amount: between('A set', 0, MOST_AMOUNT),
   feeling: [IsIn(FEELINGS)],
-  fault: [IsIn(FAULT_IDS)],
+  fault: [IsFaultId()],
   flag: [IsBoolean()],
   support: [Part(() => SupportPlanDto)],
   drill: [IsDrillId()],

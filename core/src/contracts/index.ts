@@ -10,6 +10,7 @@ export {
   EntryResetDto,
   FaultDto,
   FaultEntryDto,
+  MeasureEntryDto,
   LadderDto,
   LadderEntryDto,
   LIBRARY_FORMAT,
@@ -19,6 +20,7 @@ export {
   RungDemandDto,
   RungDto,
 } from './library.ts';
+export { MeasureDto, NAMED_UNITS } from './measure.ts';
 export { readStored, signedChecks, STORED } from './stored.ts';
 export { TraineeDto } from './trainee.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';

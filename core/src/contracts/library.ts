@@ -14,7 +14,6 @@ import {
   Matches,
   Max,
   Min,
-  ValidateIf,
 } from 'class-validator';
 import { type Joint, JOINTS, type Motion, MOTIONS } from '../anatomy/index.ts';
 import {
@@ -22,7 +21,6 @@ import {
   type DoseUnit,
   type Equipment,
   EQUIPMENT_IDS,
-  FAULT_IDS,
   type FaultId,
   type Phase,
   PHASES,
@@ -31,32 +29,26 @@ import {
   QUALITIES,
   type Quality,
 } from '../drills/index.ts';
-import { type DemandDirection, LADDER_KINDS, type LadderKind } from '../ladders/index.ts';
-import { isMeasure, measureOf, trialProblem } from '../measuring/index.ts';
+import { DEMAND_DIRECTIONS, DEMAND_SHARES, type DemandDirection, LADDER_KINDS, type LadderKind } from '../ladders/index.ts';
 import { type Unit, UNITS } from '../quantities/index.ts';
-import type { Origin } from '../reference/index.ts';
 import { CAUTION_IDS, type CautionId } from '../safety/index.ts';
 import { BLADES, type Blade } from '../schools/index.ts';
 import { POSES, type PoseName, type SetUp, setUpProblem } from '../statics/index.ts';
-import { IsMeasureId, IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
+import { IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
+import { IsEntryId, isEntryId, IsText, OriginDto } from './entry.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
+import { MeasureDto } from './measure.ts';
 import { rule, shown } from './rule.ts';
 import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
 
-const IsEntryId = () =>
-  Matches(/^[a-z0-9][a-z0-9-]{0,63}$/, {
-    message: 'An id has 1 to 64 small letters, digits and hyphens, and begins with a letter or digit.',
-  });
-
-const IsText = (label: string, max: number, min = 1) => IsPlainText(label, { min, max });
-
-/** `{ "plank-hold": 3 }`: checks that exist, strengths 1 to 3. */
+/** `{ "plank-hold": 3 }`: checks by their id, strengths 1 to 3. */
 const IsTrains = () =>
   rule('isTrains', (value) => {
     if (!isRecord(value)) return 'What it trains must be an object of checks and strengths.';
+    if (Object.keys(value).length > MOST.trains) return `A drill trains at most ${MOST.trains} checks.`;
     for (const [id, strength] of Object.entries(value)) {
-      if (!isMeasure(id)) return `There is no check called "${shown(id)}".`;
-      if (![1, 2, 3].includes(strength as number)) return `${measureOf(id).name}: the strength must be 1, 2 or 3, not ${shown(strength)}.`;
+      if (!isEntryId(id)) return `"${shown(id)}" is not the id of a check.`;
+      if (![1, 2, 3].includes(strength as number)) return `The strength for "${id}" must be 1, 2 or 3, not ${shown(strength)}.`;
     }
     return undefined;
   });
@@ -73,34 +65,12 @@ const IsTexts = (name: string, label: string, keys: readonly string[]) =>
     return undefined;
   });
 
-/** The unit of the check named by the sibling property `measureId`. */
-const IsUnitOfMeasure = () =>
-  rule('isUnitOfMeasure', (value, { measureId }) => {
-    if (!isMeasure(measureId)) return undefined;
-    const { name, unit } = measureOf(measureId);
-    return value === unit ? undefined : `${name} is measured in ${UNITS[unit].name} ("${unit}"), not in "${shown(value)}".`;
-  });
-
-/** A figure that a trial of the check could read, or a sensible share of body mass. */
-const IsDemandValue = () =>
-  rule('isDemandValue', (value, { measureId, per }) => {
-    if (!isMeasure(measureId)) return undefined;
-    if (per === undefined) return trialProblem(measureOf(measureId), value);
-    return typeof value === 'number' && value > 0 && value <= MOST.shareOfBodyMass
-      ? undefined
-      : `A share must be above 0 and at most ${MOST.shareOfBodyMass}.`;
-  });
-
-/** Only a check in kilograms can be asked as a share of body mass, only a hand load as a share of the set-up's. */
-const IsPer = () =>
-  rule('isPer', (value, { measureId }) => {
-    if (value !== 'bodyMass' && value !== 'setUpLoad') return 'A demand is absolute, or per "bodyMass" or "setUpLoad".';
-    if (!isMeasure(measureId)) return undefined;
-    const { unit } = measureOf(measureId);
-    if (value === 'bodyMass') return unit === 'kg' ? undefined : 'Only a check in kilograms can be asked as a share of body mass.';
-    return unit === 'percentBodyWeight'
-      ? undefined
-      : 'Only a tolerated hand load can be asked as a share of what the set-up puts on the hands.';
+/** A demand “within” has an upper end above its lower one, no other has any. */
+const HasItsEnds = () =>
+  rule('hasItsEnds', (direction, { value: lower, upTo, per }) => {
+    if (direction !== 'within') return upTo === undefined ? undefined : 'Only a demand “within” has an upper end.';
+    if (per !== undefined) return 'A share is asked as “at least” or “at most”.';
+    return typeof upTo === 'number' && upTo > (lower as number) ? undefined : 'A demand “within” needs an upper end above its lower one.';
   });
 
 /** A position that the model knows, its dials within their limits. */
@@ -170,15 +140,6 @@ export class SupportPlanDto {
   wanted?: number | undefined;
 }
 
-/** Where an entry or figure comes from. */
-export class OriginDto {
-  @IsIn(['published', 'common practice', 'project default', 'studio']) kind!: Origin['kind'];
-  @ValidateIf((o: OriginDto) => o.kind === 'published') @IsText('The citation', MOST.text) citation?: string;
-  @ValidateIf((o: OriginDto) => o.kind === 'published') @IsBoolean() fromMemory?: boolean;
-  @ValidateIf((o: OriginDto) => o.kind === 'project default') @IsText('The reason', MOST.text) reason?: string;
-  @ValidateIf((o: OriginDto) => o.kind === 'studio') @IsText('The note', MOST.text, 0) note?: string;
-}
-
 export class RungRefDto {
   @IsEntryId() ladderId!: string;
   @IsEntryId() rungId!: string;
@@ -205,7 +166,7 @@ export class DrillDto {
   @IsText('The cue', MOST.text) cue!: string;
   @IsOptional() @IsIn(BLADES) blade?: Blade;
   @IsOptional() @IsTexts('isBladeCues', 'Blade cues', BLADES) bladeCues?: Partial<Record<Blade, string>>;
-  @SomeOf(FAULT_IDS) faults!: FaultId[];
+  @AllDifferent() @IsEntryId(true) @ArrayMaxSize(MOST.faultsOfDrill) @IsArray() faults!: FaultId[];
   @AllDifferent() @ArrayMaxSize(MOST.neighbours) @Matches(/^[a-z0-9-]+$/, { each: true }) @IsArray() easier!: string[];
   @SomeOf(CAUTION_IDS) excludedBy!: CautionId[];
   @IsPlainText('An aid', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() aids!: string[];
@@ -215,11 +176,12 @@ export class DrillDto {
 }
 
 export class RungDemandDto {
-  @IsMeasureId() measureId!: string;
-  @IsDemandValue() value!: number;
-  @IsUnitOfMeasure() unit!: Unit;
-  @IsOptional() @IsPer() per?: 'bodyMass' | 'setUpLoad';
-  @IsIn(['at least', 'at most']) direction!: DemandDirection;
+  @IsEntryId() measureId!: string;
+  @IsNumber({}, { message: 'A demand needs a figure.' }) value!: number;
+  @IsOptional() @IsNumber() upTo?: number;
+  @IsIn(Object.keys(UNITS)) unit!: Unit;
+  @IsOptional() @IsIn(DEMAND_SHARES, { message: 'A demand is absolute, or per "bodyMass" or "setUpLoad".' }) per?: 'bodyMass' | 'setUpLoad';
+  @HasItsEnds() @IsIn(DEMAND_DIRECTIONS) direction!: DemandDirection;
   @Part(() => OriginDto) origin!: OriginDto;
   @IsOptional() @IsBoolean() allowOnTheMark?: boolean;
 }
@@ -252,9 +214,9 @@ export class LadderDto {
   rungs!: RungDto[];
 }
 
-/** A fault in the studio's own words; which faults there are stays with the program. */
+/** A fault: a built-in one in the studio's own words, or one of its own. */
 export class FaultDto {
-  @IsIn(FAULT_IDS) id!: FaultId;
+  @IsEntryId() id!: FaultId;
   @IsText('The name of the fault', MOST.name) name!: string;
   @IsText('The first cue', MOST.text) cue!: string;
   @IsText('What to do when it stays', MOST.text) regression!: string;
@@ -273,6 +235,10 @@ export class DrillEntryDto extends EntryRevisionDto {
 
 export class LadderEntryDto extends EntryRevisionDto {
   @Part(() => LadderDto) entry!: LadderDto;
+}
+
+export class MeasureEntryDto extends EntryRevisionDto {
+  @Part(() => MeasureDto) entry!: MeasureDto;
 }
 
 export class FaultEntryDto extends EntryRevisionDto {
@@ -312,5 +278,15 @@ export class LibraryFileDto {
   @IsArray()
   ladders!: LadderDto[];
 
-  @Parts(() => FaultDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultDto[];
+  @Parts(() => FaultDto)
+  @ArrayMaxSize(MOST.faults, { message: `At most ${MOST.faults} faults fit one file.` })
+  @IsArray()
+  faults!: FaultDto[];
+
+  /** Absent in files of before checks travelled with them. */
+  @IsOptional()
+  @Parts(() => MeasureDto)
+  @ArrayMaxSize(MOST.measures, { message: `At most ${MOST.measures} checks fit one file.` })
+  @IsArray()
+  measures?: MeasureDto[];
 }

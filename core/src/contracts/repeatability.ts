@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, IsUUID } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
-import { measureOf, isMeasure, trialProblem } from '../measuring/index.ts';
-import { IsMeasureId, IsPastInstant, IsPlainText, IsSideOfMeasure } from './decorators.ts';
+import { trialProblem } from '../measuring/index.ts';
+import { IsMeasureId, measureInScope, IsPastInstant, IsPlainText, IsSideOfMeasure } from './decorators.ts';
 import { rule } from './rule.ts';
 import { Parts } from './parts.ts';
 
@@ -10,7 +10,8 @@ import { Parts } from './parts.ts';
 const IsReadings = () =>
   rule('isReadings', (value, { measureId }) => {
     if (!Array.isArray(value) || value.length === 0 || value.length > 10) return 'From 1 to 10 trials make an occasion.';
-    return isMeasure(measureId) ? value.map((v) => trialProblem(measureOf(measureId), v)).find((p) => p) : undefined;
+    const measure = measureInScope(measureId);
+    return measure && value.map((v) => trialProblem(measure, v)).find((p) => p);
   });
 
 /** One body, or one side of it, measured on two occasions. */

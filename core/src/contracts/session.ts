@@ -1,11 +1,11 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
-import { FAULT_IDS, type FaultId } from '../drills/index.ts';
+import type { FaultId } from '../drills/index.ts';
 import { DRILL_SKIP_REASONS, type DrillSkipReason } from '../floor/index.ts';
 import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
 import { type Feeling, FEELINGS } from '../readiness/index.ts';
-import { IsDrillId, IsNotBelow, IsPastInstant, IsWritten } from './decorators.ts';
+import { IsDrillId, IsFaultId, IsNotBelow, IsPastInstant, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 import { Part, Parts } from './parts.ts';
@@ -15,7 +15,7 @@ const SIDES = ['left', 'right', 'whole'] as const;
 export const TEN = 'must be a whole number from 0 to 10.';
 
 export class FaultSeenDto {
-  @IsIn(FAULT_IDS) faultId!: FaultId;
+  @IsFaultId() faultId!: FaultId;
   @IsBoolean() mended!: boolean;
 }
 
@@ -28,7 +28,7 @@ export class SetDto {
   amount!: number;
   /** How it felt, where the dose was by feel. */
   @IsOptional() @IsIn(FEELINGS) feeling?: Feeling;
-  @Parts(() => FaultSeenDto) @ArrayMaxSize(FAULT_IDS.length) @IsArray() faults!: FaultSeenDto[];
+  @Parts(() => FaultSeenDto) @ArrayMaxSize(LIMITS.faultsPerSet) @IsArray() faults!: FaultSeenDto[];
 }
 
 export class SessionItemDto {

@@ -4,16 +4,18 @@ import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional } f
 import type { BodySide } from '../anatomy/index.ts';
 import type { Drill, FaultEntry } from '../drills/index.ts';
 import type { FloorEvent, FloorHead } from '../floor/index.ts';
-import type { Ladder } from '../ladders/index.ts';
-import { PROVISIONAL, type Provisional } from '../measuring/index.ts';
+import { DEMAND_DIRECTIONS, type DemandDirection, type Ladder } from '../ladders/index.ts';
+import { type Measure, PROVISIONAL, type Provisional } from '../measuring/index.ts';
 import type { PlanBrief } from '../planning/index.ts';
 import { type Instant, type Unit, UNITS } from '../quantities/index.ts';
 import type { Headroom } from '../readiness/index.ts';
 import type { SetUp, SupportPlan } from '../statics/index.ts';
 import { BriefDocumentDto, TemplateDocumentDto } from './brief.ts';
-import { IsInstant, IsMeasureId, IsWritten } from './decorators.ts';
+import { IsInstant, IsWritten } from './decorators.ts';
+import { IsEntryId, OriginDto } from './entry.ts';
 import { FloorEventsDto, FloorHeadDto } from './floor.ts';
-import { DrillDto, FaultDto, IsSetUp, LadderDto, OriginDto, SupportPlanDto } from './library.ts';
+import { DrillDto, FaultDto, IsSetUp, LadderDto, SupportPlanDto } from './library.ts';
+import { MeasureDto } from './measure.ts';
 import { Part, Parts } from './parts.ts';
 import { PlanDocumentDto } from './plan.ts';
 import type { Scope } from './scope.ts';
@@ -22,18 +24,19 @@ import { inspect } from './validate.ts';
 const SIDES = ['left', 'right', 'whole'];
 
 class SignedDemandDto {
-  @IsMeasureId() measureId!: string;
+  @IsEntryId() measureId!: string;
   @IsIn(SIDES) side!: BodySide;
   @IsNumber() value!: number;
   @IsIn(Object.keys(UNITS)) unit!: Unit;
-  @IsIn(['at least', 'at most']) direction!: 'at least' | 'at most';
+  @IsOptional() @IsNumber() upTo?: number;
+  @IsIn(DEMAND_DIRECTIONS) direction!: DemandDirection;
   @Part(() => OriginDto) origin!: OriginDto;
   @IsOptional() @IsWritten('The basis', { max: 400 }) basis?: string;
   @IsBoolean() allowOnTheMark!: boolean;
 }
 
 class SignedCapacityDto {
-  @IsMeasureId() measureId!: string;
+  @IsEntryId() measureId!: string;
   @IsIn(SIDES) side!: BodySide;
   @IsNumber() value!: number;
   @IsNumber() band!: number;
@@ -107,6 +110,7 @@ export const STORED = {
   }),
   drill: stored<Drill>('This drill', DrillDto),
   ladder: stored<Ladder>('This ladder', LadderDto),
+  measure: stored<Measure>('This check', MeasureDto),
   fault: stored<FaultEntry>('This fault', FaultDto),
 } as const;
 

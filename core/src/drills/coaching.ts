@@ -1,6 +1,6 @@
 import type { Blade, Schools } from '../schools/index.ts';
 import { type Drill, isLoaded } from './drill.ts';
-import { FAULT_IDS, faultOf, type FaultId } from './faults.ts';
+import type { FaultEntry, FaultId } from './fault.ts';
 
 type Coached = Pick<Drill, 'blade' | 'bladeCues' | 'cue' | 'faults' | 'handLoad' | 'position'>;
 
@@ -35,13 +35,15 @@ export function cuesOf(drill: Coached, schools: Pick<Schools, 'blade'>): readonl
   return blade ? [drill.cue, bladeCue(drill, blade)] : [drill.cue];
 }
 
-/** The faults to look for under the schools chosen: the drill's own, and those of the blade school. */
-export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>): readonly FaultId[] {
+/**
+ * The faults to look for under the schools chosen: the drill's own, and those of the blade school.
+ *
+ * @param faults the faults of the library
+ */
+export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>, faults: readonly FaultEntry[]): readonly FaultId[] {
   const blade = bladeOf(drill, schools);
-  const ofSchool = blade ? FAULT_IDS.filter((id) => faultOf(id).under === blade) : [];
-  const own = drill.faults.filter((id) => {
-    const { under } = faultOf(id);
-    return under === undefined || under === blade;
-  });
+  const fits = ({ under }: FaultEntry) => under === undefined || under === blade;
+  const own = drill.faults.filter((id) => faults.some((f) => f.id === id && fits(f)));
+  const ofSchool = faults.filter((f) => f.under !== undefined && f.under === blade).map((f) => f.id);
   return [...new Set([...own, ...ofSchool])];
 }

@@ -4,7 +4,7 @@ import type { CautionId } from '../safety/index.ts';
 import type { Blade } from '../schools/index.ts';
 import type { PoseName, SupportPlan } from '../statics/index.ts';
 import type { DoseRange } from './doseRange.ts';
-import type { FaultId } from './faults.ts';
+import type { FaultId } from './fault.ts';
 
 /** Parts of a session, in the order in which they are done. */
 export const PHASES = [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { BUILT_IN } from '../catalogue/index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { BLADES, DEFAULT_SCHOOLS } from '../schools/index.ts';
 import {
@@ -8,8 +8,6 @@ import {
   doseInWords,
   drillSeconds,
   effortInWords,
-  FAULT_IDS,
-  faultOf,
   faultsOf,
   handLoadDose,
   handLoadInWords,
@@ -80,10 +78,10 @@ describe('cues and faults follow the blade school', () => {
   });
 
   it('a fault of one school is looked for under that school alone', () => {
-    expect(faultsOf(overhead, under('follow'))).toContain('blade-held-down');
-    expect(faultsOf(overhead, under('set'))).not.toContain('blade-held-down');
-    expect(faultsOf(overhead, under('set'))).toContain('blades-pinch');
-    const ofSchools = FAULT_IDS.filter((id) => faultOf(id).under);
-    expect(faultsOf(drillOf('wrist-circles'), under('set')).filter((id) => ofSchools.includes(id))).toEqual([]);
+    expect(faultsOf(overhead, under('follow'), BUILT_IN_LIBRARY.faults)).toContain('blade-held-down');
+    expect(faultsOf(overhead, under('set'), BUILT_IN_LIBRARY.faults)).not.toContain('blade-held-down');
+    expect(faultsOf(overhead, under('set'), BUILT_IN_LIBRARY.faults)).toContain('blades-pinch');
+    const ofSchools = BUILT_IN_LIBRARY.faults.filter((f) => f.under).map((f) => f.id);
+    expect(faultsOf(drillOf('wrist-circles'), under('set'), BUILT_IN_LIBRARY.faults).filter((id) => ofSchools.includes(id))).toEqual([]);
   });
 });

@@ -19,4 +19,4 @@ export {
 export { BREATH_SECONDS, doseInWords, drillSeconds, handLoadDose, tempoInWords, tensionSeconds, UNIT_WORDS, unitSeconds } from './dose.ts';
 export { DOSE_UNITS, type Dose, type DoseRange, type DoseUnit, type Tempo } from './doseRange.ts';
 export { bladeCue, bladeOf, cuesOf, faultsOf } from './coaching.ts';
-export { FAULT_ENTRIES, FAULT_IDS, faultOf, FAULTS, type Fault, type FaultEntry, type FaultId } from './faults.ts';
+export type { Fault, FaultEntry, FaultId } from './fault.ts';

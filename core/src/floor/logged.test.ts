@@ -1,12 +1,15 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { describe, expect, it } from 'vitest';
 import { fittedTo } from '../library/index.ts';
-import { capacityFromTrials, measureOf } from '../measuring/index.ts';
+import { capacityFromTrials } from '../measuring/index.ts';
 import { instant } from '../quantities/index.ts';
 import { traineeBody } from '../statics/index.ts';
 import { loggedItems } from './logged.ts';
 import { event, headOf, itemOf, library, ran, setOf } from './testing.ts';
 import { testedIn } from './tested.ts';
 import { turnSupport } from './turn.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const head = headOf([itemOf('plank', { sets: 3 })]);
 const body = traineeBody({ sex: 'female', stature: 170, mass: 70 } as Parameters<typeof traineeBody>[0]);

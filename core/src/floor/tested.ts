@@ -1,6 +1,6 @@
 import type { BodySide } from '../anatomy/index.ts';
 import type { Library } from '../library/index.ts';
-import { type Capacity, measureOf } from '../measuring/index.ts';
+import type { Capacity } from '../measuring/index.ts';
 import { type RunState, samePlace } from './run.ts';
 
 /** A capacity that a session showed without anybody measuring it. */
@@ -46,8 +46,8 @@ export function testedIn(run: RunState, capacities: readonly Capacity[], library
   for (const item of run.items)
     for (const set of item.done) {
       const measureId = SAME_TASK[set.as.drillId];
-      if (!measureId || set.feeling || set.again || set.as.support) continue;
-      const measure = measureOf(measureId);
+      if (!library.hasMeasure(measureId) || set.feeling || set.again || set.as.support) continue;
+      const measure = library.measure(measureId);
       const { unit, perSide } = library.drill(set.as.drillId).dose;
       if (measure.unit !== unit || measure.sided !== perSide || set.amount > measure.limits.max) continue;
       if (item.faults.some((f) => samePlace(f, set))) continue;

@@ -1,6 +1,6 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
-import { MEASURES, measureOf } from '../measuring/index.ts';
 import { readTrace } from '../traces/index.ts';
 import {
   handLoadFromScale,
@@ -15,6 +15,8 @@ import {
   turnedSince,
   upFrom,
 } from './index.ts';
+
+const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
 
 const RATE = 50;
 

@@ -1,4 +1,4 @@
-import type { Measure } from '../measuring/index.ts';
+import type { DeviceReading, Measure } from '../measuring/index.ts';
 
 /** What a stand-in can be made to do, good and bad. */
 export const SCENARIOS = ['clean', 'shaking', 'drifting', 'dropped connection', 'nonsense values'] as const;
@@ -17,30 +17,24 @@ export interface Script {
 /** Which instrument reads a check. */
 export type InstrumentKind = 'inclinometer' | 'scale' | 'dynamometer' | 'timer';
 
+type Reader = { readonly kind: 'timer' } | { readonly kind: Exclude<InstrumentKind, 'timer'>; readonly movement: Movement };
+
+const READERS: Readonly<Record<DeviceReading, Reader>> = {
+  'angle held': { kind: 'inclinometer', movement: 'rise and hold' },
+  swing: { kind: 'inclinometer', movement: 'swing' },
+  repetitions: { kind: 'inclinometer', movement: 'repetitions' },
+  squeeze: { kind: 'dynamometer', movement: 'squeeze' },
+  'weight on a scale': { kind: 'scale', movement: 'step on' },
+  time: { kind: 'timer' },
+};
+
 /**
  * The instrument that can read a check, and what it reads; nothing for what is asked or looked at.
  *
- * @example instrumentFor(measureOf('grip')) // { kind: 'dynamometer', movement: 'squeeze' }
+ * @example instrumentFor({ device: 'squeeze' }) // { kind: 'dynamometer', movement: 'squeeze' }
  */
-export function instrumentFor({
-  id,
-  unit,
-}: Pick<Measure, 'id' | 'unit'>):
-  { readonly kind: 'timer' } | { readonly kind: Exclude<InstrumentKind, 'timer'>; readonly movement: Movement } | undefined {
-  switch (unit) {
-    case 'deg':
-      return { kind: 'inclinometer', movement: id === 'release-swing' ? 'swing' : 'rise and hold' };
-    case 'reps':
-      return id === 'ball-toss' ? undefined : { kind: 'inclinometer', movement: 'repetitions' };
-    case 'kg':
-      return { kind: 'dynamometer', movement: 'squeeze' };
-    case 'percentBodyWeight':
-      return { kind: 'scale', movement: 'step on' };
-    case 's':
-      return { kind: 'timer' };
-    default:
-      return undefined;
-  }
+export function instrumentFor({ device }: Pick<Measure, 'device'>): Reader | undefined {
+  return device && READERS[device];
 }
 
 /** Seconds after which the connection drops, where it does. */

@@ -15,7 +15,7 @@ export interface TraceFigure {
  * @param measure the check it is taken for
  * @param reading in degrees
  * @param corrections of the count, by the coach
- * @example traceFigure(measureOf('plank-hold'), reading, [])?.words // 'longest hold, 32 s'
+ * @example traceFigure(library.measure('plank-hold'), reading, [])?.words // 'longest hold, 32 s'
  */
 export function traceFigure(measure: Measure, reading: TraceReading, corrections: readonly CountCorrection[]): TraceFigure | undefined {
   const told = (value: number, what: string) => {

@@ -114,13 +114,19 @@ export function readDrillsCsv(csv: string, current: LibraryContent, now: Date): 
   }));
   const drills = data.map((cells, i) => {
     const { instance, problems: own } = inspect(DrillDto, drillFrom(cells), { now });
-    problems.push(
-      ...own.map((p) => ({ ...p, field: `/drills/${i}${p.field}`, message: `Row ${i + FIRST_ROW}, ${columnOf(p.field)}: ${p.message}` })),
-    );
+    problems.push(...own.map((p) => inRow({ ...p, field: `/drills/${i}${p.field}` })));
     return instance as Drill;
   });
   if (problems.length > 0) return { content: EMPTY_LIBRARY, problems };
-  return readEntries({ ...EMPTY_LIBRARY, drills }, current);
+  const read = readEntries({ ...EMPTY_LIBRARY, drills }, current);
+  return { ...read, problems: read.problems.map(inRow) };
+}
+
+/** A problem with the row and column that it lies in. */
+function inRow(problem: FieldProblem): FieldProblem {
+  const [, kind, row, ...rest] = problem.field.split('/');
+  if (kind !== 'drills') return problem;
+  return { ...problem, message: `Row ${Number(row) + FIRST_ROW}, ${columnOf(`/${rest.join('/')}`)}: ${problem.message}` };
 }
 
 /** Columns that tables written by earlier versions do not have. */

@@ -41,7 +41,7 @@ describe('a library file', () => {
       'an unknown check',
       (f) => Object.assign(f.drills[at('plank')] ?? {}, { trains: { 'moon-hold': 2 } }),
       `/drills/${at('plank')}/trains`,
-      /There is no check called "moon-hold"/,
+      /“Plank”: there is no check called "moon-hold"/,
     ],
     [
       'script in a name',
@@ -62,7 +62,7 @@ describe('a library file', () => {
         Object.assign(rungs[0]?.demands[0] ?? {}, { unit: 's' });
       },
       `/ladders/${dipAt}/rungs/0/demands/0/unit`,
-      /Ladder “dip”, rung “bench-dip”: Shoulder extension is measured in degrees \("deg"\), not in "s"/,
+      /“Dip, hands on a bench”: Shoulder extension is measured in degrees \("deg"\), not in "s"/,
     ],
     [
       'a demand no trial could read',
@@ -170,10 +170,18 @@ describe('a table of drills', () => {
   it('names row and column of what is wrong, and brings nothing', () => {
     const rows = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true }).data;
     Object.assign(rows[0] ?? {}, { 'dose.max': 'many' });
-    Object.assign(rows[1] ?? {}, { trains: 'moon-hold: 2' });
+    Object.assign(rows[1] ?? {}, { trains: 'plank-hold: 9' });
     const { content, problems } = readDrillsCsv(Papa.unparse(rows), BUILT_IN, now);
     expect(content.drills).toEqual([]);
     expect(problems.map((p) => p.message.split(':')[0])).toEqual(['Row 2, dose.max', 'Row 3, trains']);
+  });
+
+  it('names the row of what the rest of the library does not know', () => {
+    const rows = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true }).data;
+    Object.assign(rows[1] ?? {}, { trains: 'moon-hold: 2' });
+    const { content, problems } = readDrillsCsv(Papa.unparse(rows), BUILT_IN, now);
+    expect(content.drills).toEqual([]);
+    expect(problems.map((p) => p.message)).toEqual([expect.stringMatching(/^Row 3, trains: .*no check called "moon-hold"/)]);
   });
 
   it('is refused without its columns', () => {

@@ -2,7 +2,8 @@ import { FILE_SHAPE, inspect, LIBRARY_FORMAT, LIBRARY_FORMAT_VERSION, LIBRARY_LI
 import type { FieldProblem } from '../errors.ts';
 import type { Drill, FaultEntry } from '../drills/index.ts';
 import type { Ladder } from '../ladders/index.ts';
-import { EMPTY_LIBRARY, type LibraryContent, libraryProblems, merged } from '../library/index.ts';
+import type { Measure } from '../measuring/index.ts';
+import { EMPTY_LIBRARY, type LibraryContent, libraryProblems, LIST_OF, measureChangeProblems, merged } from '../library/index.ts';
 
 /** What a file brings, or every reason why it brings nothing. */
 export interface ReadLibrary {
@@ -16,8 +17,8 @@ export interface ReadLibrary {
  * @param content the entries to write
  * @param libraryVersion version of the built-in library they stand beside
  */
-export function writeLibraryFile({ drills, ladders, faults }: LibraryContent, libraryVersion: string): string {
-  return `${JSON.stringify({ format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion, drills, ladders, faults }, null, 2)}\n`;
+export function writeLibraryFile({ drills, ladders, measures, faults }: LibraryContent, libraryVersion: string): string {
+  return `${JSON.stringify({ format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion, drills, ladders, measures, faults }, null, 2)}\n`;
 }
 
 /**
@@ -47,6 +48,7 @@ export function readLibraryFile(text: string, current: LibraryContent, now: Date
     {
       drills: instance.drills as Drill[],
       ladders: instance.ladders as Ladder[],
+      measures: (instance.measures ?? []) as Measure[],
       faults: instance.faults as FaultEntry[],
       setAside: [],
     },
@@ -60,7 +62,10 @@ export function readEntries(content: LibraryContent, current: LibraryContent): R
   if (own.length > 0) return { content: EMPTY_LIBRARY, problems: own };
   const whole = merged(current, content);
   const placeInFile = placesIn(content, whole);
-  const problems = libraryProblems(whole).map((p) => ({ ...p, field: placeInFile(p.field) }));
+  const problems = [...libraryProblems(whole), ...measureChangeProblems(current, whole)].map((p) => ({
+    ...p,
+    field: placeInFile(p.field),
+  }));
   return problems.length > 0 ? { content: EMPTY_LIBRARY, problems } : { content, problems };
 }
 
@@ -86,14 +91,16 @@ function headProblems(plain: unknown): readonly FieldProblem[] {
   return [];
 }
 
+const LISTS = Object.values(LIST_OF);
+
 /** A pointer into the merged library, told as a place in the file where the entry comes from there. */
 function placesIn(file: LibraryContent, whole: LibraryContent): (field: string) => string {
-  const places = (kind: 'drills' | 'ladders' | 'faults') => new Map<string, number>(file[kind].map(({ id }, i) => [id, i]));
-  const placeOf = { drills: places('drills'), ladders: places('ladders'), faults: places('faults') };
+  const places = new Map(LISTS.map((kind) => [kind, new Map<string, number>(file[kind].map(({ id }, i) => [id, i]))]));
   return (field) => {
     const [, kind, index, ...rest] = field.split('/');
-    if (kind !== 'drills' && kind !== 'ladders' && kind !== 'faults') return field;
-    const at = placeOf[kind].get(whole[kind][Number(index)]?.id ?? '');
+    const list = LISTS.find((l) => l === kind);
+    if (!list) return field;
+    const at = places.get(list)?.get(whole[list][Number(index)]?.id ?? '');
     return at === undefined ? field : ['', kind, at, ...rest].join('/');
   };
 }
@@ -110,6 +117,6 @@ function named(problem: FieldProblem, plain: unknown): FieldProblem {
   const rung = typeof rungs?.id === 'string' ? `, rung “${rungs.id}”` : '';
   return {
     ...problem,
-    message: `${{ drills: 'Drill', ladders: 'Ladder', faults: 'Fault' }[kind ?? ''] ?? 'Entry'} “${label}”${rung}: ${problem.message}`,
+    message: `${{ drills: 'Drill', ladders: 'Ladder', measures: 'Check', faults: 'Fault' }[kind ?? ''] ?? 'Entry'} “${label}”${rung}: ${problem.message}`,
   };
 }

@@ -4,13 +4,12 @@ import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { LIBRARY_FORMAT, LibraryFileDto } from '../contracts/index.ts';
 import { EQUIPMENT_IDS } from '../drills/index.ts';
-import { MEASURES } from '../measuring/index.ts';
-import { UNITS } from '../quantities/index.ts';
+import { PICTURE_TEMPLATES } from '../landmarks/index.ts';
 import { BLADES } from '../schools/index.ts';
 import { modelOf, type StaticPosition, STATIC_POSITIONS } from '../statics/index.ts';
 
 const TEXTS = { type: 'object', additionalProperties: { type: 'string' } } as const;
-const measureIds = MEASURES.map((m) => m.id);
+const ENTRY_ID = { type: 'string', pattern: '^[a-z0-9][a-z0-9-]{0,63}$' } as const;
 
 const BAND = {
   type: 'object',
@@ -45,15 +44,33 @@ function setUpSchema(position: StaticPosition): Readonly<Record<string, unknown>
   };
 }
 
+const ERROR_MODELS = [
+  model('scatter', ['sem', 'degreesOfFreedom']),
+  model('share', ['share']),
+  model('fixed', ['amount']),
+  model('none', []),
+];
+
+function model(kind: string, figures: readonly string[]): Readonly<Record<string, unknown>> {
+  return {
+    type: 'object',
+    required: ['kind', ...figures],
+    properties: { kind: { const: kind }, ...numbers(figures) },
+    additionalProperties: false,
+  };
+}
+
 /** What the product's own rules mean in JSON Schema; rules between fields stay with the program. */
 const OWN_RULES = {
-  isMeasure: { type: 'string', enum: measureIds },
-  isTrains: { type: 'object', propertyNames: { enum: measureIds }, additionalProperties: { enum: [1, 2, 3] } },
+  isTrains: { type: 'object', propertyNames: ENTRY_ID, additionalProperties: { enum: [1, 2, 3] } },
   isBladeCues: { ...TEXTS, propertyNames: { enum: BLADES } },
   isStandIns: { ...TEXTS, propertyNames: { enum: EQUIPMENT_IDS } },
-  isUnitOfMeasure: { type: 'string', enum: Object.keys(UNITS) },
-  isDemandValue: { type: 'number' },
-  isPer: { enum: ['bodyMass', 'setUpLoad'] },
+  isErrorModel: { oneOf: ERROR_MODELS },
+  isReadable: { enum: PICTURE_TEMPLATES.map((t) => t.id) },
+  hasItsEnds: {},
+  hasItsNames: {},
+  hasItsRange: {},
+  isWithinUnit: {},
   isSetUp: { oneOf: STATIC_POSITIONS.map(setUpSchema) },
   isNotBelow: {},
   isTempoOfReps: {},
@@ -76,6 +93,9 @@ const LIBRARY_CLASSES = [
   'RungDto',
   'RungDemandDto',
   'FaultDto',
+  'MeasureDto',
+  'LimitsDto',
+  'RangeDto',
 ];
 
 /**
@@ -93,7 +113,7 @@ export function librarySchema(): Readonly<Record<string, unknown>> {
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     $id: `urn:${LIBRARY_FORMAT}:1`,
-    title: 'A library of drills and ladders',
+    title: 'A library of drills, ladders, checks and faults',
     ...closed(LibraryFileDto.name),
     $defs: Object.fromEntries(LIBRARY_CLASSES.map((name) => [name, closed(name)])),
   };

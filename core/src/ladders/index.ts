@@ -1,4 +1,6 @@
 export {
+  DEMAND_DIRECTIONS,
+  DEMAND_SHARES,
   demandInWords,
   demandsOn,
   LADDER_KINDS,

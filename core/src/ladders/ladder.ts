@@ -1,19 +1,25 @@
 import { type BodySide, sidesOf } from '../anatomy/index.ts';
-import { measureOf, readingInWords } from '../measuring/index.ts';
+import { type Measure, type MeasureOf, readingInWords } from '../measuring/index.ts';
 import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
 import { type KnownBody, plannedLoad, type PoseName, type SupportPlan } from '../statics/index.ts';
 
-export type DemandDirection = 'at least' | 'at most';
+export const DEMAND_DIRECTIONS = ['at least', 'at most', 'within'] as const;
+export type DemandDirection = (typeof DEMAND_DIRECTIONS)[number];
+
+/** What a demand may be a share of. */
+export const DEMAND_SHARES = ['bodyMass', 'setUpLoad'] as const;
 
 /** What a rung asks of one check, as written in a ladder. */
 export interface RungDemand {
   readonly measureId: string;
   /** In `unit`; a share of body mass, or of the load of the rung’s own set-up, where `per` says so. */
   readonly value: number;
+  /** Upper end of a demand “within”, whose lower end is `value`. */
+  readonly upTo?: number;
   /** The measure's own unit, stated so that a figure never changes its meaning. */
   readonly unit: Unit;
-  readonly per?: 'bodyMass' | 'setUpLoad';
+  readonly per?: (typeof DEMAND_SHARES)[number];
   readonly direction: DemandDirection;
   readonly origin: Origin;
   /** The coach lets "on the mark" pass for this demand. */
@@ -25,6 +31,8 @@ export interface Demand {
   readonly measureId: string;
   readonly side: BodySide;
   readonly value: Amount;
+  /** Upper end of a demand “within”, whose lower end is `value`. */
+  readonly upTo?: Amount;
   readonly unit: Unit;
   readonly direction: DemandDirection;
   readonly origin: Origin;
@@ -70,17 +78,20 @@ const RELATIVE_STEP = 0.5;
  *
  * @param rung a rung of a ladder
  * @param body the trainee's body
- * @example demandsOn(rung, bodyModel({ statureM: 1.7, massKg: 75 })) // grip 0.4 per kg → at least 30 kg, left and right
+ * @param measureOf the checks of the studio
+ * @throws Refusal `measure-unknown`
+ * @example demandsOn(rung, bodyModel({ statureM: 1.7, massKg: 75 }), library.measure) // grip 0.4 per kg → at least 30 kg, left and right
  */
-export function demandsOn(rung: Rung, body: KnownBody): readonly Demand[] {
+export function demandsOn(rung: Rung, body: KnownBody, measureOf: MeasureOf): readonly Demand[] {
   return rung.demands.flatMap((asked) => {
     const measure = measureOf(asked.measureId);
     const { figure, basis } = figureOn(asked, rung, body);
     return sidesOf(measure.sided).map((side) => ({
       measureId: asked.measureId,
       side,
-      value: amount(figure, measure.unit),
-      unit: measure.unit,
+      value: amount(figure, asked.unit),
+      ...upToOf(asked),
+      unit: asked.unit,
       direction: asked.direction,
       origin: asked.origin,
       ...(basis ? { basis } : {}),
@@ -116,17 +127,24 @@ const percent = (share: number) => `${Math.round(share * 100)}%`;
 /**
  * A demand in words.
  *
- * @example demandInWords({ measureId: 'shoulder-flexion', direction: 'at least', value: 165, … }) // 'at least 165°'
+ * @example demandInWords({ direction: 'at least', value: 165 }, library.measure('shoulder-flexion')) // 'at least 165°'
+ * @example demandInWords({ direction: 'within', value: 30, upTo: 60 }, library.measure('elbow-crease')) // 'from 30° to 60°'
  */
-export function demandInWords({ measureId, direction, value }: Pick<Demand, 'measureId' | 'direction' | 'value'>): string {
-  return `${direction} ${readingInWords(measureOf(measureId), value)}`;
+export function demandInWords({ direction, value, upTo }: Pick<Demand, 'direction' | 'value' | 'upTo'>, measure: Measure): string {
+  const figure = readingInWords(measure, value);
+  return direction === 'within' ? `from ${figure} to ${readingInWords(measure, upTo ?? value)}` : `${direction} ${figure}`;
 }
 
 /** A demand as a ladder writes it, before it is turned to one trainee: `at least 40% of body mass`. */
-export function rungDemandInWords({ measureId, direction, value, per }: RungDemand): string {
+export function rungDemandInWords(asked: RungDemand, measure: Measure): string {
+  const { direction, value, per } = asked;
   if (per === 'bodyMass') return `${direction} ${percent(value)} of body mass`;
   if (per === 'setUpLoad') return `${direction} ${value === 1 ? '' : `${percent(value)} of `}what this rung puts on the hands`;
-  return `${direction} ${readingInWords(measureOf(measureId), value)}`;
+  return demandInWords({ direction, value: amount(value, asked.unit), ...upToOf(asked) }, measure);
+}
+
+function upToOf({ upTo, unit }: RungDemand): Pick<Demand, 'upTo'> {
+  return upTo === undefined ? {} : { upTo: amount(upTo, unit) };
 }
 
 /** The checks that a stretch of a ladder asks for, each once. */

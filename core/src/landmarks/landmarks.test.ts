@@ -1,7 +1,7 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
-import { isMeasure } from '../measuring/index.ts';
 import {
   alignPictures,
   jointAngle,
@@ -13,6 +13,8 @@ import {
   suggestPoints,
   templateFor,
 } from './index.ts';
+
+const { hasMeasure: isMeasure } = BUILT_IN_LIBRARY;
 
 const at = (x: number, y: number) => ({ x, y });
 const towards = (degrees: number, length: number, from = at(0, 0)) =>
@@ -114,17 +116,17 @@ describe('a segment against the vertical', () => {
 describe('the protocols', () => {
   it('belong to checks, and read their own starting points', () => {
     for (const template of PICTURE_TEMPLATES) {
-      expect(isMeasure(template.measureId)).toBe(true);
+      expect(isMeasure(template.id)).toBe(true);
       const points = template.landmarks.map(({ id, start }) => ({ id, x: start.x * 1000, y: start.y * 1000 }));
       expect(Number.isFinite(readPicture(template, points, { facing: 'right' }).angle)).toBe(true);
     }
-    expect(new Set(PICTURE_TEMPLATES.map((t) => t.measureId)).size).toBe(PICTURE_TEMPLATES.length);
+    expect(new Set(PICTURE_TEMPLATES.map((t) => t.id)).size).toBe(PICTURE_TEMPLATES.length);
   });
 
   const read = (measureId: string, places: Readonly<Record<string, { x: number; y: number }>>, facing: 'left' | 'right' = 'right') => {
     const points = Object.entries(places).map(([id, p]) => ({ id, ...p }));
     const reference = { kind: 'floor', a: at(0, 500), b: at(500, 500) } as const;
-    return readPicture(templateFor(measureId)!, points, { facing, reference }).angle;
+    return readPicture(templateFor({ picture: measureId })!, points, { facing, reference }).angle;
   };
   const origin = at(300, 300);
 
@@ -180,7 +182,7 @@ describe('suggested points', () => {
         score: score + 0.1 * i,
       })),
     );
-  const flexion = templateFor('shoulder-flexion')!;
+  const flexion = templateFor({ picture: 'shoulder-flexion' })!;
 
   it('are those of the wanted side', () =>
     expect(suggestPoints(flexion, seen(0.6), 'right').map((p) => [p.id, p.x])).toEqual([
@@ -194,12 +196,12 @@ describe('suggested points', () => {
 
   it('leave out what is not seen', () => {
     expect(suggestPoints(flexion, seen(0.2), 'left')).toEqual([]);
-    expect(suggestPoints(templateFor('wrist-flexion')!, seen(0.9), 'left').map((p) => p.id)).toEqual(['elbow']);
+    expect(suggestPoints(templateFor({ picture: 'wrist-flexion' })!, seen(0.9), 'left').map((p) => p.id)).toEqual(['elbow']);
   });
 });
 
 it('a hidden point of the trunk is taken from the other side, that of an arm never', () => {
-  const flexion = templateFor('shoulder-flexion')!;
+  const flexion = templateFor({ picture: 'shoulder-flexion' })!;
   const keypoints: readonly Keypoint[] = [
     { name: 'left hip', x: 1, y: 1, score: 0.8 },
     { name: 'right hip', x: 2, y: 2, score: 0.1 },

@@ -20,7 +20,7 @@ const OF_THE_TRUNK: readonly BodyPoint[] = ['shoulder', 'hip'];
  * stays where it is, for the coach to place.
  *
  * @param side the trainee's side; for the whole body the side that is seen better
- * @example suggestPoints(templateFor('shoulder-flexion'), keypoints, 'left') // up to three points
+ * @example suggestPoints(templateFor({ picture: 'shoulder-flexion' }), keypoints, 'left') // up to three points
  */
 export function suggestPoints(template: PictureTemplate, keypoints: readonly Keypoint[], side: Side | 'whole'): readonly PlacedPoint[] {
   const seen = (which: Side) =>

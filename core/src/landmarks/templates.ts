@@ -18,7 +18,8 @@ export interface TemplateLandmark {
 
 /** How one check is read from a picture. */
 export interface PictureTemplate {
-  readonly measureId: string;
+  /** The id by which a check names it. */
+  readonly id: string;
   readonly view: string;
   readonly landmarks: readonly TemplateLandmark[];
   /** Whether the figure hangs on the camera's roll. */
@@ -79,8 +80,8 @@ const wrist = { id: 'wrist', name: 'Wrist, the outer bone', suggested: 'wrist', 
 const knuckles = { id: 'knuckles', name: 'Knuckle of the little finger', start: { x: 0.58, y: 0.72 } } as const;
 
 /** Shoulder motions in which the upper arm is read against the trunk. */
-const armAgainstTrunk = (measureId: string, view: string): PictureTemplate => ({
-  measureId,
+const armAgainstTrunk = (id: string, view: string): PictureTemplate => ({
+  id,
   view,
   landmarks: [hip, shoulder, elbow],
   needsLevel: false,
@@ -88,8 +89,8 @@ const armAgainstTrunk = (measureId: string, view: string): PictureTemplate => ({
 });
 
 /** Wrist motions in which the hand is read against the forearm: straight is 0°. */
-const handAgainstForearm = (measureId: string, view: string): PictureTemplate => ({
-  measureId,
+const handAgainstForearm = (id: string, view: string): PictureTemplate => ({
+  id,
   view,
   landmarks: [elbow, wrist, knuckles],
   needsLevel: false,
@@ -97,8 +98,8 @@ const handAgainstForearm = (measureId: string, view: string): PictureTemplate =>
 });
 
 /** Turned forearm against the vertical, seen along the upper arm. */
-const forearmAgainstVertical = (measureId: string): PictureTemplate => ({
-  measureId,
+const forearmAgainstVertical = (id: string): PictureTemplate => ({
+  id,
   view: 'along the upper arm, from the elbow’s side',
   landmarks: [
     { ...elbow, start: { x: 0.5, y: 0.6 } },
@@ -120,7 +121,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
   handAgainstForearm('wrist-extension', 'from the little finger’s side'),
   handAgainstForearm('wrist-flexion', 'from the little finger’s side'),
   {
-    measureId: 'wrist-extension-loaded',
+    id: 'wrist-extension-loaded',
     view: 'from the side, the hand whole in the picture',
     landmarks: [
       { id: 'fingertips', name: 'Fingertip on the floor', start: { x: 0.65, y: 0.75 } },
@@ -132,7 +133,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
     read: joint(['fingertips', 'wrist', 'elbow'], undefined, (angle) => 180 - angle),
   },
   {
-    measureId: 'elbow-extension',
+    id: 'elbow-extension',
     view: 'from the side, palm up, arm square to the camera',
     landmarks: [shoulder, { ...elbow, start: { x: 0.58, y: 0.4 } }, { ...wrist, start: { x: 0.7, y: 0.45 } }],
     needsLevel: false,
@@ -142,7 +143,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
     },
   },
   {
-    measureId: 'elbow-crease',
+    id: 'elbow-crease',
     view: 'from above, along the arm',
     landmarks: [
       { id: 'finger', name: 'Tip of the middle finger', start: { x: 0.5, y: 0.3 } },
@@ -154,7 +155,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
     read: joint(['finger', 'elbow', 'crease']),
   },
   {
-    measureId: 'arm-lean',
+    id: 'arm-lean',
     view: 'from the side, hand and shoulder in the picture',
     landmarks: [
       { ...wrist, start: { x: 0.45, y: 0.75 } },
@@ -164,7 +165,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
     read: lean(['wrist', 'shoulder']),
   },
   {
-    measureId: 'pike-hip-angle',
+    id: 'pike-hip-angle',
     view: 'from the side, shoulder to ankle in the picture',
     landmarks: [
       { ...shoulder, start: { x: 0.35, y: 0.55 } },
@@ -176,11 +177,11 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
   },
 ];
 
-const BY_MEASURE = new Map(PICTURE_TEMPLATES.map((t) => [t.measureId, t]));
+const BY_ID = new Map(PICTURE_TEMPLATES.map((t) => [t.id, t]));
 
 /** How a check is read from a picture, where it can be. */
-export function templateFor(measureId: string): PictureTemplate | undefined {
-  return BY_MEASURE.get(measureId);
+export function templateFor({ picture }: { readonly picture?: string }): PictureTemplate | undefined {
+  return picture === undefined ? undefined : BY_ID.get(picture);
 }
 
 /** Where a landmark was put. */
@@ -192,7 +193,7 @@ export interface PlacedPoint extends PicturePoint {
  * Reads a check from landmarks placed on a picture.
  *
  * @throws Refusal `landmark-missing`, `landmarks-coincide`
- * @example readPicture(templateFor('shoulder-flexion'), points, { facing: 'right' }).angle
+ * @example readPicture(templateFor({ picture: 'shoulder-flexion' }), points, { facing: 'right' }).angle
  */
 export function readPicture(template: PictureTemplate, points: readonly PlacedPoint[], options: TemplateOptions): PictureAngle {
   const find = (id: string) => {

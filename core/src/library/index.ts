@@ -11,7 +11,8 @@ export {
 } from './library.ts';
 export { fittedTo } from './fit.ts';
 export { exclusionByCaution } from './exclusion.ts';
-export { libraryProblems } from './problems.ts';
+export { entryProblems, libraryProblems } from './problems.ts';
+export { askingFor, measureChangeProblems } from './measureProblems.ts';
 export { merged } from './merge.ts';
 export { differences, type Difference } from './compare.ts';
 export { drillSearch, type DrillFilter, type DrillSearch } from './search.ts';

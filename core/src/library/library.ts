@@ -1,22 +1,24 @@
 import { Refusal } from '../errors.ts';
-import { type Drill, type Fault, type FaultEntry, faultOf, type FaultId } from '../drills/index.ts';
+import { type Drill, type Fault, type FaultEntry, type FaultId } from '../drills/index.ts';
 import type { Ladder, Rung } from '../ladders/index.ts';
+import { type Measure, type MeasureOf, WORKING_POSITIONS } from '../measuring/index.ts';
 import type { SupportPlan } from '../statics/index.ts';
 
 /** What a library is made of: plain data that can be stored, sent and compared. */
 export interface LibraryContent {
   readonly drills: readonly Drill[];
   readonly ladders: readonly Ladder[];
+  readonly measures: readonly Measure[];
   readonly faults: readonly FaultEntry[];
   /** Ids of entries kept for the record and no longer offered. */
   readonly setAside: readonly string[];
 }
 
 /** The kinds of entries a studio can make its own, and where a library keeps them. */
-export const LIST_OF = { drill: 'drills', ladder: 'ladders', fault: 'faults' } as const;
+export const LIST_OF = { drill: 'drills', ladder: 'ladders', measure: 'measures', fault: 'faults' } as const;
 export type EntryKind = keyof typeof LIST_OF;
 export const ENTRY_KINDS = Object.keys(LIST_OF) as readonly EntryKind[];
-export type LibraryEntry = Drill | Ladder | FaultEntry;
+export type LibraryEntry = Drill | Ladder | Measure | FaultEntry;
 
 /** A drill in a plan or a log, with a set-up of its own where it has one. */
 export interface Planned {
@@ -24,13 +26,19 @@ export interface Planned {
   readonly support?: SupportPlan;
 }
 
-export const EMPTY_LIBRARY: LibraryContent = { drills: [], ladders: [], faults: [], setAside: [] };
+export const EMPTY_LIBRARY: LibraryContent = { drills: [], ladders: [], measures: [], faults: [], setAside: [] };
 
-/** Drills and ladders with the ways to find them. Records may name what is no longer offered. */
+/** Drills, ladders, checks and faults with the ways to find them. Records may name what is no longer offered. */
 export interface Library {
   /** What may be planned, practised and chosen. */
   readonly drills: readonly Drill[];
   readonly ladders: readonly Ladder[];
+  /** Checks that may be taken and asked for, in the order of working positions. */
+  readonly measures: readonly Measure[];
+  /** The same with those that were retired: what records may name. */
+  readonly everyMeasure: readonly Measure[];
+  /** Faults that may be looked for. */
+  readonly faults: readonly FaultEntry[];
   readonly content: LibraryContent;
   /** @throws Refusal `drill-unknown` */
   readonly drill: (id: string) => Drill;
@@ -51,8 +59,14 @@ export interface Library {
   readonly rung: (ladderId: string, rungId: string) => Rung;
   /** A rung's name for the record; its id where a coach has since taken it out. */
   readonly rungName: (ladderId: string, rungId: string) => string;
-  /** A fault in the studio's words, or the built-in ones. */
+  /** A check, retired or not. */
+  readonly measure: MeasureOf;
+  readonly hasMeasure: (id: unknown) => id is string;
+  /** An entry of any kind, offered or not. */
+  readonly entry: (kind: EntryKind, id: string) => LibraryEntry | undefined;
+  /** A fault, retired or not; one that nobody knows any more is called by its id. */
   readonly fault: (id: FaultId) => Fault;
+  readonly hasFault: (id: unknown) => id is FaultId;
   /** The rungs in which a drill is practised. */
   readonly practisedOn: (drillId: string) => readonly { readonly ladder: Ladder; readonly rung: Rung }[];
 }
@@ -66,8 +80,11 @@ export interface Library {
 export function openLibrary(content: LibraryContent): Library {
   const drills = new Map(content.drills.map((d) => [d.id, d]));
   const ladders = new Map(content.ladders.map((l) => [l.id, l]));
+  const measures = new Map(content.measures.map((m) => [m.id, m]));
   const faults = new Map(content.faults.map((f) => [f.id, f]));
-  const offered = <T extends { readonly id: string }>(all: Iterable<T>) => [...all].filter(({ id }) => !content.setAside.includes(id));
+  const setAside = new Set(content.setAside);
+  const offered = <T extends { readonly id: string }>(all: Iterable<T>) => [...all].filter(({ id }) => !setAside.has(id));
+  const everyMeasure = [...measures.values()].sort((a, b) => WORKING_POSITIONS.indexOf(a.position) - WORKING_POSITIONS.indexOf(b.position));
   const harder = new Map<string, Drill[]>();
   for (const drill of offered(drills.values()))
     for (const easier of drill.easier) harder.set(easier, [...(harder.get(easier) ?? []), drill]);
@@ -85,6 +102,9 @@ export function openLibrary(content: LibraryContent): Library {
   return {
     drills: offered(drills.values()),
     ladders: offered(ladders.values()),
+    measures: offered(everyMeasure),
+    everyMeasure,
+    faults: offered(faults.values()),
     content,
     drill,
     hasDrill: (id): id is string => typeof id === 'string' && drills.has(id),
@@ -99,7 +119,15 @@ export function openLibrary(content: LibraryContent): Library {
       return found;
     },
     rungName: (ladderId, rungId) => ladders.get(ladderId)?.rungs.find((r) => r.id === rungId)?.name ?? rungId,
-    fault: (id) => faults.get(id) ?? faultOf(id),
+    measure: (id) => {
+      const found = measures.get(id);
+      if (!found) throw new Refusal('measure-unknown', `There is no check called "${id}".`);
+      return found;
+    },
+    hasMeasure: (id): id is string => typeof id === 'string' && measures.has(id),
+    entry: (kind, id) => ({ drill: drills, ladder: ladders, measure: measures, fault: faults })[kind].get(id),
+    fault: (id) => faults.get(id) ?? { name: id, cue: '', regression: '' },
+    hasFault: (id): id is FaultId => typeof id === 'string' && faults.has(id),
     practisedOn: (drillId) =>
       [...ladders.values()].flatMap((l) => l.rungs.filter((rung) => rung.practice === drillId).map((rung) => ({ ladder: l, rung }))),
   };

@@ -10,6 +10,7 @@ export function merged(lower: LibraryContent, upper: LibraryContent): LibraryCon
   return {
     drills: over(lower.drills, upper.drills),
     ladders: over(lower.ladders, upper.ladders),
+    measures: over(lower.measures, upper.measures),
     faults: over(lower.faults, upper.faults),
     setAside: [...new Set([...lower.setAside, ...upper.setAside])],
   };

@@ -1,10 +1,13 @@
 import type { FieldProblem } from '../errors.ts';
 import type { Drill } from '../drills/index.ts';
-import type { LibraryContent } from './library.ts';
+import { EMPTY_LIBRARY, type EntryKind, type LibraryContent, LIST_OF } from './library.ts';
+import { demandProblems, measureChangeProblems } from './measureProblems.ts';
+import { merged } from './merge.ts';
+import { problem } from './problem.ts';
 
 /**
  * What does not fit together in a library: ids used twice, neighbours, rungs and practices that do not
- * exist, and cycles among neighbours. What is wrong inside one entry is the contract's business.
+ * exist, checks and faults that are asked for and not there, demands that their check cannot read, and cycles among neighbours. What is wrong inside one entry is the contract's business.
  *
  * @param content a whole library, built-in entries included
  * @returns one problem for each place, as a JSON pointer into the content; none when all is well
@@ -14,14 +17,13 @@ export function libraryProblems(content: LibraryContent): readonly FieldProblem[
   return [
     ...twice(content.drills, '/drills'),
     ...twice(content.ladders, '/ladders'),
+    ...twice(content.measures, '/measures'),
     ...twice(content.faults, '/faults'),
+    ...namedProblems(content),
+    ...demandProblems(content),
     ...neighbourProblems(content.drills),
     ...rungProblems(content),
   ];
-}
-
-function problem(field: string, limit: string, message: string): FieldProblem {
-  return { field, limit, message };
 }
 
 function twice(entries: readonly { readonly id: string }[], at: string): FieldProblem[] {
@@ -133,4 +135,34 @@ function rungProblems({ drills, ladders }: LibraryContent): FieldProblem[] {
       ),
     ]),
   ];
+}
+
+/** Checks that drills train and faults that they invite. */
+function namedProblems({ drills, measures, faults }: LibraryContent): FieldProblem[] {
+  const checks = new Set(measures.map((m) => m.id));
+  const known = new Set(faults.map((f) => f.id));
+  return drills.flatMap((d, i) => [
+    ...Object.keys(d.trains)
+      .filter((id) => !checks.has(id))
+      .map((id) => problem(`/drills/${i}/trains`, 'known', `“${d.name}”: there is no check called "${id}" to train.`)),
+    ...d.faults.flatMap((id, j) =>
+      known.has(id) ? [] : [problem(`/drills/${i}/faults/${j}`, 'known', `“${d.name}”: there is no fault called "${id}".`)],
+    ),
+  ]);
+}
+
+/**
+ * What one entry would break in a library: the problems of the whole that lie in it.
+ *
+ * @param content the library as it is
+ * @param entry the entry as it would be saved
+ * @returns pointers into the entry
+ */
+export function entryProblems(content: LibraryContent, kind: EntryKind, entry: { readonly id: string }): readonly FieldProblem[] {
+  const list = LIST_OF[kind];
+  const after = merged(content, { ...EMPTY_LIBRARY, [list]: [entry] });
+  const at = `/${list}/${after[list].findIndex((e) => e.id === entry.id)}/`;
+  return [...libraryProblems(after), ...measureChangeProblems(content, after)].flatMap((p) =>
+    p.field.startsWith(at) ? [{ ...p, field: `/${p.field.slice(at.length)}` }] : [],
+  );
 }

@@ -1,9 +1,12 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import fc from 'fast-check';
 import { jStat } from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
 import { type BodySide, SIDES } from '../anatomy/index.ts';
-import { capacityFromTrials, measureOf, MEASURES, readingWithBand, sideDifference, type Trial, trialProblem } from './index.ts';
+import { capacityFromTrials, readingWithBand, sideDifference, type Trial, trialProblem } from './index.ts';
+
+const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
 
 const takenAt = instant('2026-11-20T10:00:00Z');
 const trials = (values: readonly number[], side: BodySide = 'left'): Trial[] => values.map((value) => ({ side, value }));

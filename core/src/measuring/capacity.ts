@@ -2,6 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import { Refusal } from '../errors.ts';
 import type { Amount, Instant } from '../quantities/index.ts';
 import { normalQuantile, studentTQuantile } from '../statistics/index.ts';
+import { bestOf } from './goodness.ts';
 import type { ErrorModel, Measure } from './measure.ts';
 import type { OwnError } from './ownError.ts';
 import type { Provisional } from './provisional.ts';
@@ -68,7 +69,7 @@ export function bandOfReading(standardError: number): number {
  * @param options when it was taken, and the coach's choices
  * @throws Refusal `trials-missing`, `trials-mixed-sides`, `trial-out-of-limits`
  * @example
- * capacityFromTrials(measureOf('shoulder-flexion'), [158, 160, 162].map((value) => ({ side: 'left', value })), { takenAt })
+ * capacityFromTrials(library.measure('shoulder-flexion'), [158, 160, 162].map((value) => ({ side: 'left', value })), { takenAt })
  * // value 160, band 2.87 (s = √((4·2.8² + 2·2²)/6) = 2.56, t = 1.943)
  */
 export function capacityFromTrials(measure: Measure, trials: readonly Trial[], options: CapacityOptions): Capacity {
@@ -82,7 +83,7 @@ export function capacityFromTrials(measure: Measure, trials: readonly Trial[], o
     if (problem) throw new Refusal('trial-out-of-limits', problem);
   }
   const combine = options.combine ?? measure.combine;
-  const value = combine === 'mean' ? mean(values) : measure.better === 'more' ? Math.max(...values) : Math.min(...values);
+  const value = combine === 'mean' ? mean(values) : bestOf(measure, values);
   const { band, standardError, basis } = wider(
     errorOf(effectiveError(measure.error, options), { values, value, combine, smallest: measure.limits.step }),
     trials,

@@ -1,6 +1,9 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
-import { bandOfReading, capacityFromTrials, changeBetween, measureOf, minimalDetectableChange, realFrom, sideDifference } from './index.ts';
+import { bandOfReading, capacityFromTrials, changeBetween, minimalDetectableChange, realFrom, sideDifference } from './index.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const takenAt = instant('2026-11-20T10:00:00Z');
 const of = (id: string, side: 'left' | 'right', ...values: number[]) =>

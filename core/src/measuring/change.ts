@@ -24,7 +24,7 @@ export function minimalDetectableChange(a: Capacity, b: Capacity): Amount {
  * protocol asks for: 1.96·√2·SEM/√trials; without the last root where the best trial counts.
  *
  * @param sem standard error of a single trial, in the measure's unit
- * @example realFrom(measureOf('shoulder-flexion'), 2.8) // three trials: 4.48
+ * @example realFrom(library.measure('shoulder-flexion'), 2.8) // three trials: 4.48
  */
 export function realFrom({ combine, trials }: Measure, sem: number): number {
   return (TWO_SIDED_95 * Math.SQRT2 * sem) / (combine === 'mean' ? Math.sqrt(trials) : 1);

@@ -1,13 +1,17 @@
 export {
+  DEVICE_READINGS,
   measureSides,
   readingInWords,
   readingWithBand,
+  unreadableMeasure,
   WORKING_POSITIONS,
+  type DeviceReading,
   type ErrorModel,
   type Measure,
+  type MeasureOf,
   type WorkingPosition,
 } from './measure.ts';
-export { isMeasure, MEASURES, measureOf } from './measures.ts';
+export { bestOf, goodness } from './goodness.ts';
 export { trialProblem } from './trialLimits.ts';
 export {
   BAND_CONFIDENCE,

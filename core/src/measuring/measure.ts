@@ -20,6 +20,10 @@ export type ErrorModel =
   | { readonly kind: 'fixed'; readonly amount: number }
   | { readonly kind: 'none' };
 
+/** What a device can read: the instrument, and the movement of the body that it sees. */
+export const DEVICE_READINGS = ['angle held', 'swing', 'repetitions', 'squeeze', 'weight on a scale', 'time'] as const;
+export type DeviceReading = (typeof DEVICE_READINGS)[number];
+
 /** A check: one measuring protocol and everything needed to read it. */
 export interface Measure {
   readonly id: string;
@@ -30,8 +34,10 @@ export interface Measure {
   readonly joint: Joint;
   readonly motion: Motion;
   readonly sided: boolean;
-  /** Whether a larger or a smaller figure is the better one. */
-  readonly better: 'more' | 'less';
+  /** Whether a larger or a smaller figure is the better one, or one inside a range. */
+  readonly better: 'more' | 'less' | 'inside';
+  /** Where it is good, of a check that is good inside a range. */
+  readonly inside?: { readonly from: number; readonly to: number };
   readonly trials: number;
   readonly combine: 'mean' | 'best';
   readonly error: ErrorModel;
@@ -43,10 +49,23 @@ export interface Measure {
   /** What a single trial may read, in the measure's unit, and the instrument's resolution. */
   readonly limits: { readonly min: number; readonly max: number; readonly step: number };
   readonly position: WorkingPosition;
+  /** What it is read with, in words. */
   readonly instrument: string;
-  readonly protocol: readonly [string, string, string];
+  /** The kind of device that can read it; absent where it is asked or looked at. */
+  readonly device?: DeviceReading;
+  /** The way it is read off a picture, by the id of the template; absent where it cannot be. */
+  readonly picture?: string;
+  /** What to do, step by step. */
+  readonly protocol: readonly string[];
   readonly origin: Origin;
 }
+
+/**
+ * The check of an id, as the library of the studio has it.
+ *
+ * @throws Refusal `measure-unknown`
+ */
+export type MeasureOf = (id: string) => Measure;
 
 /** The sides on which a check is taken. */
 export function measureSides(measure: Measure): readonly BodySide[] {
@@ -56,8 +75,8 @@ export function measureSides(measure: Measure): readonly BodySide[] {
 /**
  * A reading in words: the name of a level, or the figure with its unit.
  *
- * @example readingInWords(measureOf('blade-winging'), 1) // 'winging slight'
- * @example readingInWords(measureOf('grip'), 41.6) // '42 kg'
+ * @example readingInWords(library.measure('blade-winging'), 1) // 'winging slight'
+ * @example readingInWords(library.measure('grip'), 41.6) // '42 kg'
  */
 export function readingInWords({ choices, unit }: Pick<Measure, 'choices' | 'unit'>, value: number): string {
   return choices?.[Math.round(value)] ?? formatAmount(value, unit);
@@ -66,4 +85,30 @@ export function readingInWords({ choices, unit }: Pick<Measure, 'choices' | 'uni
 /** The same with its error band, where it has one: `160° ± 3°`. */
 export function readingWithBand(measure: Pick<Measure, 'choices' | 'unit'>, value: number, band: number): string {
   return band > 0 ? `${readingInWords(measure, value)} ± ${formatBand(band, measure.unit)}` : readingInWords(measure, value);
+}
+
+/**
+ * What stands in for a check of which only the id is left: every record of it is old at once, so that it opens nothing, and its name
+ * is its id.
+ */
+export function unreadableMeasure(id: string): Measure {
+  return {
+    id,
+    name: id,
+    phrase: id,
+    unit: 'points',
+    joint: 'trunk',
+    motion: 'bracing',
+    sided: false,
+    better: 'more',
+    trials: 1,
+    combine: 'mean',
+    error: { kind: 'none' },
+    freshDays: 0,
+    limits: { min: -10_000, max: 10_000, step: 1 },
+    position: 'standing',
+    instrument: '',
+    protocol: [],
+    origin: { kind: 'studio', note: '' },
+  };
 }

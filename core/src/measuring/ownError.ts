@@ -36,7 +36,7 @@ export const OWN_ERROR_RULES = {
  *
  * @param measure must have a scatter model, or there is nothing to replace
  * @param scatters of this coach in this check
- * @example ownErrorFromTrials(measureOf('grip'), []) // undefined: too little to go by
+ * @example ownErrorFromTrials(library.measure('grip'), []) // undefined: too little to go by
  */
 export function ownErrorFromTrials(measure: Measure, scatters: readonly TrialScatter[]): OwnError | undefined {
   if (measure.error.kind !== 'scatter') return undefined;

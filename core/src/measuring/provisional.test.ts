@@ -1,15 +1,9 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { describe, expect, it } from 'vitest';
-import {
-  capacityFromTrials,
-  isMeasure,
-  measureOf,
-  MEASURES,
-  provisionalOf,
-  type ReadingOrigin,
-  trialFrom,
-  WORKING_POSITIONS,
-} from './index.ts';
+import { capacityFromTrials, provisionalOf, type ReadingOrigin, trialFrom, WORKING_POSITIONS } from './index.ts';
 import { instant } from '../quantities/index.ts';
+
+const { measure: measureOf, measures: MEASURES, hasMeasure: isMeasure } = BUILT_IN_LIBRARY;
 
 const picture = (...placedBy: readonly string[]): ReadingOrigin => ({
   kind: 'picture',

@@ -1,15 +1,10 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
-import {
-  measureOf,
-  ownErrorFromTest,
-  ownErrorFromTrials,
-  reliabilityInWords,
-  repeatability,
-  strayTrial,
-  type TrialScatter,
-} from './index.ts';
+import { ownErrorFromTest, ownErrorFromTrials, reliabilityInWords, repeatability, strayTrial, type TrialScatter } from './index.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 /** Six targets, four judges: Shrout & Fleiss, Psychological Bulletin 86, 1979, table 2 (from memory). */
 const SHROUT_AND_FLEISS = [

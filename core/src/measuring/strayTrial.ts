@@ -1,5 +1,6 @@
 import { formatBand } from '../quantities/index.ts';
 import { normalQuantile } from '../statistics/index.ts';
+import { goodness } from './goodness.ts';
 import type { Measure } from './measure.ts';
 
 /** A trial that does not agree with the others. */
@@ -22,14 +23,14 @@ const USUAL_SPREAD = 3;
  * go counts, only a later go that is far better is looked at: tiring is no mistake.
  *
  * @param sem the coach's own measuring error, instead of the check's default
- * @example strayTrial(measureOf('shoulder-flexion'), [158, 160, 169])?.index // 2
+ * @example strayTrial(library.measure('shoulder-flexion'), [158, 160, 169])?.index // 2
  */
 export function strayTrial(measure: Measure, values: readonly number[], sem?: number): StrayTrial | undefined {
   if (values.length < 2) return undefined;
   const candidates = values.map((value, index) => {
     const others = values.filter((_, i) => i !== index).toSorted((a, b) => a - b);
     const middle = ((others[Math.floor((others.length - 1) / 2)] ?? value) + (others[Math.ceil((others.length - 1) / 2)] ?? value)) / 2;
-    return { index, off: Math.abs(value - middle), better: measure.better === 'more' ? value > middle : value < middle, middle };
+    return { index, off: Math.abs(value - middle), better: goodness(measure, value) > goodness(measure, middle), middle };
   });
   const suspects = measure.combine === 'best' ? candidates.filter((c) => c.better && c.index > 0) : candidates;
   // Of two that disagree, the later one is asked for again.

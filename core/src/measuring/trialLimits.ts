@@ -3,7 +3,7 @@ import { type Measure, readingInWords } from './measure.ts';
 /**
  * Why a reading cannot be a trial of this check, in a sentence naming the limit; nothing when it can.
  *
- * @example trialProblem(measureOf('shoulder-flexion'), 400) // 'Shoulder flexion: 400° is above the limit of 200°.'
+ * @example trialProblem(library.measure('shoulder-flexion'), 400) // 'Shoulder flexion: 400° is above the limit of 200°.'
  */
 export function trialProblem(measure: Measure, value: unknown): string | undefined {
   const { min, max } = measure.limits;

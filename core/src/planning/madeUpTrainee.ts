@@ -1,9 +1,9 @@
 import seedrandom from 'seedrandom';
-import { BUILT_IN } from '../catalogue/index.ts';
+import { BUILT_IN_LIBRARY as LIBRARY } from '../catalogue/index.ts';
 import { EQUIPMENT_IDS } from '../drills/index.ts';
 import { demandsOn } from '../ladders/index.ts';
-import { fittedTo, openLibrary } from '../library/index.ts';
-import { capacityFromTrials, type Measure, measureOf } from '../measuring/index.ts';
+import { fittedTo } from '../library/index.ts';
+import { capacityFromTrials, type Measure } from '../measuring/index.ts';
 import { addDays, type CalendarDay } from '../quantities/index.ts';
 import { headroom } from '../readiness/index.ts';
 import { CAUTION_IDS } from '../safety/index.ts';
@@ -14,7 +14,6 @@ import type { BlockInput } from './block/task.ts';
 import { WEEKDAYS } from './plan.ts';
 
 const NOW = new Date('2026-11-24T12:00:00');
-const LIBRARY = openLibrary(BUILT_IN);
 
 /**
  * A trainee made up from a seed, for tests and measurements: body, ladder, headroom, history, equipment and cautions all vary.
@@ -31,11 +30,11 @@ export function madeUpTrainee(seed: string, own: Partial<PlanBrief> = {}, days =
   const ladder = pick(library.ladders.filter((l) => l.rungs.length > 3));
   const here = Math.floor(random() * (ladder.rungs.length - 1)) - 1;
   const rung = ladder.rungs[here + 1] ?? ladder.rungs[0];
-  const headrooms = (rung ? demandsOn(rung, body) : []).map((demand) => {
-    const measure = measureOf(demand.measureId);
+  const headrooms = (rung ? demandsOn(rung, body, library.measure) : []).map((demand) => {
+    const measure = library.measure(demand.measureId);
     const value = inSteps(demand.value * between(0.7, 1.25), measure);
     const trials = [1, 2, 3].map(() => ({ side: demand.side, value }));
-    return headroom(random() < 0.1 ? undefined : capacityFromTrials(measure, trials, { takenAt: addDays(NOW, -3) }), demand, NOW);
+    return headroom(random() < 0.1 ? undefined : capacityFromTrials(measure, trials, { takenAt: addDays(NOW, -3) }), demand, measure, NOW);
   });
   const trained = random() < 0.8;
   const trainingDays = WEEKDAYS.filter((_, i) => [0, 1, 3, 5, 6, 2, 4].slice(0, days).includes(i));

@@ -1,12 +1,13 @@
 import { type Side, sideLabel } from '../anatomy/index.ts';
 import type { Drill } from '../drills/index.ts';
-import { measureOf, sideDifference } from '../measuring/index.ts';
+import { goodness, type Measure, type MeasureOf, sideDifference } from '../measuring/index.ts';
 import { formatAmount } from '../quantities/index.ts';
 import { byUrgency, type Headroom } from '../readiness/index.ts';
 
 /** How much a check needs training, and the words for why. */
 export interface Need {
   readonly measureId: string;
+  readonly measure: Measure;
   readonly weight: number;
   readonly headroom: Headroom;
   readonly limiter: boolean;
@@ -20,29 +21,30 @@ const LIMITER_BONUS = 3;
 const MOST_BANDS = 4;
 
 /** One need for each check, the worse side deciding, the most urgent first. */
-export function needsFrom(headrooms: readonly Headroom[]): readonly Need[] {
+export function needsFrom(headrooms: readonly Headroom[], measureOf: MeasureOf): readonly Need[] {
   const worst = new Map<string, Headroom>();
   for (const h of [...headrooms].sort(byUrgency)) if (!worst.has(h.demand.measureId)) worst.set(h.demand.measureId, h);
   return [...worst.values()].map((h, i) => {
     // What is unknown is to be checked first; only what is known to be scarce drives the plan.
     const limiter = i === 0 && (h.state === 'short' || h.state === 'on the mark');
     const depth = h.state === 'short' ? Math.min(MOST_BANDS, -(h.bands ?? 0)) / 2 : 0;
-    const need = { measureId: h.demand.measureId, headroom: h, limiter, weight: WEIGHT[h.state] + depth + (limiter ? LIMITER_BONUS : 0) };
-    const unlike = sidesUnlike(h, headrooms);
+    const { measureId } = h.demand;
+    const measure = measureOf(measureId);
+    const need = { measureId, measure, headroom: h, limiter, weight: WEIGHT[h.state] + depth + (limiter ? LIMITER_BONUS : 0) };
+    const unlike = sidesUnlike(h, headrooms, measure);
     return unlike ? { ...need, unlike, weight: Math.max(need.weight, WEIGHT['on the mark']) } : need;
   });
 }
 
 /** That the sides of a spare check differ beyond their limit, in words. */
-function sidesUnlike({ demand, state }: Headroom, headrooms: readonly Headroom[]): string | undefined {
+function sidesUnlike({ demand, state }: Headroom, headrooms: readonly Headroom[], measure: Measure): string | undefined {
   const side = (name: Side) => headrooms.find((h) => h.demand.measureId === demand.measureId && h.side === name && !h.stale)?.capacity;
   const [left, right] = [side('left'), side('right')];
   if (state !== 'spare' || !left || !right) return undefined;
   const { difference, alike } = sideDifference(left, right);
   if (alike) return undefined;
-  const { phrase, unit, better } = measureOf(demand.measureId);
-  const weaker = left.value < right.value === (better === 'more') ? 'left' : 'right';
-  return `${weaker} ${phrase}, ${formatAmount(difference, unit)} behind the other side`;
+  const weaker = goodness(measure, left.value) < goodness(measure, right.value) ? 'left' : 'right';
+  return `${weaker} ${measure.phrase}, ${formatAmount(difference, measure.unit)} behind the other side`;
 }
 
 /**
@@ -88,8 +90,8 @@ export function mainNeed(drill: Drill, needs: readonly Need[]): Need | undefined
  *
  * @example needInWords(need) // 'left shoulder flexion, 7° short (the limiter)'
  */
-export function needInWords({ headroom: h, limiter, unlike }: Need): string {
+export function needInWords({ headroom: h, measure, limiter, unlike }: Need): string {
   if (unlike) return unlike;
   const side = h.side === 'whole' ? '' : `${sideLabel(h.side).toLowerCase()} `;
-  return `${side}${measureOf(h.demand.measureId).phrase}, ${h.words}${limiter ? ' (the limiter)' : ''}`;
+  return `${side}${measure.phrase}, ${h.words}${limiter ? ' (the limiter)' : ''}`;
 }

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BUILT_IN } from '../catalogue/index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { type Drill, EQUIPMENT_IDS as ALL_EQUIPMENT, isLoaded, PHASES } from '../drills/index.ts';
 import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
-import { capacityFromTrials, measureOf } from '../measuring/index.ts';
+import { capacityFromTrials } from '../measuring/index.ts';
 import { addDays, type CalendarDay } from '../quantities/index.ts';
 import { headroom } from '../readiness/index.ts';
 import { CAUTION_IDS, type CautionId, type CautionInForce } from '../safety/index.ts';
@@ -31,18 +31,25 @@ import {
 } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
 
+const { measure: measureOf } = BUILT_IN_LIBRARY;
+
 const now = new Date('2026-11-24T12:00:00');
 const library = openLibrary(BUILT_IN);
 const drillOf = library.drill;
 const DRILLS = library.drills;
 const inForce = (...ids: CautionId[]): CautionInForce[] => ids.map((id) => ({ id, because: ['as answered'] }));
-const demands = demandsOn(library.rung('hang-and-swing', 'packs-and-rocks'), bodyModel({ statureM: 1.72, massKg: 70 }));
+const demands = demandsOn(library.rung('hang-and-swing', 'packs-and-rocks'), bodyModel({ statureM: 1.72, massKg: 70 }), measureOf);
 
 function headroomsWith(figures: Readonly<Record<string, number>>) {
   return demands.map((demand) => {
     const value = figures[`${demand.measureId}/${demand.side}`] ?? figures[demand.measureId] ?? demand.value + 15;
     const trials = [1, 2, 3].map(() => ({ side: demand.side, value }));
-    return headroom(capacityFromTrials(measureOf(demand.measureId), trials, { takenAt: addDays(now, -1) }), demand, now);
+    return headroom(
+      capacityFromTrials(measureOf(demand.measureId), trials, { takenAt: addDays(now, -1) }),
+      demand,
+      measureOf(demand.measureId),
+      now,
+    );
   });
 }
 

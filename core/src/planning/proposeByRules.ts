@@ -67,7 +67,7 @@ const MOST_LEFT_OUT = 8;
 export function proposeByRules(input: RulesInput): RulesProposal {
   const { library, cautions, schools } = input;
   const { allowed, leftOut } = candidatesFor(input);
-  const needs = needsFrom(input.headrooms);
+  const needs = needsFrom(input.headrooms, library.measure);
   const usefulLeftOut = leftOut
     .map((entry) => ({ ...entry, drill: library.drill(entry.drillId) }))
     .filter(({ drill }) => !drill.rung && worth(drill, needs, []) > 0 && mainNeed(drill, needs))

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { BUILT_IN } from '../catalogue/index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { EQUIPMENT_IDS, isLoaded } from '../drills/index.ts';
 import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
@@ -21,6 +21,8 @@ import {
 } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
 
+const { measure: measureOf } = BUILT_IN_LIBRARY;
+
 const now = new Date('2026-11-24T12:00:00');
 const library = openLibrary(BUILT_IN);
 let made = 0;
@@ -36,8 +38,8 @@ function input(schools: Partial<Schools> = {}, own: Partial<RulesInput> = {}): R
     sessionMinutes: 45,
     equipment: EQUIPMENT_IDS,
     cautions: [],
-    headrooms: demandsOn(library.rung('push-up', 'surface-60'), bodyModel({ statureM: 1.72, massKg: 70 })).map((d) =>
-      headroom(undefined, d, now),
+    headrooms: demandsOn(library.rung('push-up', 'surface-60'), bodyModel({ statureM: 1.72, massKg: 70 }), measureOf).map((d) =>
+      headroom(undefined, d, measureOf(d.measureId), now),
     ),
     foothold: { ladderId: 'push-up', here: 1 },
     knownDrills: library.drills.map((d) => d.id),
@@ -96,10 +98,10 @@ describe('rhythm (common practice, no source)', () => {
 });
 
 describe('stretching before load', () => {
-  const wrists = demandsOn(library.rung('push-up', 'surface-60'), bodyModel({ statureM: 1.72, massKg: 70 })).filter((d) =>
+  const wrists = demandsOn(library.rung('push-up', 'surface-60'), bodyModel({ statureM: 1.72, massKg: 70 }), measureOf).filter((d) =>
     d.measureId.startsWith('wrist'),
   );
-  const tight = { headrooms: wrists.map((d) => headroom(undefined, d, now)) };
+  const tight = { headrooms: wrists.map((d) => headroom(undefined, d, measureOf(d.measureId), now)) };
   const passiveBeforeLoad = (schools: Partial<Schools>) =>
     proposeByRules(input(schools, tight)).sessions.some((s) => {
       const drills = s.items.map((i) => library.drill(i.drillId));
@@ -158,8 +160,8 @@ describe('rebuilding after an injury', () => {
 
 describe('a lax or once dislocated shoulder', () => {
   const stabilitySets = (cautions: RulesInput['cautions']) => {
-    const headrooms = demandsOn(library.rung('hang-and-swing', 'half-hang'), bodyModel({ statureM: 1.72, massKg: 70 })).map((d) =>
-      headroom(undefined, d, now),
+    const headrooms = demandsOn(library.rung('hang-and-swing', 'half-hang'), bodyModel({ statureM: 1.72, massKg: 70 }), measureOf).map(
+      (d) => headroom(undefined, d, measureOf(d.measureId), now),
     );
     const { sessions, notes } = proposeByRules(input({}, { cautions, headrooms, foothold: { ladderId: 'hang-and-swing', here: 0 } }));
     const drills = sessions.flatMap((s) => s.items.map((i) => library.drill(i.drillId)));

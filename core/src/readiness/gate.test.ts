@@ -1,23 +1,30 @@
 import { describe, expect, it } from 'vitest';
-import { BUILT_IN } from '../catalogue/index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
-import { capacityFromTrials, measureOf } from '../measuring/index.ts';
+import { capacityFromTrials } from '../measuring/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import { type GateInput, headroom, judgeGate, type SessionFact } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
 
+const { measure: measureOf } = BUILT_IN_LIBRARY;
+
 const now = new Date('2026-11-24T18:00:00Z');
 const rung = openLibrary(BUILT_IN).rung('push-up', 'surface-60');
-const demands = demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 70 }));
+const demands = demandsOn(rung, bodyModel({ statureM: 1.72, massKg: 70 }), measureOf);
 
 /** Capacities as figures by check and side; what is not named is far beyond its demand. */
 function headroomsWith(figures: Readonly<Record<string, number>> = {}, daysAgo = 1) {
   return demands.map((demand) => {
     const value = figures[`${demand.measureId}/${demand.side}`] ?? demand.value + 15;
     const trials = [1, 2, 3].map(() => ({ side: demand.side, value }));
-    return headroom(capacityFromTrials(measureOf(demand.measureId), trials, { takenAt: addDays(now, -daysAgo) }), demand, now);
+    return headroom(
+      capacityFromTrials(measureOf(demand.measureId), trials, { takenAt: addDays(now, -daysAgo) }),
+      demand,
+      measureOf(demand.measureId),
+      now,
+    );
   });
 }
 
@@ -43,6 +50,7 @@ function session(daysAgo: number, more: Partial<SessionFact> = {}): SessionFact 
 }
 
 const OPEN: GateInput = {
+  measureOf,
   headrooms: headroomsWith(),
   sessions: [session(2), session(5)],
   symptoms: [],
@@ -88,7 +96,9 @@ describe('each condition closes it by itself, with a sentence', () => {
   it('a demand on the mark, unless the coach allows it', () => {
     const headrooms = headroomsWith({ 'plank-hold/whole': 15 });
     expect(unmet({ headrooms })[0]?.sentence).toContain('too close to call');
-    const allowed = headrooms.map((h) => headroom(h.capacity, { ...h.demand, allowOnTheMark: true }, now));
+    const allowed = headrooms.map((h) =>
+      headroom(h.capacity, { ...h.demand, allowOnTheMark: true }, measureOf({ ...h.demand, allowOnTheMark: true }.measureId), now),
+    );
     expect(unmet({ headrooms: allowed })).toEqual([]);
   });
 
@@ -99,7 +109,7 @@ describe('each condition closes it by itself, with a sentence', () => {
   });
 
   it('a check never taken', () => {
-    const headrooms = demands.map((d) => headroom(undefined, d, now));
+    const headrooms = demands.map((d) => headroom(undefined, d, measureOf(d.measureId), now));
     expect(unmet({ headrooms })[0]?.sentence).toMatch(/has never been checked; at least 60° asked/);
   });
 
@@ -176,7 +186,9 @@ describe('false opens that stay shut', () => {
   it('a figure dated in the future, by more than clocks differ', () => {
     const dated = (minutes: number) =>
       OPEN.headrooms.map((h, i) =>
-        i === 0 && h.capacity ? headroom({ ...h.capacity, takenAt: addDays(now, minutes / 1440) }, h.demand, now) : h,
+        i === 0 && h.capacity
+          ? headroom({ ...h.capacity, takenAt: addDays(now, minutes / 1440) }, h.demand, measureOf(h.demand.measureId), now)
+          : h,
       );
     expect(unmet({ headrooms: dated(4) })).toEqual([]);
     expect(unmet({ headrooms: dated(60) })[0]).toMatchObject({

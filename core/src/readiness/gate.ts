@@ -1,6 +1,6 @@
 import { calendarDay, formatApart, shortDay, daysBetween, type Instant } from '../quantities/index.ts';
 import { demandInWords } from '../ladders/index.ts';
-import { measureOf, PROVISIONAL, readingInWords, sideDifference } from '../measuring/index.ts';
+import { type Measure, type MeasureOf, PROVISIONAL, readingInWords, sideDifference } from '../measuring/index.ts';
 import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
 import { type SessionFact, spacedCleanSessions } from './cleanSession.ts';
 import { capacityInWords, type Headroom } from './headroom.ts';
@@ -49,6 +49,7 @@ export interface GateInput {
   readonly cleanSince?: Instant | undefined;
   /** The practice of the rung in hand; a clean session must contain it. */
   readonly practice?: { readonly drillId: string; readonly name: string } | undefined;
+  readonly measureOf: MeasureOf;
   readonly now: Date;
   readonly rules?: GateRules;
 }
@@ -58,15 +59,15 @@ export interface GateInput {
  * morning after, enough clean sessions, no lock. Each condition is one line with its sentence.
  *
  * @param input everything the verdict rests on; nothing else is looked at
- * @example judgeGate({ headrooms: [], sessions: [], symptoms: [], openStopSigns: [], locks: ['Medical hold'], now })
+ * @example judgeGate({ headrooms: [], sessions: [], symptoms: [], openStopSigns: [], locks: ['Medical hold'], measureOf, now })
  * // { open: false, unmet: [three lines: no demand, clean sessions, lock], … }
  */
 export function judgeGate(input: GateInput): Gate {
   const rules = input.rules ?? DEFAULT_GATE_RULES;
   const limiter = limiterOf(input.headrooms);
   const lines = [
-    ...(input.headrooms.length === 0 ? [NO_DEMANDS] : demandLines(input.headrooms, limiter)),
-    ...sideLines(input.headrooms),
+    ...(input.headrooms.length === 0 ? [NO_DEMANDS] : demandLines(input, limiter)),
+    ...sideLines(input),
     stopSignLine(input.openStopSigns),
     duringLine(input, rules),
     morningLine(input, rules),
@@ -93,42 +94,43 @@ function passes({ state, demand, capacity }: Headroom): boolean {
   return state === 'spare' || (state === 'on the mark' && demand.allowOnTheMark);
 }
 
-function demandLines(headrooms: readonly Headroom[], limiter: Headroom | undefined): GateLine[] {
+function demandLines({ headrooms, measureOf }: GateInput, limiter: Headroom | undefined): GateLine[] {
   return byMeasure(headrooms).map(([measureId, sides]) => {
     const failing = sides.filter((h) => !passes(h));
     const shown = failing.length > 0 ? failing : sides;
+    const measure = measureOf(measureId);
     return {
       kind: 'demand',
       measureId,
       met: failing.length === 0,
       limiter: failing.some((h) => h === limiter),
-      sentence: unknownSentence(failing) ?? shown.map(demandSentence).join(' '),
+      sentence: unknownSentence(failing, measure) ?? shown.map((h) => demandSentence(h, measure)).join(' '),
     };
   });
 }
 
 /** One sentence where no side is known: never checked, or too long ago, the older side counting. */
-function unknownSentence(sides: readonly Headroom[]): string | undefined {
+function unknownSentence(sides: readonly Headroom[], measure: Measure): string | undefined {
   const [first] = sides;
   if (!first || sides.some((h) => h.state !== 'unknown')) return undefined;
-  const { name, freshDays } = measureOf(first.demand.measureId);
+  const { name, freshDays } = measure;
   if (sides.some((h) => h.inFuture)) return `${name} is dated in the future: set the clock right and check it again.`;
-  if (sides.some((h) => !h.capacity)) return `${name} has never been checked; ${demandInWords(first.demand)} asked.`;
+  if (sides.some((h) => !h.capacity)) return `${name} has never been checked; ${demandInWords(first.demand, measure)} asked.`;
   const age = Math.max(...sides.map((h) => h.ageDays ?? 0));
   return `${name} was last checked ${age} days ago; ${freshDays} days is the limit. Check it again.`;
 }
 
-function demandSentence(h: Headroom): string {
-  const asked = `${demandInWords(h.demand)} asked`;
-  if (h.capacity?.provisional) return `${capacityInWords(h)}; ${asked}: ${PROVISIONAL[h.capacity.provisional]}.`;
+function demandSentence(h: Headroom, measure: Measure): string {
+  const asked = `${demandInWords(h.demand, measure)} asked`;
+  if (h.capacity?.provisional) return `${capacityInWords(h, measure)}; ${asked}: ${PROVISIONAL[h.capacity.provisional]}.`;
   if (h.state === 'on the mark') {
     const verdict = h.demand.allowOnTheMark ? 'on the mark, which you allow here' : 'too close to call, more trials would decide';
-    return `${capacityInWords(h)}; ${asked}: ${verdict}.`;
+    return `${capacityInWords(h, measure)}; ${asked}: ${verdict}.`;
   }
-  return `${capacityInWords(h)}; ${asked}.`;
+  return `${capacityInWords(h, measure)}; ${asked}.`;
 }
 
-function sideLines(headrooms: readonly Headroom[]): GateLine[] {
+function sideLines({ headrooms, measureOf }: GateInput): GateLine[] {
   return byMeasure(headrooms).flatMap(([measureId, sides]): GateLine[] => {
     const left = sides.find((h) => h.side === 'left');
     const right = sides.find((h) => h.side === 'right');

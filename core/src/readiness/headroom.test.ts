@@ -1,11 +1,14 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { BodySide } from '../anatomy/index.ts';
 import type { Demand } from '../ladders/index.ts';
-import { type Capacity, measureOf, MEASURES } from '../measuring/index.ts';
+import type { Capacity } from '../measuring/index.ts';
 import { addDays, type Amount } from '../quantities/index.ts';
 import { COMMON_PRACTICE } from '../reference/index.ts';
 import { byUrgency, capacityInWords, headroom, limiterOf } from './index.ts';
+
+const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
 
 const now = new Date('2026-11-24T12:00:00Z');
 
@@ -37,7 +40,12 @@ function capacity(measureId: string, value: number, band: number, { side = 'left
 }
 
 const flexion = (value: number, asked = 165, band = 3) =>
-  headroom(capacity('shoulder-flexion', value, band), demand('shoulder-flexion', asked), now);
+  headroom(
+    capacity('shoulder-flexion', value, band),
+    demand('shoulder-flexion', asked),
+    measureOf(demand('shoulder-flexion', asked).measureId),
+    now,
+  );
 
 describe('headroom', () => {
   it.each<[number, string, string]>([
@@ -53,20 +61,32 @@ describe('headroom', () => {
 
   it('turns its sign where less is better', () => {
     const swing = (value: number) =>
-      headroom(capacity('release-swing', value, 2), demand('release-swing', 8, { direction: 'at most' }), now);
+      headroom(
+        capacity('release-swing', value, 2),
+        demand('release-swing', 8, { direction: 'at most' }),
+        measureOf(demand('release-swing', 8, { direction: 'at most' }).measureId),
+        now,
+      );
     expect(swing(5)).toMatchObject({ state: 'spare', amount: 3, words: '3° spare' });
     expect(swing(12)).toMatchObject({ state: 'short', amount: -4, words: '4° short' });
   });
 
   it('counts in steps of the instrument where there is no band', () => {
-    expect(headroom(capacity('scapular-push-ups', 12, 0), demand('scapular-push-ups', 10), now)).toMatchObject({
+    expect(
+      headroom(
+        capacity('scapular-push-ups', 12, 0),
+        demand('scapular-push-ups', 10),
+        measureOf(demand('scapular-push-ups', 10).measureId),
+        now,
+      ),
+    ).toMatchObject({
       bands: 2,
       state: 'spare',
     });
   });
 
   it('is unknown when never checked, and says so', () => {
-    expect(headroom(undefined, demand('grip', 30), now)).toEqual({
+    expect(headroom(undefined, demand('grip', 30), measureOf(demand('grip', 30).measureId), now)).toEqual({
       demand: demand('grip', 30),
       side: 'left',
       state: 'unknown',
@@ -81,21 +101,31 @@ describe('headroom', () => {
     ['hand-load-hang', 14],
     ['grip', 56],
   ])('%s is fresh for %d days and unknown from then on, however good it was', (id, days) => {
-    const judged = (daysAgo: number) => headroom(capacity(id, 1000, 1, { daysAgo }), demand(id, 10), now);
+    const judged = (daysAgo: number) =>
+      headroom(capacity(id, 1000, 1, { daysAgo }), demand(id, 10), measureOf(demand(id, 10).measureId), now);
     expect(judged(days)).toMatchObject({ state: 'spare', stale: false });
     expect(judged(days + 0.01)).toMatchObject({ state: 'unknown', stale: true, words: `last checked ${days} days ago` });
   });
 
   it('refuses a capacity of another check or side', () => {
-    expect(() => headroom(capacity('grip', 40, 2), demand('wrist-flexion', 70), now)).toThrow(/cannot be held against/);
-    expect(() => headroom(capacity('grip', 40, 2, { side: 'right' }), demand('grip', 30), now)).toThrow(/grip \(right\)/);
+    expect(() =>
+      headroom(capacity('grip', 40, 2), demand('wrist-flexion', 70), measureOf(demand('wrist-flexion', 70).measureId), now),
+    ).toThrow(/cannot be held against/);
+    expect(() =>
+      headroom(capacity('grip', 40, 2, { side: 'right' }), demand('grip', 30), measureOf(demand('grip', 30).measureId), now),
+    ).toThrow(/grip \(right\)/);
   });
 
   it('says points for shares of body weight and keeps both figure and band in a sentence', () => {
-    const load = headroom(capacity('hand-load-hang', 72, 3, { side: 'whole' }), demand('hand-load-hang', 65, { side: 'whole' }), now);
+    const load = headroom(
+      capacity('hand-load-hang', 72, 3, { side: 'whole' }),
+      demand('hand-load-hang', 65, { side: 'whole' }),
+      measureOf('hand-load-hang'),
+      now,
+    );
     expect(load.words).toBe('7 points spare');
-    expect(capacityInWords(load)).toBe('Hand load tolerated in a hang 72% ± 3%');
-    expect(capacityInWords(flexion(160))).toBe('Left shoulder flexion 160° ± 3°');
+    expect(capacityInWords(load, measureOf('hand-load-hang'))).toBe('Hand load tolerated in a hang 72% ± 3%');
+    expect(capacityInWords(flexion(160), measureOf('shoulder-flexion'))).toBe('Left shoulder flexion 160° ± 3°');
   });
 
   it('keeps its state when figure, demand and band are measured in other units (seeded)', () => {
@@ -117,8 +147,13 @@ describe('limiter', () => {
   const spare = flexion(175);
   const mark = flexion(165);
   const short = flexion(160);
-  const shorter = headroom(capacity('plank-hold', 20, 2, { side: 'whole' }), demand('plank-hold', 30, { side: 'whole' }), now);
-  const unknown = headroom(undefined, demand('grip', 30), now);
+  const shorter = headroom(
+    capacity('plank-hold', 20, 2, { side: 'whole' }),
+    demand('plank-hold', 30, { side: 'whole' }),
+    measureOf(demand('plank-hold', 30, { side: 'whole' }).measureId),
+    now,
+  );
+  const unknown = headroom(undefined, demand('grip', 30), measureOf(demand('grip', 30).measureId), now);
 
   it('is the demand with the fewest error bands, whatever its unit', () => {
     expect(limiterOf([spare, short, mark, shorter])).toBe(shorter);
@@ -152,7 +187,8 @@ describe('a level without an error band', () => {
   it('is counted in steps of its own scale', () => {
     if (!level) throw new Error('There is no check by levels.');
     const { step } = level.limits;
-    const h = (steps: number) => headroom(capacity(level.id, 1 + steps * step, 0), demand(level.id, 1), now);
+    const h = (steps: number) =>
+      headroom(capacity(level.id, 1 + steps * step, 0), demand(level.id, 1), measureOf(demand(level.id, 1).measureId), now);
     expect([h(0).bands, h(1).bands, h(2).bands]).toEqual([0, 1, 2]);
     expect([h(-1).state, h(0).state, h(1).state]).toEqual(['short', 'spare', 'spare']);
   });
@@ -160,6 +196,8 @@ describe('a level without an error band', () => {
   it('of half steps counts twice as many', () => {
     const halves = MEASURES.find((m) => m.limits.step === 0.5);
     if (!halves) throw new Error('There is no check in halves.');
-    expect(headroom(capacity(halves.id, 11, 0), demand(halves.id, 10), now).bands).toBe(halves.better === 'more' ? 2 : 2);
+    expect(headroom(capacity(halves.id, 11, 0), demand(halves.id, 10), measureOf(demand(halves.id, 10).measureId), now).bands).toBe(
+      halves.better === 'more' ? 2 : 2,
+    );
   });
 });

@@ -1,7 +1,7 @@
 import { type BodySide, sideLabel } from '../anatomy/index.ts';
 import { Refusal } from '../errors.ts';
 import type { Demand } from '../ladders/index.ts';
-import { type Capacity, measureOf, readingWithBand } from '../measuring/index.ts';
+import { type Capacity, type Measure, readingWithBand } from '../measuring/index.ts';
 import { type Amount, daysBetween, formatBand } from '../quantities/index.ts';
 
 export type HeadroomState = 'spare' | 'on the mark' | 'short' | 'unknown';
@@ -34,12 +34,13 @@ export interface Headroom {
  *
  * @param capacity what was shown, on the demand's side; undefined when never checked
  * @param demand what the rung asks of that side
+ * @param measure the check that the demand is about
  * @param now the moment of judging
  * @throws Refusal `measure-mismatch`
- * @example headroom({ value: 160, band: 3, … }, { value: 165, direction: 'at least', … }, now)
+ * @example headroom({ value: 160, band: 3, … }, { value: 165, direction: 'at least', … }, measure, now)
  * // { amount: -5, bands: -1.67, state: 'short', words: '5° short' }
  */
-export function headroom(capacity: Capacity | undefined, demand: Demand, now: Date): Headroom {
+export function headroom(capacity: Capacity | undefined, demand: Demand, measure: Measure, now: Date): Headroom {
   const { side } = demand;
   if (!capacity) return { demand, side, state: 'unknown', stale: false, words: 'never checked' };
   if (capacity.measureId !== demand.measureId || capacity.side !== demand.side)
@@ -47,17 +48,22 @@ export function headroom(capacity: Capacity | undefined, demand: Demand, now: Da
       'measure-mismatch',
       `${capacity.measureId} (${capacity.side}) cannot be held against a demand on ${demand.measureId} (${demand.side}).`,
     );
-  const sign = demand.direction === 'at least' ? 1 : -1;
-  const amount = (sign * (capacity.value - demand.value)) as Amount;
-  const bands = countInBands(amount, capacity.band, measureOf(demand.measureId).limits.step);
+  const amount = overDemand(capacity.value, demand) as Amount;
+  const bands = countInBands(amount, capacity.band, measure.limits.step);
   const age = daysBetween(capacity.takenAt, now);
   const ageDays = Math.max(0, Math.floor(age));
-  const stale = age > measureOf(demand.measureId).freshDays;
+  const stale = age > measure.freshDays;
   if (age < -FUTURE_DAYS)
     return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, inFuture: true, words: 'dated in the future' };
   const state = stale ? 'unknown' : capacity.band > 0 ? stateOf(bands) : amount >= 0 ? 'spare' : 'short';
   // Spelled out: a spread here is twenty times slower, and lists judge thousands.
-  return { demand, side, capacity, amount, bands, state, ageDays, stale, words: words(state, amount, demand, ageDays) };
+  return { demand, side, capacity, amount, bands, state, ageDays, stale, words: words(state, amount, measure, ageDays) };
+}
+
+/** Capacity over demand, positive when it is good; of a range the distance to its nearer end. */
+export function overDemand(value: number, { direction, value: asked, upTo = asked }: Demand): number {
+  if (direction === 'at least') return value - asked;
+  return direction === 'at most' ? asked - value : Math.min(value - asked, upTo - value);
 }
 
 /** Clocks of two machines differ a little: five minutes. */
@@ -72,12 +78,12 @@ function stateOf(bands: number): HeadroomState {
   return bands <= -1 ? 'short' : 'on the mark';
 }
 
-function words(state: HeadroomState, amount: number, demand: Demand, ageDays: number): string {
+function words(state: HeadroomState, amount: number, measure: Measure, ageDays: number): string {
   switch (state) {
     case 'spare':
-      return amount === 0 ? 'reached' : `${distance(amount, demand)} spare`;
+      return amount === 0 ? 'reached' : `${distance(amount, measure)} spare`;
     case 'short':
-      return `${distance(-amount, demand)} short`;
+      return `${distance(-amount, measure)} short`;
     case 'on the mark':
       return 'inside the error band';
     case 'unknown':
@@ -85,19 +91,18 @@ function words(state: HeadroomState, amount: number, demand: Demand, ageDays: nu
   }
 }
 
-function distance(amount: number, { unit, measureId }: Demand): string {
+function distance(amount: number, { unit, choices }: Measure): string {
   if (unit === 'percentBodyWeight' || unit === 'points') return `${Math.round(amount)} points`;
-  if (measureOf(measureId).choices) return `${amount} ${amount === 1 ? 'step' : 'steps'}`;
+  if (choices) return `${amount} ${amount === 1 ? 'step' : 'steps'}`;
   return formatBand(amount, unit);
 }
 
 /**
  * The capacity behind a headroom as a sentence, for gates and records.
  *
- * @example capacityInWords(h) // 'Left shoulder flexion 160° ± 3°'
+ * @example capacityInWords(h, library.measure('shoulder-flexion')) // 'Left shoulder flexion 160° ± 3°'
  */
-export function capacityInWords({ capacity, demand, side }: Headroom): string {
-  const measure = measureOf(demand.measureId);
+export function capacityInWords({ capacity, side }: Headroom, measure: Measure): string {
   const { phrase } = measure;
   const name = side === 'whole' ? capitalise(phrase) : `${sideLabel(side)} ${phrase}`;
   return capacity ? `${name} ${readingWithBand(measure, capacity.value, capacity.band)}` : name;

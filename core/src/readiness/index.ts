@@ -1,4 +1,4 @@
-export { capacityInWords, headroom, type Headroom, type HeadroomState } from './headroom.ts';
+export { capacityInWords, overDemand, headroom, type Headroom, type HeadroomState } from './headroom.ts';
 export { byUrgency, limiterOf } from './limiter.ts';
 export { DEFAULT_GATE_RULES, judgeGate, type Gate, type GateInput, type GateLine, type GateLineKind, type GateRules } from './gate.ts';
 export {

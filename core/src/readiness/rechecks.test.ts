@@ -1,7 +1,9 @@
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { describe, expect, it } from 'vitest';
-import { measureOf } from '../measuring/index.ts';
 import { addDays, calendarDay, instant } from '../quantities/index.ts';
 import { rechecksOf } from './index.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const now = new Date('2026-11-24T12:00:00Z');
 const ago = (days: number) => addDays(now, -days);
@@ -14,6 +16,7 @@ describe('the re-check calendar', () => {
         { measureId: 'grip', takenAt: ago(0) },
         { measureId: 'shoulder-flexion', takenAt: ago(fresh('shoulder-flexion') - 3) },
       ],
+      measureOf,
       now,
     );
     expect(days).toEqual([
@@ -27,8 +30,8 @@ describe('the re-check calendar', () => {
       { measureId: 'grip', takenAt: ago(2) },
       { measureId: 'grip', takenAt: ago(fresh('grip') + 1) },
     ];
-    expect(rechecksOf(taken, now)).toEqual([{ dueOn: calendarDay(ago(1)), measureIds: ['grip'], overdue: true }]);
+    expect(rechecksOf(taken, measureOf, now)).toEqual([{ dueOn: calendarDay(ago(1)), measureIds: ['grip'], overdue: true }]);
   });
 
-  it('is empty where nothing was checked', () => expect(rechecksOf([], new Date(instant(now)))).toEqual([]));
+  it('is empty where nothing was checked', () => expect(rechecksOf([], measureOf, new Date(instant(now)))).toEqual([]));
 });

@@ -1,4 +1,4 @@
-import { measureOf } from '../measuring/index.ts';
+import type { MeasureOf } from '../measuring/index.ts';
 import { addDays, type CalendarDay, calendarDay, type Instant } from '../quantities/index.ts';
 
 /** Checks that fall due on one day. */
@@ -15,11 +15,16 @@ export interface Recheck {
  * two sides of one check fall due with the older one.
  *
  * @param taken when each check of each side was taken last
+ * @param measureOf the checks of the studio
  * @param now the moment of looking
  * @returns earliest first
- * @example rechecksOf([{ measureId: 'grip', takenAt: mayFirst }], mayTenth) // [{ dueOn: '2026-05-29', measureIds: ['grip'], overdue: false }]
+ * @example rechecksOf([{ measureId: 'grip', takenAt: mayFirst }], library.measure, mayTenth) // [{ dueOn: '2026-05-29', measureIds: ['grip'], overdue: false }]
  */
-export function rechecksOf(taken: readonly { readonly measureId: string; readonly takenAt: Instant }[], now: Date): readonly Recheck[] {
+export function rechecksOf(
+  taken: readonly { readonly measureId: string; readonly takenAt: Instant }[],
+  measureOf: MeasureOf,
+  now: Date,
+): readonly Recheck[] {
   const oldest = new Map<string, Instant>();
   for (const { measureId, takenAt } of taken) {
     const known = oldest.get(measureId);

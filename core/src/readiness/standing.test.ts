@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { BUILT_IN } from '../catalogue/index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { type Instant, instant } from '../quantities/index.ts';
 import { type CheckDates, type ClearanceFact, lapseOf, lateAfter, standingOn } from './index.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const day = (text: string): Instant => instant(`2026-${text}T10:00:00Z`);
 const now = new Date('2026-11-24T10:00:00Z');
@@ -22,23 +24,23 @@ const checks = (latest: string, ...late: string[]): CheckDates =>
 
 describe('lapse', () => {
   it('comes when a figure it rested on was not checked again in time (14 days for a plank)', () => {
-    expect(lapseOf(clearance('wall', '11-09'), new Map(), now)).toEqual({
+    expect(lapseOf(clearance('wall', '11-09'), new Map(), measureOf, now)).toEqual({
       at: day('11-23'),
       reason: 'Plank hold was not checked within 14 days.',
     });
-    expect(lapseOf(clearance('wall', '11-11'), new Map(), now)).toBeUndefined();
+    expect(lapseOf(clearance('wall', '11-11'), new Map(), measureOf, now)).toBeUndefined();
   });
 
   it('does not come while fresh checks follow one another', () => {
-    expect(lapseOf(clearance('wall', '10-20'), checks('11-20'), now)).toBeUndefined();
+    expect(lapseOf(clearance('wall', '10-20'), checks('11-20'), measureOf, now)).toBeUndefined();
   });
 
   it('is not undone by a check that came too late', () => {
-    expect(lapseOf(clearance('wall', '10-01'), checks('11-20', '10-01'), now)).toMatchObject({ at: day('10-15') });
+    expect(lapseOf(clearance('wall', '10-01'), checks('11-20', '10-01'), measureOf, now)).toMatchObject({ at: day('10-15') });
   });
 
   it('counts gaps after the signature only', () => {
-    expect(lapseOf(clearance('wall', '11-12'), checks('11-20', '06-01'), now)).toBeUndefined();
+    expect(lapseOf(clearance('wall', '11-12'), checks('11-20', '06-01'), measureOf, now)).toBeUndefined();
   });
 });
 
@@ -49,24 +51,30 @@ it('marks the checks whose successor came too late', () => {
 
 describe('standing on a ladder', () => {
   it('is below it before anything is signed', () => {
-    expect(standingOn(ladder, [], new Map(), now)).toMatchObject({ here: -1, next: 0, cleanSince: undefined });
+    expect(standingOn(ladder, [], new Map(), measureOf, now)).toMatchObject({ here: -1, next: 0, cleanSince: undefined });
   });
 
   it('is the highest signed rung, the next one up', () => {
-    const standing = standingOn(ladder, [clearance('wall', '11-01'), clearance('far-wall', '11-15')], checks('11-20'), now);
+    const standing = standingOn(ladder, [clearance('wall', '11-01'), clearance('far-wall', '11-15')], checks('11-20'), measureOf, now);
     expect(standing).toMatchObject({ here: 1, next: 2 });
     expect(standing.rungs.map((r) => r.state).slice(0, 3)).toEqual(['signed', 'signed', 'open road']);
   });
 
   it('asks for the same rung again once its clearance lapsed', () => {
-    const standing = standingOn(ladder, [clearance('wall', '09-01')], new Map(), now);
+    const standing = standingOn(ladder, [clearance('wall', '09-01')], new Map(), measureOf, now);
     expect(standing).toMatchObject({ here: 0, next: 0 });
     expect(standing.rungs[0]).toMatchObject({ state: 'lapsed', lapse: { at: day('09-15') } });
   });
 
   it('steps back one rung on a withdrawal, and counts clean sessions from there', () => {
     const gone = { withdrawnAt: day('11-20'), withdrawnReason: 'Sharp 4/10, left wrist, during: stop and step back.' };
-    const standing = standingOn(ladder, [clearance('wall', '11-12'), clearance('far-wall', '11-15', gone)], checks('11-20'), now);
+    const standing = standingOn(
+      ladder,
+      [clearance('wall', '11-12'), clearance('far-wall', '11-15', gone)],
+      checks('11-20'),
+      measureOf,
+      now,
+    );
     expect(standing).toMatchObject({ here: 0, next: 1, cleanSince: day('11-20') });
     expect(standing.rungs[1]).toMatchObject({ state: 'withdrawn' });
   });
@@ -74,12 +82,15 @@ describe('standing on a ladder', () => {
   it('takes the newest clearance of a rung, and none of another ladder', () => {
     const gone = { withdrawnAt: day('11-05'), withdrawnReason: 'By the coach.' };
     const again = [clearance('wall', '11-01', gone), clearance('wall', '11-18')];
-    expect(standingOn(ladder, again, new Map(), now).here).toBe(0);
-    expect(standingOn(ladder, [clearance('wall', '11-18', { ladderId: 'hang-and-swing' })], new Map(), now).here).toBe(-1);
+    expect(standingOn(ladder, again, new Map(), measureOf, now).here).toBe(0);
+    expect(standingOn(ladder, [clearance('wall', '11-18', { ladderId: 'hang-and-swing' })], new Map(), measureOf, now).here).toBe(-1);
   });
 
   it('has nothing next at the top', () => {
     const top = ladder.rungs.at(-1)?.id ?? '';
-    expect(standingOn(ladder, [clearance(top, '11-20')], new Map(), now)).toMatchObject({ here: ladder.rungs.length - 1, next: undefined });
+    expect(standingOn(ladder, [clearance(top, '11-20')], new Map(), measureOf, now)).toMatchObject({
+      here: ladder.rungs.length - 1,
+      next: undefined,
+    });
   });
 });

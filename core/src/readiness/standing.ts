@@ -1,5 +1,5 @@
 import type { Ladder } from '../ladders/index.ts';
-import { measureOf } from '../measuring/index.ts';
+import type { MeasureOf } from '../measuring/index.ts';
 import { addDays, daysBetween, type Instant } from '../quantities/index.ts';
 import type { BodySide } from '../anatomy/index.ts';
 
@@ -46,9 +46,10 @@ export function checkKey(measureId: string, side: BodySide): string {
  *
  * @param clearance as signed
  * @param checks when each check was taken
- * @example lapseOf(signedInMay, new Map(), november) // { at: …, reason: 'Free packed hang was not checked within 14 days.' }
+ * @param measureOf the checks of the studio
+ * @example lapseOf(signedInMay, new Map(), library.measure, november) // { at: …, reason: 'Free packed hang was not checked within 14 days.' }
  */
-export function lapseOf(clearance: ClearanceFact, checks: CheckDates, now: Date): Lapse | undefined {
+export function lapseOf(clearance: ClearanceFact, checks: CheckDates, measureOf: MeasureOf, now: Date): Lapse | undefined {
   const lapses = clearance.figures.flatMap((figure): Lapse[] => {
     const measure = measureOf(figure.measureId);
     const times = checks.get(checkKey(figure.measureId, figure.side));
@@ -96,7 +97,13 @@ export interface Standing {
  * Where a trainee stands on a ladder. The highest rung whose clearance was not withdrawn is "here";
  * when that clearance has lapsed its own gate is the next one, and must be signed again first.
  */
-export function standingOn(ladder: Ladder, clearances: readonly ClearanceFact[], checks: CheckDates, now: Date): Standing {
+export function standingOn(
+  ladder: Ladder,
+  clearances: readonly ClearanceFact[],
+  checks: CheckDates,
+  measureOf: MeasureOf,
+  now: Date,
+): Standing {
   const own = clearances.filter((c) => c.ladderId === ladder.id);
   const rungs = ladder.rungs.map((rung): RungStanding => {
     const clearance = own.filter((c) => c.rungId === rung.id).sort((a, b) => b.signedAt.localeCompare(a.signedAt))[0];
@@ -106,7 +113,7 @@ export function standingOn(ladder: Ladder, clearances: readonly ClearanceFact[],
   });
   const here = rungs.findLastIndex((r) => r.state === 'signed');
   const standing = rungs[here];
-  const lapse = standing?.clearance && lapseOf(standing.clearance, checks, now);
+  const lapse = standing?.clearance && lapseOf(standing.clearance, checks, measureOf, now);
   if (standing && lapse) rungs[here] = { ...standing, state: 'lapsed', lapse };
   const next = lapse ? here : here + 1;
   return {

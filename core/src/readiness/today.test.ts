@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import { dueToday, type TodayFacts } from './index.ts';
 
@@ -12,6 +13,7 @@ const NOTHING: TodayFacts = {
   symptoms: [],
   trainsToday: false,
   ladder: { name: 'Push-up' },
+  measureOf: BUILT_IN_LIBRARY.measure,
   now,
 };
 const due = (own: Partial<TodayFacts>) => dueToday({ ...NOTHING, ...own });

@@ -1,5 +1,5 @@
 import type { Ladder } from '../ladders/index.ts';
-import { measureOf } from '../measuring/index.ts';
+import type { MeasureOf } from '../measuring/index.ts';
 import { calendarDay, daysBetween, type Instant, shortDay } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import type { Verdict } from './verdict.ts';
@@ -23,6 +23,7 @@ export interface TodayFacts {
   readonly symptoms: readonly (Pick<Symptom, 'moment'> & { readonly sessionId: string | null })[];
   readonly trainsToday: boolean;
   readonly ladder: Pick<Ladder, 'name'>;
+  readonly measureOf: MeasureOf;
   readonly now: Date;
 }
 
@@ -45,7 +46,7 @@ export function dueToday(facts: TodayFacts): readonly DueToday[] {
     ...(trainsStill(facts)
       ? [{ kind: 'session', sentence: `Trains today on “${ladder.name}”${care(openStopSigns, gate)}.` } as const]
       : []),
-    ...recheck(verdict),
+    ...recheck(facts),
   ];
 }
 
@@ -72,7 +73,7 @@ function care(openStopSigns: readonly string[], gate: Verdict['gate']): string {
   return gate?.lines.some((l) => l.kind === 'lock') ? ': locked, look at the cautions first' : '';
 }
 
-function recheck({ headrooms, standing }: TodayFacts['verdict']): readonly DueToday[] {
+function recheck({ verdict: { headrooms, standing }, measureOf }: TodayFacts): readonly DueToday[] {
   const lapse = standing.rungs[standing.here]?.lapse;
   if (lapse) return [{ kind: 're-check', sentence: `Clearance lapsed: ${lapse.reason}` }];
   const due = [...new Set(headrooms.filter((h) => h.state === 'unknown').map((h) => h.demand.measureId))];

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { BUILT_IN } from '../catalogue/index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
-import { capacityFromTrials, measureOf } from '../measuring/index.ts';
+import { capacityFromTrials } from '../measuring/index.ts';
 import { addDays } from '../quantities/index.ts';
 import { type CheckDates, checkKey, type ClearanceFact, judgeReadiness, type ReadinessFacts } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const now = new Date('2026-11-24T12:00:00Z');
 const library = openLibrary(BUILT_IN);
@@ -14,7 +16,9 @@ const MASS = 70;
 
 /** A trainee who shows `margin` more than every rung up to `rungIndex` asks. */
 function facts(rungIndex: number, signed: readonly string[], margin = 15, own: Partial<ReadinessFacts> = {}): ReadinessFacts {
-  const demands = ladder.rungs.slice(0, rungIndex + 1).flatMap((rung) => demandsOn(rung, bodyModel({ statureM: 1.72, massKg: MASS })));
+  const demands = ladder.rungs
+    .slice(0, rungIndex + 1)
+    .flatMap((rung) => demandsOn(rung, bodyModel({ statureM: 1.72, massKg: MASS }), measureOf));
   const highest = new Map(demands.map((d) => [checkKey(d.measureId, d.side), d]));
   const capacities = [...highest.values()].map(({ measureId, side, value }) =>
     capacityFromTrials(measureOf(measureId), [{ side, value: Math.max(0, value + margin) }], { takenAt: addDays(now, -1) }),

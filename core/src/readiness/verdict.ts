@@ -1,6 +1,6 @@
 import { demandsOn, type Ladder, type Rung } from '../ladders/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
-import { type Capacity, measureOf } from '../measuring/index.ts';
+import type { Capacity, MeasureOf } from '../measuring/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { KnownBody } from '../statics/index.ts';
 import { cautionInWords, type ScreeningOutcome, type Symptom } from '../safety/index.ts';
@@ -48,7 +48,7 @@ export interface Verdict {
  */
 export function judgeReadiness(facts: ReadinessFacts): Verdict {
   const { library, ladder, screening, now } = facts;
-  const standing = standingOn(ladder, facts.clearances, facts.checkDates, now);
+  const standing = standingOn(ladder, facts.clearances, facts.checkDates, library.measure, now);
   const closedRungs = rungsClosedBy(ladder, screening, library);
   const inHand = ladder.rungs[standing.here];
   const rung = standing.next === undefined ? undefined : ladder.rungs[standing.next];
@@ -64,6 +64,7 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     locks: closed ? [...screening.locks, closed] : screening.locks,
     cleanSince: later(standing.cleanSince, facts.lastStopSignAt),
     practice: inHand ? { drillId: inHand.practice, name: library.drill(inHand.practice).name } : undefined,
+    measureOf: library.measure,
     now,
   });
   return { standing, rung, headrooms, gate, slipped, closedRungs };
@@ -74,16 +75,18 @@ function later(a: Instant | undefined, b: Instant | undefined): Instant | undefi
   return a > b ? a : b;
 }
 
-function headroomsFor(rung: Rung, { body, capacities, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
+function headroomsFor(rung: Rung, { library, body, capacities, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
   const signedAt = standing.rungs[standing.here]?.clearance?.signedAt;
-  const latest = new Map(capacities.filter((c) => stillSpeaks(c, signedAt)).map((c) => [checkKey(c.measureId, c.side), c]));
-  return demandsOn(rung, body)
-    .map((demand) => headroom(latest.get(checkKey(demand.measureId, demand.side)), demand, now))
+  const latest = new Map(
+    capacities.filter((c) => stillSpeaks(c, library.measure, signedAt)).map((c) => [checkKey(c.measureId, c.side), c]),
+  );
+  return demandsOn(rung, body, library.measure)
+    .map((demand) => headroom(latest.get(checkKey(demand.measureId, demand.side)), demand, library.measure(demand.measureId), now))
     .sort(byUrgency);
 }
 
 /** A check about the next rung says nothing about the one after: a signature makes it void. */
-function stillSpeaks({ measureId, takenAt }: Capacity, signedAt: Instant | undefined): boolean {
+function stillSpeaks({ measureId, takenAt }: Capacity, measureOf: MeasureOf, signedAt: Instant | undefined): boolean {
   return !signedAt || takenAt > signedAt || !measureOf(measureId).aboutNextRung;
 }
 

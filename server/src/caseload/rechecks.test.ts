@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { ReadinessReply, RecheckReply } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { addDays, calendarDay, instant } from '@myokinet/core/quantities';
 import { type TestBench, testBench, traineeDto } from '../testBench.ts';
 
@@ -27,7 +27,7 @@ describe('the studio’s re-check calendar', () => {
     if (!asked) throw new Error('The first gate asks for nothing.');
     const { measureId, side } = asked.demand;
     const takenAt = instant(new Date(addDays(bench.now(), -2)));
-    const value = measureOf(measureId).limits.max;
+    const value = BUILT_IN_LIBRARY.measure(measureId).limits.max;
     const trials = [
       { id: v7(), measureId, side, value },
       // No demand of the first rung.
@@ -37,7 +37,7 @@ describe('the studio’s re-check calendar', () => {
       status: number;
     };
     expect(status).toBe(201);
-    const dueOn = calendarDay(addDays(takenAt, measureOf(measureId).freshDays));
+    const dueOn = calendarDay(addDays(takenAt, BUILT_IN_LIBRARY.measure(measureId).freshDays));
     expect(await rechecks()).toEqual([{ traineeId: trainee.id, name: trainee.name, measureIds: [measureId], dueOn, overdue: false }]);
   });
 });

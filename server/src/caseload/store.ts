@@ -41,6 +41,7 @@ export function caseloadStore({ db, who, now }: Context, readiness: ReadinessSto
         .flatMap(({ trainee: { id, name }, verdict }) =>
           rechecksOf(
             verdict.headrooms.flatMap((h) => h.capacity ?? []),
+            library.current().measure,
             now(),
           ).map((recheck) => ({ ...recheck, traineeId: id, name })),
         )
@@ -116,11 +117,13 @@ function todayItems(
   const { id: traineeId, name, screening } = trainee;
   const screeningWaits = screening.state === 'fresh' ? undefined : (screening.locks[0] ?? '');
   const ladder = library.ladder(trainee.ladderId);
-  return dueToday({ verdict, screeningWaits, openStopSigns, sessions, symptoms, trainsToday, ladder, now }).map((due) => ({
-    ...due,
-    traineeId,
-    name,
-  }));
+  return dueToday({ verdict, screeningWaits, openStopSigns, sessions, symptoms, trainsToday, ladder, measureOf: library.measure, now }).map(
+    (due) => ({
+      ...due,
+      traineeId,
+      name,
+    }),
+  );
 }
 
 export type CaseloadStore = ReturnType<typeof caseloadStore>;

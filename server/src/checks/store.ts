@@ -1,11 +1,12 @@
 import type { CheckDto, CheckReply, ReadingDto, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Capacity, capacityFromTrials, measureOf, type Skip, sumOfSquares, type Trial, trialFrom } from '@myokinet/core/measuring';
+import { type Capacity, capacityFromTrials, type Skip, sumOfSquares, type Trial, trialFrom } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { LibraryStore } from '../library/store.ts';
 import type { MeasuringStore } from '../measuring/store.ts';
 import type { BatteryStore } from '../batteries/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
@@ -37,12 +38,13 @@ const PAGE = 60;
 const ALL = -1;
 
 interface Neighbours {
+  readonly library: LibraryStore;
   readonly trainees: TraineeStore;
   readonly measuring: MeasuringStore;
   readonly batteries: BatteryStore;
 }
 
-export function checkStore(context: Context, { trainees, measuring, batteries }: Neighbours) {
+export function checkStore(context: Context, { library, trainees, measuring, batteries }: Neighbours) {
   const { db, who } = context;
   const insertCheck = db.prepare(sql.INSERT_CHECK);
   const insertTrial = db.prepare(sql.INSERT_TRIAL);
@@ -72,7 +74,7 @@ export function checkStore(context: Context, { trainees, measuring, batteries }:
     for (const trials of groups.values()) {
       const [first] = trials;
       if (!first) continue;
-      const measure = measureOf(first.measureId);
+      const measure = library.current().measure(first.measureId);
       const capacity = capacityFromTrials(measure, trials.map(asTrial), { takenAt, ownError: measuring.ownError(measure, takenAt) });
       const scatter = sumOfSquares(trials.map((t) => t.value));
       upsertCapacity.run({ provisional: null, checkId, traineeId, scatter, ...capacity });
@@ -91,7 +93,7 @@ export function checkStore(context: Context, { trainees, measuring, batteries }:
     const late = new Set(
       lateAfter(
         checked.map((d) => d.takenAt),
-        measureOf(measureId).freshDays,
+        library.current().measure(measureId).freshDays,
       ),
     );
     const flags = dates.map(({ checkId, takenAt, inSession }) => ({

@@ -104,7 +104,7 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
     withdrawForStopSign(traineeId: string, symptom: { readonly id: string; readonly at: string }, reason: string): void {
       const facts = ofTrainee.all({ traineeId }).flatMap((row) => clearanceFact(row) ?? []);
       for (const ladder of library.current().content.ladders) {
-        const { here, rungs } = standingOn(ladder, facts, new Map(), now());
+        const { here, rungs } = standingOn(ladder, facts, new Map(), library.current().measure, now());
         const clearance = rungs[here]?.clearance;
         // A late report about the time before the signature does not undo it: the gate stays closed anyway.
         if (!clearance || clearance.signedAt > symptom.at) continue;

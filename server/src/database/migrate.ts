@@ -22,15 +22,26 @@ export function readMigrations(folder = FOLDER): readonly Migration[] {
   });
 }
 
-/** Applies what is missing, each migration whole or not at all; `user_version` counts them. */
+/**
+ * Applies what is missing, each migration whole or not at all; `user_version` counts them. A table can only be made anew while
+ * nothing watches what refers to it, so that is looked at once, at the end of each migration.
+ */
 export function migrate(db: Database, migrations = readMigrations()): void {
   const done = db.pragma('user_version', { simple: true }) as number;
   if (done > migrations.length)
     throw new Error(`The database is at version ${done}; this program knows ${migrations.length}. Start a newer program.`);
-  for (const { number, sql } of migrations.slice(done)) {
-    db.transaction(() => {
-      db.exec(sql);
-      db.pragma(`user_version = ${number}`);
-    }).immediate();
+  const watched = db.pragma('foreign_keys', { simple: true }) as number;
+  db.pragma('foreign_keys = OFF');
+  try {
+    for (const { number, sql } of migrations.slice(done)) {
+      db.transaction(() => {
+        db.exec(sql);
+        const torn = db.pragma('foreign_key_check') as readonly unknown[];
+        if (torn.length > 0) throw new Error(`Migration ${number} leaves ${torn.length} rows that refer to nothing.`);
+        db.pragma(`user_version = ${number}`);
+      }).immediate();
+    }
+  } finally {
+    db.pragma(`foreign_keys = ${watched}`);
   }
 }

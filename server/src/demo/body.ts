@@ -1,14 +1,15 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import { type Demand, demandsOn, type Ladder } from '@myokinet/core/ladders';
-import { type Measure, measureOf } from '@myokinet/core/measuring';
+import { type Measure } from '@myokinet/core/measuring';
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { traineeBody } from '@myokinet/core/statics';
 import type { Story } from './people.ts';
 
 /** What an invented body can do in a check at a level, before measuring noise. */
 export function trueCapacity(story: Story, ladder: Ladder, measureId: string, side: BodySide, level: number, personal: number): number {
-  const measure = measureOf(measureId);
+  const measure = BUILT_IN_LIBRARY.measure(measureId);
   const demands = ladder.rungs.map((rung) =>
-    demandsOn(rung, traineeBody(story.profile)).find((d) => d.measureId === measureId && d.side === side),
+    demandsOn(rung, traineeBody(story.profile), BUILT_IN_LIBRARY.measure).find((d) => d.measureId === measureId && d.side === side),
   );
   const asked = askedAt(demands, level);
   if (asked === undefined) return measure.better === 'more' ? 50 : 20;

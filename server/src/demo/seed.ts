@@ -3,10 +3,11 @@ import seedrandom from 'seedrandom';
 import { v7 as uuidv7 } from 'uuid';
 import type { Database } from 'better-sqlite3';
 import type { BodySide } from '@myokinet/core/anatomy';
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import type { CheckDto, PlanReply, ScreeningDto, SessionDto, SymptomDto } from '@myokinet/core/contracts';
 import { LOADING_PHASES } from '@myokinet/core/drills';
 import type { Ladder } from '@myokinet/core/ladders';
-import { measureOf, measureSides } from '@myokinet/core/measuring';
+import { measureSides } from '@myokinet/core/measuring';
 import { doseToBuildOn, proposeByRules, sessionMinutes } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
 import { isLiftable, QUESTION_IDS } from '@myokinet/core/safety';
@@ -163,11 +164,11 @@ function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
   const due = [...new Set(rungs.flatMap((r) => r.demands.map((d) => d.measureId)))].filter((id) => {
     const last = latest.get(id);
     if (last && story.forgets?.includes(id)) return false;
-    return !last || (moment.getTime() - Date.parse(last)) / 86_400_000 > measureOf(id).freshDays * 0.75;
+    return !last || (moment.getTime() - Date.parse(last)) / 86_400_000 > BUILT_IN_LIBRARY.measure(id).freshDays * 0.75;
   });
   if (due.length === 0) return;
   const trials: CheckDto['trials'] = due.flatMap((measureId) => {
-    const measure = measureOf(measureId);
+    const measure = BUILT_IN_LIBRARY.measure(measureId);
     return measureSides(measure).flatMap((side) => {
       const truth = trueCapacity(story, ladder, measureId, side as BodySide, levelAt(life, ago), life.traits.get(measureId) ?? 0);
       return Array.from({ length: measure.trials }, () => ({

@@ -71,6 +71,7 @@ function contentOf(own: FileToJudge['own'], setAside: readonly string[]): Librar
     ...EMPTY_LIBRARY,
     drills: list('drill') as LibraryContent['drills'],
     ladders: list('ladder') as LibraryContent['ladders'],
+    measures: list('measure') as LibraryContent['measures'],
     faults: list('fault') as LibraryContent['faults'],
     setAside,
   };

@@ -5,6 +5,7 @@ import {
   FaultEntryDto,
   LadderEntryDto,
   LIBRARY_LIMITS,
+  MeasureEntryDto,
   StudioSchoolsDto,
   validated,
 } from '@myokinet/core/contracts';
@@ -13,6 +14,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { ENTRY_KINDS } from '@myokinet/core/library';
 import { librarySchema, writeDrillsCsv, writeLibraryFile } from '@myokinet/core/interchange';
 import type { Ladder } from '@myokinet/core/ladders';
+import type { Measure } from '@myokinet/core/measuring';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { v7 } from 'uuid';
 import type { Services } from '../services.ts';
@@ -40,6 +42,12 @@ export function libraryRoutes(app: FastifyInstance, { library, schools, scope }:
     const { revision, basedOn, entry } = validated(LadderEntryDto, body, scope());
     mustMatch(params.id, entry.id);
     return library.save('ladder', { revision, basedOn: basedOn ?? null, entry: entry as Ladder });
+  });
+
+  app.put<OfEntry>('/api/library/measures/:id', ({ body, params }) => {
+    const { revision, basedOn, entry } = validated(MeasureEntryDto, body, scope());
+    mustMatch(params.id, entry.id);
+    return library.save('measure', { revision, basedOn: basedOn ?? null, entry: entry as Measure });
   });
 
   app.put<OfEntry>('/api/library/faults/:id', ({ body, params }) => {

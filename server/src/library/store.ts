@@ -1,17 +1,18 @@
 import { BUILT_IN, BUILT_IN_VERSION } from '@myokinet/core/catalogue';
 import { type EntryResetDto, type ImportReply, type LibraryReply, type OwnEntryReply, readStored, STORED } from '@myokinet/core/contracts';
-import { type FieldProblem, Refusal } from '@myokinet/core/errors';
+import { Refusal } from '@myokinet/core/errors';
 import {
-  EMPTY_LIBRARY,
+  askingFor,
   type EntryKind,
+  entryProblems,
   type Library,
   type LibraryContent,
   type LibraryEntry as Entry,
-  libraryProblems,
   LIST_OF,
   merged,
   openLibrary,
 } from '@myokinet/core/library';
+import { unreadableMeasure } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -120,8 +121,7 @@ export function libraryStore(context: Context, judge: JudgeFile) {
     save(kind: EntryKind, { revision, basedOn, entry }: { revision: string; basedOn: string | null; entry: Entry }): LibraryReply {
       change(revision, { kind, basedOn, entry }, () => {
         mustBeNewest(kind, entry.id, basedOn);
-        const own: LibraryContent = { ...EMPTY_LIBRARY, [LIST_OF[kind]]: [entry] };
-        const problems = problemsWith(merged(open().library.content, own), kind, entry.id);
+        const problems = entryProblems(open().library.content, kind, entry).map((p) => ({ ...p, field: `/entry${p.field}` }));
         if (problems.length > 0) throw new Refusal('contract-broken', problems[0]?.message, problems);
         write({ kind, id: entry.id, revision, basedOn, standing: 'own', document: JSON.stringify(entry) });
       });
@@ -135,6 +135,9 @@ export function libraryStore(context: Context, judge: JudgeFile) {
         const row = open().rows.find((r) => r.kind === kind && r.id === id);
         if (!row || row.standing !== 'own') throw new Refusal('entry-missing', 'There is no version of the studio’s own to take back.');
         const head = { kind, id, revision, basedOn: basedOn ?? null };
+        const asking = kind === 'measure' ? askingFor(open().library.content, id) : [];
+        if (asking.length > 0 && !BUILT_IN_ENTRIES[kind].has(id))
+          throw new Refusal('entry-asked-for', `Asked for by ${asking.join('; ')}. Take the demand out there first.`);
         if (BUILT_IN_ENTRIES[kind].has(id)) write({ ...head, standing: 'built in', document: null });
         else write({ ...head, standing: 'set aside', document: row.document });
       });
@@ -164,22 +167,27 @@ export function libraryStore(context: Context, judge: JudgeFile) {
 
 function entriesById(content: LibraryContent): Readonly<Record<EntryKind, ReadonlyMap<string, Entry>>> {
   const byId = (kind: EntryKind) => new Map<string, Entry>(content[LIST_OF[kind]].map((entry) => [entry.id, entry]));
-  return { drill: byId('drill'), ladder: byId('ladder'), fault: byId('fault') };
+  return { drill: byId('drill'), ladder: byId('ladder'), measure: byId('measure'), fault: byId('fault') };
 }
 
 /** What the studio has made of the library; an entry that cannot be read leaves the built-in one standing. */
 function ownContent(rows: readonly Row[]): { readonly content: LibraryContent; readonly unreadable: LibraryReply['unreadable'] } {
   const unreadable: LibraryReply['unreadable'][number][] = [];
-  const lists: Record<EntryKind, Entry[]> = { drill: [], ladder: [], fault: [] };
+  const lists: Record<EntryKind, Entry[]> = { drill: [], ladder: [], measure: [], fault: [] };
   for (const row of rows) {
     const read = readEntry(row);
     if (!read) continue;
     if ('value' in read) lists[row.kind].push(read.value);
-    else unreadable.push({ kind: row.kind, id: row.id, sentence: read.unreadable });
+    else {
+      unreadable.push({ kind: row.kind, id: row.id, sentence: read.unreadable });
+      // Records name it: it stands for nothing, and opens nothing.
+      if (row.kind === 'measure' && !BUILT_IN_ENTRIES.measure.has(row.id)) lists.measure.push(unreadableMeasure(row.id));
+    }
   }
   const content = {
     drills: lists.drill as LibraryContent['drills'],
     ladders: lists.ladder as LibraryContent['ladders'],
+    measures: lists.measure as LibraryContent['measures'],
     faults: lists.fault as LibraryContent['faults'],
     setAside: rows.filter((r) => r.standing === 'set aside').map((r) => r.id),
   };
@@ -204,15 +212,6 @@ function readEntry({ revision, kind, document, version }: Row): ReadEntry | unde
 function entryOf(row: Row): Entry | undefined {
   const read = readEntry(row);
   return read && 'value' in read ? read.value : undefined;
-}
-
-/** Problems in one entry of a library, as pointers into the request that saves it. */
-function problemsWith(content: LibraryContent, kind: EntryKind, id: string): readonly FieldProblem[] {
-  const key = LIST_OF[kind];
-  const at = `/${key}/${content[key].findIndex((e) => e.id === id)}/`;
-  return libraryProblems(content)
-    .filter(({ field }) => field.startsWith(at))
-    .map((p) => ({ ...p, field: `/entry/${p.field.slice(at.length)}` }));
 }
 
 export type LibraryStore = ReturnType<typeof libraryStore>;

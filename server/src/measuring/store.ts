@@ -2,7 +2,6 @@ import type { MeasuringReply, RepeatabilityReply, RepeatabilityTestDto, Repeated
 import { Refusal } from '@myokinet/core/errors';
 import {
   type Measure,
-  MEASURES,
   OWN_ERROR_RULES,
   type OwnError,
   ownErrorFromTest,
@@ -14,13 +13,19 @@ import {
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
+import type { LibraryStore } from '../library/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
 type TestRow = Omit<RepeatabilityReply, 'repeated' | 'result'> & { readonly repeated: string };
 
+interface Neighbours {
+  readonly trainees: TraineeStore;
+  readonly library: LibraryStore;
+}
+
 /** What the coach's figures are worth: their own measuring error, and the tests of it. */
-export function measuringStore(context: Context, trainees: TraineeStore) {
+export function measuringStore(context: Context, { trainees, library }: Neighbours) {
   const { db, who, now } = context;
   const scatters = db.prepare<{ measureId: string; before: string; coachId: string; limit: number }, TrialScatter>(sql.SCATTERS);
   const insertTest = db.prepare(sql.INSERT_TEST);
@@ -38,7 +43,7 @@ export function measuringStore(context: Context, trainees: TraineeStore) {
 
   function reply(): MeasuringReply {
     const moment = instant(now());
-    const own = MEASURES.flatMap((measure) => {
+    const own = library.current().content.measures.flatMap((measure) => {
       const error = ownError(measure, moment);
       return error ? [[measure.id, error] as const] : [];
     });

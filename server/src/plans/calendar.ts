@@ -1,6 +1,5 @@
 import type { PlanReply, TraineeReply } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
-import { measureOf } from '@myokinet/core/measuring';
 import { isLoadedSession, PLACES, type PlanBrief, SESSION_FORMS, sessionMinutes, weekdayOf } from '@myokinet/core/planning';
 import type { CalendarDay, Instant } from '@myokinet/core/quantities';
 import { addMinutes } from 'date-fns';
@@ -62,7 +61,7 @@ export function calendarFile({ trainee, library, brief, sessions, rechecks, now 
         stamp: now,
         // A due date only moves on: days since 1970 grow with it.
         sequence: Math.floor(onPaper(dueOn).getTime() / 86_400_000),
-        summary: `Re-check: ${measureOf(measureId).name}`,
+        summary: `Re-check: ${library.measure(measureId).name}`,
         start: onPaper(dueOn),
         allDay: true,
         floating: true,

@@ -81,6 +81,12 @@ export const router = createBrowserRouter([
                 path: 'ladders/:ladderId/edit',
                 lazy: page(() => import('../features/library/EditLadderPage.tsx'), 'EditLadderPage'),
               },
+              { path: 'checks', lazy: page(() => import('../features/library/MeasuresPage.tsx'), 'MeasuresPage') },
+              { path: 'checks/:measureId', lazy: page(() => import('../features/library/MeasurePage.tsx'), 'MeasurePage') },
+              {
+                path: 'checks/:measureId/edit',
+                lazy: page(() => import('../features/library/EditMeasurePage.tsx'), 'EditMeasurePage'),
+              },
               { path: 'bands', lazy: page(() => import('../features/lab/BandsPage.tsx'), 'BandsPage') },
               { path: 'faults', lazy: page(() => import('../features/library/FaultsPage.tsx'), 'FaultsPage') },
               { path: 'cautions', lazy: page(() => import('../features/library/CautionsPage.tsx'), 'CautionsPage') },

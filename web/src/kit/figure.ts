@@ -1,3 +1,4 @@
+import type { WorkingPosition } from '@myokinet/core/measuring';
 import {
   type Build,
   type KnownBody,
@@ -13,6 +14,16 @@ import {
   type SupportPlan,
   type Surface,
 } from '@myokinet/core/statics';
+
+/** The figure of a body in each position in which checks are taken. */
+export const POSE_OF_POSITION: Readonly<Record<WorkingPosition, PoseName>> = {
+  standing: 'standing',
+  seated: 'seated',
+  supine: 'supine',
+  'hands and knees': 'hands and knees',
+  plank: 'plank',
+  hanging: 'feet-supported hang, half',
+};
 
 /** What is drawn of a body: its joints, and the lines of what it rests on or hangs from, y down as on the screen. */
 export interface Figure {

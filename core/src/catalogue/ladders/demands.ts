@@ -1,12 +1,14 @@
 import type { RungDemand } from '../../ladders/index.ts';
-import { measureOf } from '../../measuring/index.ts';
 import { COMMON_PRACTICE, type Origin, projectDefault } from '../../reference/index.ts';
+import { UNIT_OF } from '../measures/index.ts';
 
 const OWN_LOAD = projectDefault('what the set-up of the rung puts on this trainee');
 const STARTING_VALUE = projectDefault('a starting value; edit it to your own experience');
 
 function demand(measureId: string, value: number, direction: RungDemand['direction'], origin: Origin): RungDemand {
-  return { measureId, value, unit: measureOf(measureId).unit, direction, origin };
+  const unit = UNIT_OF.get(measureId);
+  if (!unit) throw new Error(`The built-in library has no check called "${measureId}".`);
+  return { measureId, value, unit, direction, origin };
 }
 
 /** A floor under a capacity. Starting values are project defaults unless they are trade practice. */

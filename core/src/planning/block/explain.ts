@@ -96,8 +96,8 @@ function withoutOf(
   return parts.join(' ') || 'Without it nothing that is needed would be missing; it fills time that is there.';
 }
 
-const needName = ({ headroom }: Served['need']) =>
-  needInWords({ headroom: { ...headroom, words: '' } } as Served['need']).replace(/, $/, '');
+const needName = ({ headroom, measure }: Served['need']) =>
+  needInWords({ headroom: { ...headroom, words: '' }, measure } as Served['need']).replace(/, $/, '');
 const doses = (amount: number) => (amount === 0 ? 'none' : `${amount.toFixed(1)} doses`);
 
 /** Needs that matter and get nothing in the whole block, each with the reason. */

@@ -94,7 +94,7 @@ const WORTH_LOOKING_AT = 0.05;
 /** Lays out what can be chosen: slots, the drills that may stand in each, and their frames. */
 export function blockTask(input: BlockInput): BlockTask {
   const { library, brief, schools, cautions } = input;
-  const needs = needsFrom(input.headrooms);
+  const needs = needsFrom(input.headrooms, library.measure);
   const { slots, weeks, notes } = slotsOf({ ...input, rhythm: schools.rhythm, taken: input.kept.map((s) => s.day) });
   const practiceId = library.ladder(input.foothold.ladderId).rungs[input.foothold.here]?.practice;
   const byPlace = new Map<Place, ReturnType<typeof candidatesFor>>();

@@ -1,9 +1,10 @@
 import { instant, UNITS } from '@myokinet/core/quantities';
-import { type Measure, MEASURES, type OwnError } from '@myokinet/core/measuring';
+import type { Measure, OwnError } from '@myokinet/core/measuring';
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { readCell, stateOf, whereToGoOn } from '@myokinet/core/checking';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { type CheckDesk, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
@@ -23,9 +24,10 @@ export function BatteryPage() {
   const trainee = useCurrentTrainee();
   const [search] = useSearchParams();
   const asked = search.get('scope');
-  const desk = useCheckDesk(trainee.id, asked ? scopeFrom(asked) : undefined);
+  const library = useLibrary();
+  const desk = useCheckDesk(trainee.id, asked ? scopeFrom(asked, library) : undefined);
   // A battery that is under way knows what it is about.
-  const scope = scopeFrom(asked ?? desk.value.scope);
+  const scope = scopeFrom(asked ?? desk.value.scope, library);
   const { measures, isLoading } = useScope(trainee, scope);
   const measuring = useMeasuringQuery();
   if (isLoading || desk.isLoading) return <Waiting />;
@@ -44,14 +46,14 @@ export function BatteryPage() {
 }
 
 /** Checks that are in the battery although this page was opened for others: another device, or an earlier start. */
-function elsewhere(measures: readonly Measure[], { cells, skips }: CheckDesk['value']): readonly Measure[] {
+function elsewhere(measures: readonly Measure[], { cells, skips }: CheckDesk['value'], all: readonly Measure[]): readonly Measure[] {
   const there = new Set([
     ...Object.keys(cells)
       .filter((key) => cells[key]?.text.trim())
       .map((key) => key.split('/')[0]),
     ...Object.keys(skips),
   ]);
-  return MEASURES.filter((m) => there.has(m.id) && !measures.includes(m));
+  return all.filter((m) => there.has(m.id) && !measures.includes(m));
 }
 
 interface BatteryProps {
@@ -63,11 +65,12 @@ interface BatteryProps {
 
 function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
   const navigate = useNavigate();
+  const { everyMeasure } = useLibrary();
   const [at, setAt] = useState(() => whereToGoOn(measures, desk.value)?.id ?? REVIEW);
   const now = useMemo(() => instant(new Date()), []);
   const index = measures.findIndex((m) => m.id === at);
   // From the review any check of the battery can be gone to.
-  const measure = measures[index] ?? MEASURES.find((m) => m.id === at);
+  const measure = measures[index] ?? everyMeasure.find((m) => m.id === at);
   const settled = measures.filter((m) => ['done', 'skipped'].includes(stateOf(m, desk.value))).length;
   const go = (to: number) => setAt(measures[to]?.id ?? REVIEW);
   const filled = Object.entries(desk.value.cells).filter(([, c]) => c.text.trim() !== '');
@@ -120,7 +123,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
         <section className="mt-3" aria-label="Review">
           <h1>Before it is saved</h1>
           <BatteryReview
-            measures={[...measures, ...elsewhere(measures, desk.value)]}
+            measures={[...measures, ...elsewhere(measures, desk.value, everyMeasure)]}
             draft={desk.value}
             ownErrors={ownErrors}
             now={now}

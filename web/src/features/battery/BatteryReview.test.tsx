@@ -1,9 +1,11 @@
-import { measureOf } from '@myokinet/core/measuring';
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { instant } from '@myokinet/core/quantities';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
 import type { CheckDraft } from '@myokinet/core/checking';
 import { BatteryReview } from './BatteryReview.tsx';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const now = instant('2026-11-24T12:00:00Z');
 const simulated = { kind: 'instrument', instrument: 'Simulated dynamometer', simulated: true } as const;

@@ -1,5 +1,5 @@
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import type { TraineeReply } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { newId } from '../../client/newId.ts';
 import { act, fireEvent, render, screen } from '@testing-library/react';
@@ -10,6 +10,8 @@ import { createStore } from '../../app/store.ts';
 import { blankCheck, type CheckDraft } from '@myokinet/core/checking';
 import type { CheckDesk } from '../checks/index.ts';
 import { TakeMeasure } from './TakeMeasure.tsx';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const trainee = { id: 't', name: 'Ada Spar', mass: 64, stature: 170, sex: 'female', birthYear: 1990 } as unknown as TraineeReply;
 const now = instant('2026-11-24T12:00:00Z');

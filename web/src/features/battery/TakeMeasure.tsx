@@ -202,7 +202,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
             Instrument
           </button>
         )}
-        {templateFor(measure.id) && (
+        {templateFor(measure) && (
           <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'picture'} onClick={() => toggle('picture')}>
             Picture
           </button>

@@ -1,5 +1,5 @@
 import type { CaseloadRow } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
+import type { MeasureOf } from '@myokinet/core/measuring';
 import {
   createColumnHelper,
   flexRender,
@@ -10,19 +10,20 @@ import {
   useReactTable,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { StateMark } from '../../kit/StateMark.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCaseloadQuery } from './endpoints.ts';
 import { LoadTrend } from './LoadTrend.tsx';
 import { gateWords, limiterWords, nextWords, rungWords } from './words.ts';
 
 const column = createColumnHelper<CaseloadRow>();
 
-const COLUMNS = [
+const columnsOf = (measureOf: MeasureOf) => [
   column.accessor('name', {
     header: 'Trainee',
     cell: ({ row }) => (
@@ -42,7 +43,7 @@ const COLUMNS = [
           <span className="pt-0.5">
             <StateMark state={r.limiter.state} />
           </span>
-          <span>{limiterWords(r)}</span>
+          <span>{limiterWords(r, measureOf)}</span>
         </span>
       ) : (
         '–'
@@ -69,11 +70,13 @@ export function CaseloadPage() {
   const { data, error, isLoading, refetch } = useCaseloadQuery();
   const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
   const [filter, setFilter] = useState('');
+  const { measure } = useLibrary();
+  const columns = useMemo(() => columnsOf(measure), [measure]);
   // The table library keeps its state outside React's rules; this component stays uncompiled.
   // eslint-disable-next-line react-hooks/incompatible-library
   const table = useReactTable({
     data: (data ?? EMPTY) as CaseloadRow[],
-    columns: COLUMNS,
+    columns,
     state: { sorting, globalFilter: filter },
     onSortingChange: setSorting,
     onGlobalFilterChange: setFilter,

@@ -1,7 +1,7 @@
 import type { RecheckReply } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
 import { addWeeks, differenceInCalendarWeeks, format, startOfWeek } from 'date-fns';
 import { Link } from 'react-router';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
@@ -12,6 +12,7 @@ const MONDAY = { weekStartsOn: 1 } as const;
 /** What the next gates ask for, by the week in which it falls due: the whole studio’s re-check calendar. */
 export function RechecksPage() {
   const { data = [], error, isLoading, refetch } = useRechecksQuery();
+  const { measure } = useLibrary();
   if (isLoading) return <Waiting />;
   const now = new Date();
   const weeks = new Map<number, RecheckReply[]>();
@@ -52,7 +53,7 @@ export function RechecksPage() {
                   {r.name}
                 </Link>
                 <span className={r.overdue ? 'state-short' : ''}>{format(noon(r), 'EEE d MMM')}</span>
-                <span>{r.measureIds.map((id) => measureOf(id).name).join(', ')}</span>
+                <span>{r.measureIds.map((id) => measure(id).name).join(', ')}</span>
                 <Link
                   className="btn btn-sm btn-outline"
                   to={`/trainees/${r.traineeId}/battery?scope=${r.measureIds.join(',')}`}

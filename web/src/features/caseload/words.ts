@@ -1,5 +1,5 @@
 import type { CaseloadRow } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
+import type { MeasureOf } from '@myokinet/core/measuring';
 import { dayInWords } from '@myokinet/core/quantities';
 import { parseISO } from 'date-fns';
 
@@ -10,7 +10,7 @@ export function rungWords({ rungs, rungName, here, lapsed }: CaseloadRow): strin
 }
 
 /** `Left shoulder flexion: 7° short`. */
-export function limiterWords({ limiter }: CaseloadRow): string {
+export function limiterWords({ limiter }: CaseloadRow, measureOf: MeasureOf): string {
   if (!limiter) return '';
   if (limiter.state === 'spare') return 'nothing short';
   const { name } = measureOf(limiter.measureId);

@@ -1,12 +1,16 @@
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, capacityFromTrials, measureOf, type Trial } from '@myokinet/core/measuring';
+import { type Capacity, capacityFromTrials, type Trial } from '@myokinet/core/measuring';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
+import { LibraryContext, type StudioLibrary } from '../../client/LibraryContext.ts';
 import { newId } from '../../client/newId.ts';
 import { CapacityTable } from './CapacityTable.tsx';
 import { RecheckList } from './RecheckList.tsx';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const now = new Date('2026-11-24T12:00:00Z');
 const capacity = (measureId: string, side: Trial['side'], values: readonly number[], daysAgo: number, own: Partial<Trial> = {}): Capacity =>
@@ -23,9 +27,11 @@ const person = { sex: 'female', ageYears: 34, dominantHand: 'right' } as unknown
 
 function rows(checks: readonly CheckReply[]) {
   render(
-    <MemoryRouter>
-      <CapacityTable checks={checks} person={person} now={now} />
-    </MemoryRouter>,
+    <LibraryContext value={{ library: BUILT_IN_LIBRARY } as StudioLibrary}>
+      <MemoryRouter>
+        <CapacityTable checks={checks} person={person} now={now} />
+      </MemoryRouter>
+    </LibraryContext>,
   );
   return screen
     .getAllByRole('row')
@@ -70,12 +76,18 @@ describe('the re-check calendar of a trainee', () => {
   it('leads to the batteries that are due, the overdue ones in one', () => {
     const old = measureOf('grip').freshDays + 5;
     render(
-      <MemoryRouter>
-        <RecheckList
-          capacities={[capacity('plank-hold', 'whole', [40], 1), capacity('grip', 'left', [40], old), capacity('grip', 'right', [40], old)]}
-          now={now}
-        />
-      </MemoryRouter>,
+      <LibraryContext value={{ library: BUILT_IN_LIBRARY } as StudioLibrary}>
+        <MemoryRouter>
+          <RecheckList
+            capacities={[
+              capacity('plank-hold', 'whole', [40], 1),
+              capacity('grip', 'left', [40], old),
+              capacity('grip', 'right', [40], old),
+            ]}
+            now={now}
+          />
+        </MemoryRouter>
+      </LibraryContext>,
     );
     const links = screen.getAllByRole('link').map((a) => [a.textContent, a.getAttribute('href')]);
     expect(links).toEqual([

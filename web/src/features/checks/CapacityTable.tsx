@@ -1,9 +1,10 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, MEASURES, type Measure, measureOf, PROVISIONAL, readingWithBand } from '@myokinet/core/measuring';
-import { addDays, daysBetween, formatAmount, shortDay } from '@myokinet/core/quantities';
+import { type Capacity, type Measure, PROVISIONAL, readingWithBand } from '@myokinet/core/measuring';
+import { addDays, daysBetween, formatAmount, type Instant, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { referencePercentile, referencesFor } from '@myokinet/core/reference';
 import { Link } from 'react-router';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { changeInWords, sidesInWords } from './changeWords.ts';
 import type { personOf } from '../trainee/index.ts';
 
@@ -17,6 +18,7 @@ const SIDES = ['left', 'right', 'whole'] as const;
 
 /** The newest capacity of each check and side: what changed, how the sides compare, how it stands against published tables, and its age. */
 export function CapacityTable({ checks, person, now }: CapacityTableProps) {
+  const { everyMeasure } = useLibrary();
   const found = new Map<string, Capacity[]>();
   for (const c of checks.flatMap((check) => check.capacities)) {
     const key = checkKey(c.measureId, c.side);
@@ -41,7 +43,7 @@ export function CapacityTable({ checks, person, now }: CapacityTableProps) {
           </tr>
         </thead>
         <tbody>
-          {MEASURES.flatMap((measure) => {
+          {everyMeasure.flatMap((measure) => {
             const sides = SIDES.filter((side) => newest(measure, side).length > 0);
             const [left, right] = [newest(measure, 'left')[0], newest(measure, 'right')[0]];
             return sides.map((side, i) => {
@@ -73,7 +75,7 @@ export function CapacityTable({ checks, person, now }: CapacityTableProps) {
                   <td className="text-sm">{before ? changeInWords(measure, before, c) : <span className="aside">first time</span>}</td>
                   <td className="text-sm">{comparison(c, person)}</td>
                   <td className="text-sm">
-                    <Freshness capacity={c} now={now} />
+                    <Freshness {...{ measure, now }} takenAt={c.takenAt} />
                   </td>
                 </tr>
               );
@@ -89,8 +91,14 @@ export function CapacityTable({ checks, person, now }: CapacityTableProps) {
   );
 }
 
-function Freshness({ capacity: { measureId, takenAt }, now }: { readonly capacity: Capacity; readonly now: Date }) {
-  const due = addDays(takenAt, measureOf(measureId).freshDays);
+interface FreshnessProps {
+  readonly measure: Measure;
+  readonly takenAt: Instant;
+  readonly now: Date;
+}
+
+function Freshness({ measure, takenAt, now }: FreshnessProps) {
+  const due = addDays(takenAt, measure.freshDays);
   const stale = daysBetween(due, now) > 0;
   return (
     <>

@@ -1,5 +1,4 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
 import { dayInWords } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -9,6 +8,7 @@ import { Waiting } from '../../kit/Waiting.tsx';
 import { useChecksQuery } from './endpoints.ts';
 import { personOf, useCurrentTrainee } from '../trainee/index.ts';
 import { CapacityTable } from './CapacityTable.tsx';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { OccasionTrials } from './OccasionTrials.tsx';
 import { RecheckList } from './RecheckList.tsx';
 import { UnderWay } from './UnderWay.tsx';
@@ -62,8 +62,9 @@ export function ChecksPage() {
 }
 
 function Occasion({ check, traineeId, now }: { readonly check: CheckReply; readonly traineeId: string; readonly now: Date }) {
+  const { measure } = useLibrary();
   const [open, setOpen] = useState(false);
-  const names = [...new Set(check.trials.map((t) => measureOf(t.measureId).name))];
+  const names = [...new Set(check.trials.map((t) => measure(t.measureId).name))];
   return (
     <div className="border-b border-base-300 py-1.5">
       <button type="button" className="w-full cursor-pointer text-start" aria-expanded={open} onClick={() => setOpen(!open)}>

@@ -1,7 +1,8 @@
 import type { CheckReply, TrialReply } from '@myokinet/core/contracts';
-import { measureOf, readingInWords } from '@myokinet/core/measuring';
+import { readingInWords } from '@myokinet/core/measuring';
 import { Pencil } from 'lucide-react';
 import { useId, useState } from 'react';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useCorrectTrialMutation } from './endpoints.ts';
@@ -10,6 +11,7 @@ import { originWords } from './originWords.ts';
 
 /** The trials of one occasion; a mistyped one is corrected by a new one, and both stay visible. */
 export function OccasionTrials({ check, traineeId }: { readonly check: CheckReply; readonly traineeId: string }) {
+  const { measure: measureOf } = useLibrary();
   const [correcting, setCorrecting] = useState<string | undefined>();
   const groups = [...new Set(check.trials.map((t) => `${t.measureId}/${t.side}`))];
   return (
@@ -24,7 +26,8 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
         const trials = check.trials.filter((t) => `${t.measureId}/${t.side}` === group);
         const [first] = trials;
         if (!first) return null;
-        const { name } = measureOf(first.measureId);
+        const measure = measureOf(first.measureId);
+        const { name } = measure;
         const open = trials.find((t) => t.id === correcting);
         return (
           <div key={group} className="py-0.5">
@@ -36,8 +39,8 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
               <TrialFigure
                 key={t.id}
                 trial={t}
-                label={`${name}, ${t.side}, ${readingInWords(measureOf(t.measureId), t.value)}`}
-                text={readingInWords(measureOf(t.measureId), t.value)}
+                label={`${name}, ${t.side}, ${readingInWords(measure, t.value)}`}
+                text={readingInWords(measure, t.value)}
                 correct={() => setCorrecting(t.id)}
               />
             ))}
@@ -84,7 +87,7 @@ function CorrectionForm({
   readonly close: () => void;
 }) {
   const id = useId();
-  const measure = measureOf(trial.measureId);
+  const measure = useLibrary().measure(trial.measureId);
   const [correctionId] = useState(newId);
   const [text, setText] = useState(String(trial.value));
   const [reason, setReason] = useState('');

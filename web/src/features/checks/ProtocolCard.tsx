@@ -1,22 +1,12 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
-import { type Measure, readingInWords, WORKING_POSITIONS } from '@myokinet/core/measuring';
+import { type Measure, readingInWords } from '@myokinet/core/measuring';
 import { originInWords, referencesFor } from '@myokinet/core/reference';
 import { formatAmount } from '@myokinet/core/quantities';
-import type { PoseName } from '@myokinet/core/statics';
-import { posed } from '../../kit/figure.ts';
+import { POSE_OF_POSITION, posed } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
 import { buildOf, personOf } from '../trainee/index.ts';
 
-const POSE: Readonly<Record<(typeof WORKING_POSITIONS)[number], PoseName>> = {
-  standing: 'standing',
-  seated: 'seated',
-  supine: 'supine',
-  'hands and knees': 'hands and knees',
-  plank: 'plank',
-  hanging: 'feet-supported hang, half',
-};
-
-/** The figure and the three lines of a protocol. */
+/** The figure and the steps of a protocol. */
 export function ProtocolLines({
   measure,
   trainee,
@@ -28,7 +18,7 @@ export function ProtocolLines({
 }) {
   return (
     <div className="flex items-start gap-3">
-      <SetUpFigure figure={posed(POSE[measure.position], buildOf(trainee))} size={size} />
+      <SetUpFigure figure={posed(POSE_OF_POSITION[measure.position], buildOf(trainee))} size={size} />
       <ol className="list-decimal space-y-0.5 ps-5">
         {measure.protocol.map((line) => (
           <li key={line}>{line}</li>
@@ -44,13 +34,13 @@ export function whatCounts({ choices, trials, combine }: Measure): string {
   return combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.';
 }
 
-/** How the check in focus is taken, in three lines. */
+/** How the check in focus is taken, step by step. */
 export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; readonly trainee: TraineeReply }) {
   const references = referencesFor(measure.id, personOf(trainee, new Date()), 'right');
   return (
     <aside className="sheet hidden p-4 lg:block" aria-label="Protocol">
       <div className="flex items-center gap-3">
-        <SetUpFigure figure={posed(POSE[measure.position], buildOf(trainee))} size={72} />
+        <SetUpFigure figure={posed(POSE_OF_POSITION[measure.position], buildOf(trainee))} size={72} />
         <div>
           <h2>{measure.name}</h2>
           <p className="aside text-sm">{measure.instrument}</p>

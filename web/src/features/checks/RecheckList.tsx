@@ -1,14 +1,15 @@
 import type { Capacity } from '@myokinet/core/measuring';
-import { measureOf } from '@myokinet/core/measuring';
 import { dayInWords, type Instant } from '@myokinet/core/quantities';
 import { checkKey, type Recheck, rechecksOf } from '@myokinet/core/readiness';
 import { Link } from 'react-router';
+import { useLibrary } from '../../client/LibraryContext.ts';
 
 /** When this trainee’s checks fall due again, and the battery that takes them. */
 export function RecheckList({ capacities, now }: { readonly capacities: readonly Capacity[]; readonly now: Date }) {
+  const { measure } = useLibrary();
   const latest = new Map<string, Capacity>();
   for (const c of capacities) if (!latest.has(checkKey(c.measureId, c.side))) latest.set(checkKey(c.measureId, c.side), c);
-  const days = rechecksOf([...latest.values()], now);
+  const days = rechecksOf([...latest.values()], measure, now);
   const overdue = days.filter((d) => d.overdue);
   const ahead = days.filter((d) => !d.overdue);
   return (
@@ -24,6 +25,7 @@ export function RecheckList({ capacities, now }: { readonly capacities: readonly
 }
 
 function Due({ words, ids, short = false }: { readonly words: string; readonly ids: readonly string[]; readonly short?: boolean }) {
+  const { measure } = useLibrary();
   return (
     <div className="border-b border-base-300 py-1.5">
       <div className="flex items-baseline justify-between gap-2">
@@ -37,7 +39,7 @@ function Due({ words, ids, short = false }: { readonly words: string; readonly i
           Take {ids.length === 1 ? 'it' : `these ${ids.length}`}
         </Link>
       </div>
-      <span className="aside block text-sm">{ids.map((id) => measureOf(id).name).join(', ')}</span>
+      <span className="aside block text-sm">{ids.map((id) => measure(id).name).join(', ')}</span>
     </div>
   );
 }

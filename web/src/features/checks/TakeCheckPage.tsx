@@ -1,7 +1,8 @@
-import { measureOf, WORKING_POSITIONS } from '@myokinet/core/measuring';
+import { WORKING_POSITIONS } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { moveOnEnter } from '../../kit/moveOnEnter.ts';
 import { NoteField } from '../../kit/NoteField.tsx';
@@ -24,13 +25,14 @@ export function TakeCheckPage() {
   const measuring = useMeasuringQuery();
   const [focused, setFocused] = useState<string | undefined>();
   const now = useMemo(() => instant(new Date()), []);
-  const scope = scopeFrom(search.get('scope'));
+  const library = useLibrary();
+  const scope = scopeFrom(search.get('scope'), library);
   const desk = useCheckDesk(trainee.id, scope);
   const { measures, isLoading } = useScope(trainee, scope);
   if (isLoading) return <Waiting />;
 
   const filled = Object.entries(desk.value.cells).filter(([, c]) => c.text.trim() !== '');
-  const wrong = filled.filter(([key, c]) => readCell(measureOf(key.split('/')[0] ?? ''), c.text).problem).length;
+  const wrong = filled.filter(([key, c]) => readCell(library.measure(key.split('/')[0] ?? ''), c.text).problem).length;
 
   const save = async () => {
     if (await desk.save()) await navigate(`/trainees/${trainee.id}`);

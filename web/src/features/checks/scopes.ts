@@ -1,8 +1,9 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { measuresDemanded } from '@myokinet/core/ladders';
-import { isMeasure, type Measure, MEASURES } from '@myokinet/core/measuring';
+import type { Library } from '@myokinet/core/library';
+import type { Measure } from '@myokinet/core/measuring';
 import { useMemo } from 'react';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
 
 /** Which checks a battery holds; anything else names the checks themselves. */
@@ -16,13 +17,13 @@ export function useScope(trainee: TraineeReply, scope: string): { readonly measu
     const gate = () => data?.headrooms.map((h) => h.demand.measureId) ?? [];
     const wanted =
       scope === 'gate' ? gate() : scope === 'ladder' ? measuresDemanded(library.ladder(trainee.ladderId).rungs) : scope.split(',');
-    return scope === 'all' ? MEASURES : MEASURES.filter((m) => wanted.includes(m.id));
+    return scope === 'all' ? library.measures : library.measures.filter((m) => wanted.includes(m.id));
   }, [scope, library, trainee.ladderId, data]);
   return { measures, isLoading };
 }
 
 /** A scope out of an address, safe to hand on. */
-export function scopeFrom(text: string | null): string {
+export function scopeFrom(text: string | null, library: Library): string {
   if (!text || text in SCOPES) return text ?? 'gate';
-  return text.split(',').filter(isMeasure).join(',') || 'gate';
+  return text.split(',').filter(library.hasMeasure).join(',') || 'gate';
 }

@@ -19,6 +19,7 @@ import { problemFrom } from '../../client/problem.ts';
 import { thrownAway } from '../../client/drafts.ts';
 import { NO_STEPS, stepFrom, type Steps, travel } from '../../client/steps.ts';
 import { useDraft } from '../../client/useDraft.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useBatteryQuery, useDropBatteryMutation, usePatchBatteryMutation, useRecordCheckMutation } from './endpoints.ts';
 
 /** Typing goes out in gulps, so that a figure of three digits is one message. */
@@ -33,6 +34,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   const key = `check:${traineeId}`;
   const draft = useDraft<CheckDraft>(key, () => blankCheck(newId, instant(new Date())));
   const dispatch = useDispatch();
+  const { measure: measureOf } = useLibrary();
   const value = whole(draft.value);
   const battery = useBatteryQuery(traineeId, {
     refetchOnMountOrArgChange: true,
@@ -135,7 +137,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     save: async () => {
       const saving = after(value, { kind: 'saving', at: instant(new Date()) });
       draft.change(saving);
-      const result = await record({ traineeId, body: checkFrom(saving, saving.takenAt ?? instant(new Date())) });
+      const result = await record({ traineeId, body: checkFrom(saving, saving.takenAt ?? instant(new Date()), measureOf) });
       if (!result.data) return false;
       sentAt.current = Date.now();
       saved.current = value.id;

@@ -1,7 +1,7 @@
 import type { CheckDto } from '@myokinet/core/contracts';
 import { doseInWords } from '@myokinet/core/drills';
 import { pencils, testedIn, verdictOn } from '@myokinet/core/floor';
-import { measureOf, PROVISIONAL, readingInWords } from '@myokinet/core/measuring';
+import { PROVISIONAL, readingInWords } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { sessionLoad } from '@myokinet/core/workload';
 import { Camera } from 'lucide-react';
@@ -112,7 +112,7 @@ function Shown({ person }: { readonly person: FloorPerson }) {
       <h2 className="text-2xl">More than the last check</h2>
       <ul className="mt-1 text-lg">
         {offers.map((offer) => {
-          const measure = measureOf(offer.measureId);
+          const measure = person.library.measure(offer.measureId);
           return (
             <li key={key(offer)} className="border-t border-base-300 py-1.5">
               <label className="flex items-center gap-3">

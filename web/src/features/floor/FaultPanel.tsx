@@ -14,7 +14,7 @@ interface FaultPanelProps {
 
 /** The faults that this drill invites: one tap, or its letter. */
 export function FaultPanel({ person, step, see, about }: FaultPanelProps) {
-  const faults = faultsOf(step.drill, person.kept.pack.schools);
+  const faults = faultsOf(step.drill, person.kept.pack.schools, person.library.faults);
   if (faults.length === 0) return null;
   const keys = faultKeys(faults, person.library);
   return (

@@ -55,7 +55,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
   const schools = person.kept.pack.schools;
   // Between sets faults are about the set before.
   const about = phase.kind !== 'work' && last ? last.step : step;
-  const keys = faultKeys(faultsOf(about.drill, schools), person.library);
+  const keys = faultKeys(faultsOf(about.drill, schools, person.library.faults), person.library);
   const between = phase.kind === 'between' || phase.kind === 'ready';
   const shut = () => setOpen(undefined);
   const see = (id: FaultId) => void stage.see(id);

@@ -12,7 +12,7 @@ import { useFloorRunsQuery } from './endpoints.ts';
 import { usePlansQuery } from '../plan/index.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
 import { useRecordQuery } from '../record/index.ts';
-import { useLibrary, useSchools } from '../library/index.ts';
+import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';

@@ -1,6 +1,6 @@
 import type { FloorDeed, RunState, Step } from '@myokinet/core/floor';
 import { openSteps, runOf } from '@myokinet/core/floor';
-import { fittedTo, type Library, openLibrary } from '@myokinet/core/library';
+import { fittedTo, type Library, openLibrary, EMPTY_LIBRARY } from '@myokinet/core/library';
 import { type KnownBody, traineeBody } from '@myokinet/core/statics';
 import { useSelector, useStore } from 'react-redux';
 import { floor, type FloorHome } from './floorSync.ts';
@@ -52,7 +52,7 @@ function fittedFor({ trainee, content }: FloorPack): Fitted {
   const known = FITTED.get(trainee);
   if (known) return known;
   const body = traineeBody(trainee);
-  const fitted = { body, library: fittedTo(openLibrary(content), body) };
+  const fitted = { body, library: fittedTo(openLibrary({ ...EMPTY_LIBRARY, ...content }), body) };
   FITTED.set(trainee, fitted);
   return fitted;
 }

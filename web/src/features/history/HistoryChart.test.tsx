@@ -1,10 +1,13 @@
-import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
+import { capacityFromTrials } from '@myokinet/core/measuring';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { HistoryChart } from './HistoryChart.tsx';
 import type { MeasureHistory } from './historyOf.ts';
 import { SmallHistory } from './SmallHistory.tsx';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const now = new Date('2026-11-24T12:00:00Z');
 const history = (measureId: string, figures: readonly number[]): MeasureHistory => ({

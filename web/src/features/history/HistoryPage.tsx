@@ -1,12 +1,11 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
-import { demandsOn } from '@myokinet/core/ladders';
+import { demandInWords, demandsOn } from '@myokinet/core/ladders';
 import { traineeBody } from '@myokinet/core/statics';
-import { isMeasure, readingInWords } from '@myokinet/core/measuring';
 import { shortDay } from '@myokinet/core/quantities';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
@@ -24,10 +23,11 @@ export function HistoryPage() {
   const checks = useAllChecksQuery(trainee.id);
   const record = useRecordQuery(trainee.id);
   const demandsFor = useDemandLines(trainee);
+  const library = useLibrary();
   const [search, setSearch] = useSearchParams();
   if (checks.isLoading) return <Waiting />;
   const now = new Date();
-  const histories = historyOf(checks.data ?? []);
+  const histories = historyOf(checks.data ?? [], library.everyMeasure);
   const asked = search.get('measure');
   const open =
     histories.find((h) => h.measure.id === asked) ??
@@ -37,7 +37,9 @@ export function HistoryPage() {
   return (
     <div className="px-4 py-3 sm:px-6">
       <ProblemNote error={checks.error ?? record.error} retry={() => void checks.refetch()} />
-      {asked !== null && isMeasure(asked) && open?.measure.id !== asked && <p className="mb-2">That check was never taken here.</p>}
+      {asked !== null && library.hasMeasure(asked) && open?.measure.id !== asked && (
+        <p className="mb-2">That check was never taken here.</p>
+      )}
       {!open ? (
         <Empty title="No history yet">
           <p>From the first battery on, every check is drawn here over time.</p>
@@ -196,9 +198,9 @@ function useDemandLines(trainee: TraineeReply): (history: MeasureHistory) => rea
     const { rungs } = library.ladder(data.ladderId);
     const lineOf = (index: number | undefined, which: DemandLine['which']): DemandLine[] => {
       const rung = index === undefined ? undefined : rungs[index];
-      const demand = rung && demandsOn(rung, traineeBody(trainee)).find((d) => d.measureId === measure.id);
+      const demand = rung && demandsOn(rung, traineeBody(trainee), library.measure).find((d) => d.measureId === measure.id);
       if (!rung || !demand) return [];
-      return [{ which, value: demand.value, words: `${rung.name}: ${demand.direction} ${readingInWords(measure, demand.value)}` }];
+      return [{ which, value: demand.value, words: `${rung.name}: ${demandInWords(demand, measure)}` }];
     };
     const lines = [...lineOf(here, 'current'), ...lineOf(next, 'next')];
     // The same figure for both: one line, and it is the next rung's.

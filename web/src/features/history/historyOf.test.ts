@@ -1,10 +1,13 @@
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import type { CheckReply, RecordReply } from '@myokinet/core/contracts';
-import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { capacityFromTrials } from '@myokinet/core/measuring';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../../client/newId.ts';
 import { changeInWords, originWords, sidesInWords } from '../checks/index.ts';
 import { eventsOf, historyOf, occasionInWords } from './historyOf.ts';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const now = instant('2026-11-24T12:00:00Z');
 const capacity = (measureId: string, values: readonly number[], takenAt = now, side: 'left' | 'right' = 'left') =>
@@ -23,7 +26,10 @@ const check = (daysAgo: number, values: readonly number[], own: object = {}): Ch
 };
 
 describe('the history of a check', () => {
-  const [history] = historyOf([check(2, [170, 171, 172]), check(30, [150, 151, 152]), check(60, [150, 150, 151])]);
+  const [history] = historyOf(
+    [check(2, [170, 171, 172]), check(30, [150, 151, 152]), check(60, [150, 150, 151])],
+    BUILT_IN_LIBRARY.everyMeasure,
+  );
 
   it('is oldest first, side by side, with the trials behind each figure', () => {
     expect(history?.measure.id).toBe('shoulder-flexion');
@@ -44,7 +50,7 @@ describe('the history of a check', () => {
     const simulated = { reading: { kind: 'instrument', instrument: 'Simulated inclinometer', simulated: true } };
     const corrected = { ...check(1, [150, 160], simulated) };
     const [first, second] = corrected.trials;
-    const [one] = historyOf([{ ...corrected, trials: [{ ...first!, replacedBy: newId() }, second!] }]);
+    const [one] = historyOf([{ ...corrected, trials: [{ ...first!, replacedBy: newId() }, second!] }], BUILT_IN_LIBRARY.everyMeasure);
     expect(one?.series[0]?.occasions[0]).toMatchObject({ trials: [160], origin: 'simulated inclinometer' });
   });
 });

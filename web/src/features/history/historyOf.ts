@@ -1,6 +1,6 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import type { CheckReply, RecordReply } from '@myokinet/core/contracts';
-import { type Capacity, type Measure, MEASURES, measureSides, readingInWords, readingWithBand } from '@myokinet/core/measuring';
+import { type Capacity, type Measure, measureSides, readingInWords, readingWithBand } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { changeInWords, originWords } from '../checks/index.ts';
 
@@ -34,9 +34,9 @@ export interface HistoryEvent {
 }
 
 /** Every check that was ever taken, in the order of working positions, each side on its own. */
-export function historyOf(checks: readonly CheckReply[]): readonly MeasureHistory[] {
+export function historyOf(checks: readonly CheckReply[], measures: readonly Measure[]): readonly MeasureHistory[] {
   const oldestFirst = checks.toSorted((a, b) => a.takenAt.localeCompare(b.takenAt));
-  return MEASURES.flatMap((measure) => {
+  return measures.flatMap((measure) => {
     const series = measureSides(measure).flatMap((side): Series[] => {
       const occasions = oldestFirst.flatMap((check): Occasion[] => {
         const capacity = check.capacities.find((c) => c.measureId === measure.id && c.side === side);

@@ -1,8 +1,10 @@
-import { measureOf } from '@myokinet/core/measuring';
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { readTrace, type Samples } from '@myokinet/core/traces';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { TraceView } from './TraceView.tsx';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 // The page has no worker here: the same reading, on the spot.
 vi.mock('./traces.ts', () => ({

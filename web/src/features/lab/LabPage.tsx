@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useAllChecksQuery } from '../checks/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useBandsQuery } from './endpoints.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
 import { Backwards } from './Backwards.tsx';
@@ -37,8 +38,9 @@ export function LabPage() {
   useInTheAddress({ first, second });
   const { data: bands = [], error } = useBandsQuery();
   const { data: checks, error: checksError, refetch } = useAllChecksQuery(trainee.id);
+  const { measure } = useLibrary();
   const now = useMemo(() => new Date(), []);
-  const limits = useMemo(() => limitsOf(checks ?? [], now), [checks, now]);
+  const limits = useMemo(() => limitsOf(checks ?? [], measure, now), [checks, measure, now]);
   const firstRead = useReading(body, first);
   const { reading, problem } = firstRead;
   const inUse = useMemo(() => bands.filter((b) => b.inUse), [bands]);

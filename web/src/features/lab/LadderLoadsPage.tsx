@@ -3,7 +3,7 @@ import type { Rung } from '@myokinet/core/ladders';
 import { asKilograms, type KnownBody, modelOf, setUpInWords, stepsBetween, type SupportOn, supportOn } from '@myokinet/core/statics';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { figureOn } from '../../kit/figure.ts';
 import { SelectField } from '../../kit/EntryFields.tsx';
 import { labLink } from './labLink.ts';
@@ -23,7 +23,7 @@ export function LadderLoadsPage() {
   const asked = search.get('ladder');
   const ladder = library.ladder(library.hasLadder(asked) ? asked : trainee.ladderId);
   const { data: checks } = useAllChecksQuery(trainee.id);
-  const limits = useMemo(() => limitsOf(checks ?? [], new Date()), [checks]);
+  const limits = useMemo(() => limitsOf(checks ?? [], library.measure, new Date()), [checks, library]);
   const rungs = useMemo(() => ladder.rungs.map((rung) => rungOn(body, rung)), [ladder, body]);
   return (
     <div className="px-4 py-3 sm:px-6">

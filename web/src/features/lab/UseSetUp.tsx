@@ -1,9 +1,9 @@
-import type { DrillEntryDto, LadderEntryDto } from '@myokinet/core/contracts';
 import { type HandLoadReading, modelOf, type SetUp, setUpInWords, type SupportPlan } from '@myokinet/core/statics';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
-import { useLibrary, useSaveDrillMutation, useSaveLadderMutation, useStudioLibrary } from '../library/index.ts';
+import { useLibrary, useStudioLibrary } from '../../client/LibraryContext.ts';
+import { useSaveEntryMutation } from '../library/index.ts';
 import { SelectField } from '../../kit/EntryFields.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { percent } from './words.ts';
@@ -24,8 +24,7 @@ export function UseSetUp({ setUp, reading }: UseSetUpProps) {
   const [chosen, setChosen] = useState('');
   const [how, setHow] = useState<'as it stands' | 'same load'>('as it stands');
   const [saved, setSaved] = useState<{ readonly words: string; readonly to: string } | undefined>();
-  const [saveDrill, drillSaving] = useSaveDrillMutation();
-  const [saveLadder, ladderSaving] = useSaveLadderMutation();
+  const [send, sending] = useSaveEntryMutation();
   if (!open)
     return (
       <button type="button" className="btn btn-sm btn-outline" onClick={() => setOpen(true)}>
@@ -51,13 +50,13 @@ export function UseSetUp({ setUp, reading }: UseSetUpProps) {
           share: Math.round(reading.loadShare * 100) / 100,
         },
       };
-      const result = await saveDrill({ ...revisionOf('drill', drill.id), entry } as DrillEntryDto);
+      const result = await send({ kind: 'drill', body: { ...revisionOf('drill', drill.id), entry } });
       if (result.data) setSaved({ words: drill.name, to: `/library/drills/${drill.id}` });
     }
     if (target?.kind === 'rung') {
       const ladder = library.ladder(target.ladderId);
       const entry = { ...ladder, rungs: ladder.rungs.map((r) => (r.id === target.rungId ? { ...r, support } : r)) };
-      const result = await saveLadder({ ...revisionOf('ladder', ladder.id), entry } as LadderEntryDto);
+      const result = await send({ kind: 'ladder', body: { ...revisionOf('ladder', ladder.id), entry } });
       if (result.data) setSaved({ words: library.rungName(ladder.id, target.rungId), to: `/library/ladders/${ladder.id}` });
     }
   };
@@ -91,12 +90,7 @@ export function UseSetUp({ setUp, reading }: UseSetUpProps) {
         />
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-2">
-        <button
-          type="button"
-          className="btn btn-sm btn-primary"
-          disabled={!target || drillSaving.isLoading || ladderSaving.isLoading}
-          onClick={() => void save()}
-        >
+        <button type="button" className="btn btn-sm btn-primary" disabled={!target || sending.isLoading} onClick={() => void save()}>
           Save it there
         </button>
         <button type="button" className="btn btn-sm btn-ghost" onClick={() => setOpen(false)}>
@@ -111,7 +105,7 @@ export function UseSetUp({ setUp, reading }: UseSetUpProps) {
           </p>
         )}
       </div>
-      <ProblemNote error={drillSaving.error ?? ladderSaving.error} />
+      <ProblemNote error={sending.error} />
     </section>
   );
 }

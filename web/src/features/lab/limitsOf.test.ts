@@ -1,3 +1,4 @@
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import type { CheckReply } from '@myokinet/core/contracts';
 import type { Capacity } from '@myokinet/core/measuring';
 import { addDays, instant } from '@myokinet/core/quantities';
@@ -26,6 +27,7 @@ it('takes the newest check of each side and the weaker of the two, less its erro
       check(9, { measureId: 'wrist-extension-loaded', side: 'right', value: 96 as never }),
       check(20, { measureId: 'wrist-extension-loaded', side: 'left', value: 70 as never }),
     ],
+    BUILT_IN_LIBRARY.measure,
     now,
   );
   expect(limits.wrist).toMatchObject({ value: 92, ageDays: 3, stale: false });
@@ -39,6 +41,7 @@ it('shows a stale check and does not rest on it, and leaves provisional figures 
       check(200, { measureId: 'grip', side: 'left', value: 40 as never }),
       check(1, { measureId: 'hand-load-push', value: 60 as never, provisional: 'simulated' }),
     ],
+    BUILT_IN_LIBRARY.measure,
     now,
   );
   expect(limits.grip?.stale).toBe(true);
@@ -48,7 +51,7 @@ it('shows a stale check and does not rest on it, and leaves provisional figures 
 });
 
 it('turns the dynamometer into what a hand holds on a bar, with more doubt', () => {
-  const { grip, hold } = limitsOf([check(5, { measureId: 'grip', side: 'right', value: 40 as never })], now);
+  const { grip, hold } = limitsOf([check(5, { measureId: 'grip', side: 'right', value: 40 as never })], BUILT_IN_LIBRARY.measure, now);
   expect(hold?.value).toBeCloseTo(60, 9);
   expect(hold?.band ?? 0).toBeGreaterThan((grip?.band ?? 0) * 1.5);
 });

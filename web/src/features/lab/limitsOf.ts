@@ -1,5 +1,5 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, measureOf } from '@myokinet/core/measuring';
+import type { Capacity, MeasureOf } from '@myokinet/core/measuring';
 import { daysBetween } from '@myokinet/core/quantities';
 import { holdFrom } from '@myokinet/core/statics';
 
@@ -27,7 +27,7 @@ export interface LabLimits {
 const CHECK_OF = { wrist: 'wrist-extension-loaded', grip: 'grip', push: 'hand-load-push', pull: 'hand-load-hang' } as const;
 
 /** What the trainee's newest checks allow; of two sides the weaker. */
-export function limitsOf(checks: readonly CheckReply[], now: Date): LabLimits {
+export function limitsOf(checks: readonly CheckReply[], measureOf: MeasureOf, now: Date): LabLimits {
   const newest = new Map<string, Capacity>();
   for (const capacity of checks.flatMap((c) => c.capacities)) {
     const key = `${capacity.measureId}/${capacity.side}`;

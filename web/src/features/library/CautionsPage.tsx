@@ -1,7 +1,7 @@
 import { exclusionByCaution } from '@myokinet/core/library';
 import { CAUTION_IDS, cautionOf, type CautionId, type CautionKind, QUESTION_IDS, questionOf } from '@myokinet/core/safety';
 import { Link } from 'react-router';
-import { useLibrary } from './LibraryContext.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 
 const KIND_WORDS: Readonly<Record<CautionKind, string>> = {
   lock: 'locks every gate until a licensed professional was consulted',

@@ -1,10 +1,11 @@
 import type { RungDemand } from '@myokinet/core/ladders';
-import { measureOf, MEASURES } from '@myokinet/core/measuring';
+import type { Measure } from '@myokinet/core/measuring';
 import { type Unit, UNITS } from '@myokinet/core/quantities';
 import { originInWords } from '@myokinet/core/reference';
 import { X } from 'lucide-react';
 import { useId } from 'react';
 import { STUDIO_ORIGIN } from './blankEntries.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 
 export interface DemandRowsProps {
   readonly demands: readonly RungDemand[];
@@ -14,11 +15,17 @@ export interface DemandRowsProps {
 
 /** What a rung asks, check by check; a figure is always read in the unit of its check. */
 export function DemandRows({ demands, problemOf, change }: DemandRowsProps) {
-  const free = MEASURES.filter((m) => demands.every((d) => d.measureId !== m.id));
+  const { measures, measure: measureOf } = useLibrary();
+  const free = measures.filter((m) => demands.every((d) => d.measureId !== m.id));
   const add = (measureId: string) => {
-    const { unit, better, limits } = measureOf(measureId);
-    const value = better === 'more' ? limits.min : limits.max;
-    change([...demands, { measureId, unit, value, direction: better === 'more' ? 'at least' : 'at most', origin: STUDIO_ORIGIN }]);
+    const { unit, better, inside, limits } = measureOf(measureId);
+    const asked =
+      better === 'inside' && inside
+        ? ({ direction: 'within', value: inside.from, upTo: inside.to } as const)
+        : better === 'less'
+          ? ({ direction: 'at most', value: limits.max } as const)
+          : ({ direction: 'at least', value: limits.min } as const);
+    change([...demands, { measureId, unit, ...asked, origin: STUDIO_ORIGIN }]);
   };
   return (
     <fieldset>
@@ -28,7 +35,7 @@ export function DemandRows({ demands, problemOf, change }: DemandRowsProps) {
           <DemandRow
             key={demand.measureId}
             demand={demand}
-            problem={problemOf(`demands/${i}/value`) ?? problemOf(`demands/${i}/per`)}
+            problem={FIELDS.map((field) => problemOf(`demands/${i}/${field}`)).find((p) => p)}
             change={(part) => change(demands.map((d) => (d === demand ? { ...d, ...part, origin: STUDIO_ORIGIN } : d)))}
             remove={() => change(demands.filter((d) => d !== demand))}
           />
@@ -46,6 +53,9 @@ export function DemandRows({ demands, problemOf, change }: DemandRowsProps) {
   );
 }
 
+/** Where something can be wrong with a demand. */
+const FIELDS = ['value', 'upTo', 'per', 'direction', 'measureId', 'unit'] as const;
+
 const PERCENT = 100;
 
 const BASES: Readonly<Partial<Record<Unit, { per: NonNullable<RungDemand['per']>; start: number; words: string; of: string }>>> = {
@@ -57,6 +67,11 @@ const BASES: Readonly<Partial<Record<Unit, { per: NonNullable<RungDemand['per']>
     of: 'its own load',
   },
 };
+
+/** Another direction: only a range has an upper end. */
+function turned(direction: RungDemand['direction'], value: number, { max }: Measure['limits']): Partial<RungDemand> {
+  return { direction, upTo: (direction === 'within' ? Math.max(value, max) : undefined) as never };
+}
 
 function DemandRow({
   demand,
@@ -70,7 +85,7 @@ function DemandRow({
   readonly remove: () => void;
 }) {
   const id = useId();
-  const measure = measureOf(demand.measureId);
+  const measure = useLibrary().measure(demand.measureId);
   const relative = demand.per !== undefined;
   // Shares of body mass go with kilograms, shares of the set-up's load with tolerated hand loads.
   const share = BASES[measure.unit];
@@ -89,12 +104,13 @@ function DemandRow({
         </span>
         <select
           className="select select-xs w-22"
-          aria-label={`${measure.name}: at least or at most`}
+          aria-label={`${measure.name}: at least, at most or within`}
           value={demand.direction}
-          onChange={(e) => change({ direction: e.target.value as RungDemand['direction'] })}
+          onChange={(e) => change(turned(e.target.value as RungDemand['direction'], demand.value, measure.limits))}
         >
           <option>at least</option>
           <option>at most</option>
+          {!measure.choices && !relative && <option>within</option>}
         </select>
         {measure.choices ? (
           <select
@@ -123,6 +139,19 @@ function DemandRow({
                 change({ value: relative ? figure / PERCENT : figure });
               }}
             />
+            {demand.direction === 'within' && (
+              <>
+                to
+                <input
+                  className={`input input-xs w-16 text-center ${problem ? 'input-error' : ''}`}
+                  type="number"
+                  step={measure.limits.step}
+                  aria-label={`${measure.name}: upper end asked`}
+                  value={demand.upTo === undefined || Number.isNaN(demand.upTo) ? '' : demand.upTo}
+                  onChange={(e) => change({ upTo: e.target.value === '' ? Number.NaN : Number(e.target.value) })}
+                />
+              </>
+            )}
             {share ? (
               <select
                 className="select select-xs w-36"

@@ -9,7 +9,6 @@ import {
   handLoadInWords,
   tempoInWords,
 } from '@myokinet/core/drills';
-import { measureOf } from '@myokinet/core/measuring';
 import { originInWords } from '@myokinet/core/reference';
 import { cautionOf } from '@myokinet/core/safety';
 import { BLADES } from '@myokinet/core/schools';
@@ -20,7 +19,7 @@ import { Link, useParams } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { posed } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
-import { useLibrary, useSchools } from './LibraryContext.ts';
+import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { CopyLink } from './CopyLink.tsx';
 import { usePlanUsesQuery } from './endpoints.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
@@ -30,7 +29,7 @@ import { ANYBODY, BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './
 export function DrillPage() {
   const { drillId = '' } = useParams();
   const library = useLibrary();
-  if (!library.hasDrill(drillId)) return <NoSuchEntry what="drill" back="/library" />;
+  if (!library.hasDrill(drillId)) return <NoSuchEntry kind="drill" />;
   return <Drilled drill={library.drill(drillId)} />;
 }
 
@@ -126,7 +125,7 @@ function Cues({ drill }: { readonly drill: Drill }) {
 function Faults({ drill }: { readonly drill: Drill }) {
   const library = useLibrary();
   const schools = useSchools();
-  const faults = faultsOf(drill, schools);
+  const faults = faultsOf(drill, schools, library.faults);
   return (
     <section aria-label="Faults it invites">
       <h3>Faults it invites</h3>
@@ -206,7 +205,7 @@ function Uses({ drill }: { readonly drill: Drill }) {
         <ul>
           {trains.map(([id, strength]) => (
             <li key={id}>
-              {measureOf(id).name} <span className="aside">{STRENGTH_WORDS[strength]}</span>
+              {library.measure(id).name} <span className="aside">{STRENGTH_WORDS[strength]}</span>
             </li>
           ))}
         </ul>

@@ -10,7 +10,7 @@ import { Empty } from '../../kit/Empty.tsx';
 import { posed } from '../../kit/figure.ts';
 import type { Option } from '../../kit/EntryFields.tsx';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
-import { useLibrary, useSchools, useStudioLibrary } from './LibraryContext.ts';
+import { useLibrary, useSchools, useStudioLibrary } from '../../client/LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
 import { type FilterName, useDrillFilter } from './useDrillFilter.ts';
 import { ANYBODY, asOptions, BLADE_WORDS, capital, jointsInWords } from './words.ts';

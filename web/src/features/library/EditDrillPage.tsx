@@ -1,6 +1,6 @@
 import { JOINTS, MOTIONS } from '@myokinet/core/anatomy';
-import { DrillEntryDto, inspect } from '@myokinet/core/contracts';
-import { type Drill, EQUIPMENT, EQUIPMENT_IDS, FAULT_IDS, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
+import { DrillEntryDto } from '@myokinet/core/contracts';
+import { type Drill, EQUIPMENT, EQUIPMENT_IDS, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
 import { CAUTION_IDS, cautionOf } from '@myokinet/core/safety';
 import { POSES } from '@myokinet/core/statics';
 import { useState } from 'react';
@@ -12,12 +12,13 @@ import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
 import { blankDrill, copyOfDrill, STUDIO_ORIGIN } from './blankEntries.ts';
 import { DeskBar } from './DeskBar.tsx';
 import { BladeFields, DoseFields, HandLoadFields, withText } from './DrillFields.tsx';
-import { useSaveDrillMutation } from './endpoints.ts';
+import { useSaveEntryMutation } from './endpoints.ts';
 import { SelectField, TextField, TicksField } from '../../kit/EntryFields.tsx';
-import { useLibrary, useOwnEntry } from './LibraryContext.ts';
+import { useLibrary, useOwnEntry } from '../../client/LibraryContext.ts';
 import { NeighboursField } from './NeighboursField.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { TrainsField } from './TrainsField.tsx';
+import { useEntryProblems } from './useEntryProblems.ts';
 import { ANYBODY, asOptions } from './words.ts';
 
 interface DrillEntry {
@@ -31,7 +32,7 @@ export function EditDrillPage() {
   const [search] = useSearchParams();
   const library = useLibrary();
   const fresh = search.has('new');
-  if (!fresh && !library.hasDrill(drillId)) return <NoSuchEntry what="drill" back="/library" />;
+  if (!fresh && !library.hasDrill(drillId)) return <NoSuchEntry kind="drill" />;
   const from = search.get('from');
   const start = library.hasDrill(drillId)
     ? { ...library.drill(drillId), origin: STUDIO_ORIGIN }
@@ -45,19 +46,19 @@ function DrillEditor({ start }: { readonly start: Drill }) {
   const navigate = useNavigate();
   const library = useLibrary();
   const own = useOwnEntry('drill', start.id);
-  const [send, sending] = useSaveDrillMutation();
+  const [send, sending] = useSaveEntryMutation();
   const [tried, setTried] = useState(false);
   const base = own?.revision ?? null;
   const desk = useDesk<DrillEntry>({
     key: `drill:${start.id}`,
     initial: () => ({ revision: newId(), basedOn: base, entry: start }),
     version: base ?? '',
-    send: (body) => send(body as DrillEntryDto),
+    send: (body) => send({ kind: 'drill', body }),
     sending,
     rebase: (mine) => ({ ...mine, basedOn: base }),
   });
   const { entry: drill } = desk.value;
-  const { problems } = inspect(DrillEntryDto, desk.value, { now: new Date(), library });
+  const problems = useEntryProblems('drill', DrillEntryDto, desk.value);
   const problemOf = (field: string) => (tried ? problems.find((p) => p.field === `/entry/${field}`)?.message : undefined);
   const edit = (part: Partial<Drill>) => desk.edit({ ...desk.value, entry: { ...drill, ...part } });
   const save = async () => {
@@ -145,7 +146,7 @@ function DrillEditor({ start }: { readonly start: Drill }) {
           <TicksField
             legend="Faults it invites"
             values={drill.faults}
-            options={FAULT_IDS.map((f) => ({ value: f, label: library.fault(f).name }))}
+            options={library.faults.map((f) => ({ value: f.id, label: f.name }))}
             change={(faults) => edit({ faults })}
           />
           <TicksField

@@ -1,6 +1,6 @@
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { inspect, LadderEntryDto } from '@myokinet/core/contracts';
+import { LadderEntryDto } from '@myokinet/core/contracts';
 import { type Ladder, LADDER_KINDS, type Rung } from '@myokinet/core/ladders';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -10,12 +10,13 @@ import { useDesk } from '../../client/useDesk.ts';
 import { dragAnnouncements } from '../../kit/dragAnnouncements.ts';
 import { blankLadder, blankRung } from './blankEntries.ts';
 import { DeskBar } from './DeskBar.tsx';
-import { useSaveLadderMutation } from './endpoints.ts';
+import { useSaveEntryMutation } from './endpoints.ts';
 import { SelectField, TextField } from '../../kit/EntryFields.tsx';
-import { useLibrary, useOwnEntry } from './LibraryContext.ts';
+import { useLibrary, useOwnEntry } from '../../client/LibraryContext.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { RungEditor } from './RungEditor.tsx';
 import { SignedRungsNote } from './SignedRungsNote.tsx';
+import { useEntryProblems } from './useEntryProblems.ts';
 import { asOptions } from './words.ts';
 
 interface LadderEntry {
@@ -28,7 +29,7 @@ export function EditLadderPage() {
   const { ladderId = '' } = useParams();
   const [search] = useSearchParams();
   const library = useLibrary();
-  if (!search.has('new') && !library.hasLadder(ladderId)) return <NoSuchEntry what="ladder" back="/library/ladders" />;
+  if (!search.has('new') && !library.hasLadder(ladderId)) return <NoSuchEntry kind="ladder" />;
   const from = search.get('from');
   const start = library.hasLadder(ladderId)
     ? library.ladder(ladderId)
@@ -42,7 +43,7 @@ function LadderEditor({ start }: { readonly start: Ladder }) {
   const navigate = useNavigate();
   const library = useLibrary();
   const own = useOwnEntry('ladder', start.id);
-  const [send, sending] = useSaveLadderMutation();
+  const [send, sending] = useSaveEntryMutation();
   const [tried, setTried] = useState(false);
   const [open, setOpen] = useState<string | undefined>();
   const base = own?.revision ?? null;
@@ -50,13 +51,13 @@ function LadderEditor({ start }: { readonly start: Ladder }) {
     key: `ladder:${start.id}`,
     initial: () => ({ revision: newId(), basedOn: base, entry: start }),
     version: base ?? '',
-    send: (body) => send(body as LadderEntryDto),
+    send: (body) => send({ kind: 'ladder', body }),
     sending,
     rebase: (mine) => ({ ...mine, basedOn: base }),
   });
   const { entry: ladder } = desk.value;
   const { rungs } = ladder;
-  const { problems } = inspect(LadderEntryDto, desk.value, { now: new Date(), library });
+  const problems = useEntryProblems('ladder', LadderEntryDto, desk.value);
   const problemOf = (field: string) => (tried ? problems.find((p) => p.field === `/entry/${field}`)?.message : undefined);
   const edit = (part: Partial<Ladder>) => desk.edit({ ...desk.value, entry: { ...ladder, ...part } });
   const editRungs = (next: readonly Rung[]) => edit({ rungs: next });

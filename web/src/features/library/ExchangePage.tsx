@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useImportLibraryMutation } from './endpoints.ts';
-import { useStudioLibrary } from './LibraryContext.ts';
+import { useStudioLibrary } from '../../client/LibraryContext.ts';
 
 const FILES = [
   { href: '/api/library/file.json', label: 'The whole library', hint: 'JSON: drills and ladders, readable by anybody' },

@@ -1,14 +1,16 @@
-import { type FaultEntryDto, inspect, FaultEntryDto as Contract } from '@myokinet/core/contracts';
-import { type Fault, type FaultId, faultOf, faultsOf } from '@myokinet/core/drills';
+import { FaultEntryDto as Contract } from '@myokinet/core/contracts';
+import { type Fault, type FaultEntry, type FaultId, faultsOf } from '@myokinet/core/drills';
+import { BLADES } from '@myokinet/core/schools';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { useDraft } from '../../client/useDraft.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { useResetEntryMutation, useSaveFaultMutation } from './endpoints.ts';
-import { TextField } from '../../kit/EntryFields.tsx';
-import { useLibrary, useOwnEntry, useSchools } from './LibraryContext.ts';
+import { useResetEntryMutation, useSaveEntryMutation } from './endpoints.ts';
+import { SelectField, TextField } from '../../kit/EntryFields.tsx';
+import { useLibrary, useOwnEntry, useSchools } from '../../client/LibraryContext.ts';
+import { useEntryProblems } from './useEntryProblems.ts';
 import { BLADE_WORDS, capital } from './words.ts';
 
 /** One fault: its words, the drills that invite it, and the way to change the words. */
@@ -18,7 +20,7 @@ export function FaultRow({ id }: { readonly id: FaultId }) {
   const own = useOwnEntry('fault', id);
   const [editing, setEditing] = useState(false);
   const { name, cue, regression, under } = library.fault(id);
-  const drills = library.drills.filter((d) => faultsOf(d, schools).includes(id));
+  const drills = library.drills.filter((d) => faultsOf(d, schools, library.faults).includes(id));
   if (editing)
     return (
       <tr>
@@ -72,23 +74,34 @@ const WORDS = [
   ['regression', 'When it stays'],
 ] as const satisfies readonly (readonly [keyof Fault, string])[];
 
-/** The three texts of a fault, side by side with the built-in ones once they differ. */
-function FaultForm({ id, close }: { readonly id: FaultId; readonly close: () => void }) {
+interface FaultEntryDraft {
+  readonly revision: string;
+  readonly basedOn: string | null;
+  readonly entry: FaultEntry;
+}
+
+const NO_WORDS: Fault = { name: '', cue: '', regression: '' };
+
+/** The three texts of a fault and the school it belongs to; beside the built-in words once they differ. */
+export function FaultForm({ id, close }: { readonly id: FaultId; readonly close: () => void }) {
   const library = useLibrary();
   const own = useOwnEntry('fault', id);
-  const [save, saving] = useSaveFaultMutation();
+  const [save, saving] = useSaveEntryMutation();
   const [reset, resetting] = useResetEntryMutation();
   const basedOn = own?.revision ?? null;
-  const draft = useDraft<FaultEntryDto>(
+  const known = library.hasFault(id);
+  const draft = useDraft<FaultEntryDraft>(
     `fault:${id}`,
-    () => ({ revision: newId(), basedOn, entry: { id, ...library.fault(id) } }) as FaultEntryDto,
+    () => ({ revision: newId(), basedOn, entry: { id, ...(known ? library.fault(id) : NO_WORDS) } }),
     basedOn ?? '',
   );
-  const { problems } = inspect(Contract, draft.value, { now: new Date(), library });
+  const problems = useEntryProblems('fault', Contract, draft.value);
   const { entry } = draft.value;
-  const builtIn = faultOf(id);
+  const builtIn = (own ? own.builtIn : known ? library.fault(id) : undefined) as Fault | undefined;
+  const edit = (part: Partial<FaultEntry>) => draft.change({ revision: newId(), basedOn, entry: { ...entry, ...part } });
+  const chooseSchool = (under: string) => edit({ under: (under === '' ? undefined : under) as never });
   const submit = async () => {
-    const result = await save(draft.value);
+    const result = await save({ kind: 'fault', body: draft.value });
     if (!result.data) return;
     draft.discard();
     close();
@@ -100,7 +113,7 @@ function FaultForm({ id, close }: { readonly id: FaultId; readonly close: () => 
   return (
     <form
       className="grid max-w-[calc(100vw-3rem)] gap-3 py-2 md:grid-cols-3"
-      aria-label={`Words of: ${builtIn.name}`}
+      aria-label={`Words of: ${builtIn?.name ?? 'a new fault'}`}
       onSubmit={(event) => {
         event.preventDefault();
         if (problems.length === 0) void submit();
@@ -113,18 +126,29 @@ function FaultForm({ id, close }: { readonly id: FaultId; readonly close: () => 
             autoFocus={key === 'name'}
             value={entry[key]}
             problem={problems.find((p) => p.field === `/entry/${key}`)?.message}
-            change={(text) => draft.change({ revision: newId(), basedOn, entry: { ...entry, [key]: text } })}
+            change={(text) => edit({ [key]: text })}
           />
-          {entry[key] !== builtIn[key] && <p className="aside text-sm">Built in: {builtIn[key]}</p>}
+          {builtIn && entry[key] !== builtIn[key] && <p className="aside text-sm">Built in: {builtIn[key]}</p>}
         </div>
       ))}
+      {!builtIn && (
+        <SelectField
+          label="Looked for"
+          value={entry.under ?? ''}
+          options={[
+            { value: '', label: 'Under every rule for the blade, where a drill invites it' },
+            ...BLADES.map((b) => ({ value: b, label: `In every drill under “${BLADE_WORDS[b]}”` })),
+          ]}
+          change={chooseSchool}
+        />
+      )}
       <div className="flex flex-wrap gap-2 md:col-span-3">
         <button type="submit" className="btn btn-sm btn-primary" disabled={!draft.exists || problems.length > 0 || saving.isLoading}>
           Save for the studio
         </button>
         {own?.standing === 'own' && (
           <button type="button" className="btn btn-sm" disabled={resetting.isLoading} onClick={() => void goBack()}>
-            Go back to the built-in
+            {builtIn ? 'Go back to the built-in' : 'Set it aside'}
           </button>
         )}
         <button

@@ -1,13 +1,12 @@
 import { doseInWords, isLoaded, handLoadInWords } from '@myokinet/core/drills';
 import { type Ladder, type Rung, rungDemandInWords } from '@myokinet/core/ladders';
-import { measureOf } from '@myokinet/core/measuring';
 import { originInWords } from '@myokinet/core/reference';
 import { cautionOf } from '@myokinet/core/safety';
 import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { figureOn } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
-import { useLibrary, useSchools } from './LibraryContext.ts';
+import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { CopyLink } from './CopyLink.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
@@ -17,7 +16,7 @@ import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
 export function LadderPage() {
   const { ladderId = '' } = useParams();
   const library = useLibrary();
-  if (!library.hasLadder(ladderId)) return <NoSuchEntry what="ladder" back="/library/ladders" />;
+  if (!library.hasLadder(ladderId)) return <NoSuchEntry kind="ladder" />;
   return <Laddered ladder={library.ladder(ladderId)} />;
 }
 
@@ -99,9 +98,9 @@ function RungEntry({ rung, place }: { readonly rung: Rung; readonly place: numbe
           {rung.demands.map((demand) => (
             <tr key={demand.measureId}>
               <th scope="row" className="w-[46%] pe-3 text-start align-top font-normal">
-                {measureOf(demand.measureId).name}
+                {library.measure(demand.measureId).name}
               </th>
-              <td className="pe-3 align-top font-semibold">{rungDemandInWords(demand)}</td>
+              <td className="pe-3 align-top font-semibold">{rungDemandInWords(demand, library.measure(demand.measureId))}</td>
               <td className="aside w-[20%] align-top max-sm:hidden" title={originInWords(demand.origin)}>
                 {demand.origin.kind}
                 {demand.allowOnTheMark ? '; on the mark passes' : ''}

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { figureOn } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
-import { useLibrary, useStudioLibrary } from './LibraryContext.ts';
+import { useLibrary, useStudioLibrary } from '../../client/LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
 import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
 

@@ -4,7 +4,7 @@ import { Outlet } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useLibraryQuery, useSchoolsQuery } from './endpoints.ts';
-import { LibraryContext } from './LibraryContext.ts';
+import { LibraryContext } from '../../client/LibraryContext.ts';
 
 /** Loads the studio's library once and hands it to every page below. */
 export function LibraryGate() {

@@ -1,10 +1,12 @@
 import { NavLink, Outlet } from 'react-router';
-import { useStudioLibrary } from './LibraryContext.ts';
+import { useStudioLibrary } from '../../client/LibraryContext.ts';
+import { KIND_WORDS } from './words.ts';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 const TABS = [
   { to: '/library', label: 'Drills', end: true },
   { to: '/library/ladders', label: 'Ladders', end: false },
+  { to: '/library/checks', label: 'Checks', end: false },
   { to: '/library/bands', label: 'Bands', end: false },
   { to: '/library/faults', label: 'Faults', end: false },
   { to: '/library/cautions', label: 'Cautions', end: false },
@@ -39,7 +41,9 @@ export function LibraryLayout() {
         </nav>
       </header>
       <div className="px-4 py-3 sm:px-6">
-        <UnreadableNote sentences={reply.unreadable.map(({ kind, id, sentence }) => `The studio’s ${kind} “${id}”: ${sentence}`)} />
+        <UnreadableNote
+          sentences={reply.unreadable.map(({ kind, id, sentence }) => `The studio’s ${KIND_WORDS[kind].name} “${id}”: ${sentence}`)}
+        />
         <Outlet />
       </div>
     </div>

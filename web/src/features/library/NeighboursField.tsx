@@ -1,6 +1,6 @@
 import type { Drill } from '@myokinet/core/drills';
 import { X } from 'lucide-react';
-import { useLibrary } from './LibraryContext.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 
 export interface NeighboursFieldProps {
   readonly drill: Drill;

@@ -9,7 +9,7 @@ import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
 import { DemandRows } from './DemandRows.tsx';
 import { SupportNote } from './SupportNote.tsx';
 import { SelectField, TextField } from '../../kit/EntryFields.tsx';
-import { useLibrary } from './LibraryContext.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { ANY_BODY_MODEL, ANYBODY, asOptions } from './words.ts';
 
 export interface RungEditorProps {

@@ -3,7 +3,7 @@ import { SCHOOL_QUESTIONS, SCHOOLS, type SchoolChoice, type SchoolQuestionId, ty
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useSaveSchoolsMutation } from './endpoints.ts';
-import { useStudioLibrary } from './LibraryContext.ts';
+import { useStudioLibrary } from '../../client/LibraryContext.ts';
 
 /** The studio's side in each question on which practitioners disagree; saved as soon as it is chosen. */
 export function SchoolsPage() {

@@ -1,29 +1,31 @@
-import type { DrillEntryDto, LadderEntryDto } from '@myokinet/core/contracts';
-import { differences } from '@myokinet/core/library';
+import { differences, type EntryKind } from '@myokinet/core/library';
 import { shortDay } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { useResetEntryMutation, useSaveDrillMutation, useSaveLadderMutation } from './endpoints.ts';
-import { useLibrary, useOwnEntry, useStudioLibrary } from './LibraryContext.ts';
+import { useResetEntryMutation, useSaveEntryMutation } from './endpoints.ts';
+import { useLibrary, useOwnEntry, useStudioLibrary } from '../../client/LibraryContext.ts';
 import { capital } from './words.ts';
 
 /** What the studio has made of an entry: its own version, compared with the built-in one and taken back. */
-export function StandingNote({ kind, id, now }: { readonly kind: 'drill' | 'ladder'; readonly id: string; readonly now: Date }) {
+export interface StandingNoteProps {
+  readonly kind: EntryKind;
+  readonly id: string;
+  readonly now: Date;
+  /** Entries that ask for it: while there are any, one of the studio's own cannot be set aside. */
+  readonly asking?: readonly string[];
+}
+
+export function StandingNote({ kind, id, now, asking = [] }: StandingNoteProps) {
   const own = useOwnEntry(kind, id);
   const library = useLibrary();
   const { reply } = useStudioLibrary();
   const [comparing, setComparing] = useState(false);
   const [reset, { isLoading, error }] = useResetEntryMutation();
-  const [saveDrill, drillSaved] = useSaveDrillMutation();
-  const [saveLadder, ladderSaved] = useSaveLadderMutation();
-  if (!own || own.standing === 'built in') return null;
-  const entry = kind === 'drill' ? library.drill(id) : library.ladder(id);
-  const offerAgain = () => {
-    const body = { revision: newId(), basedOn: own.revision };
-    if (kind === 'drill') void saveDrill({ ...body, entry: library.drill(id) as DrillEntryDto['entry'] });
-    else void saveLadder({ ...body, entry: library.ladder(id) as LadderEntryDto['entry'] });
-  };
+  const [save, saved] = useSaveEntryMutation();
+  const entry = library.entry(kind, id);
+  if (!own || !entry || own.standing === 'built in') return null;
+  const offerAgain = () => void save({ kind, body: { revision: newId(), basedOn: own.revision, entry } });
   const changes = own.builtIn ? differences(own.builtIn, entry) : [];
   return (
     <div className="mb-3 border-s-4 border-primary bg-primary/10 px-4 py-2.5">
@@ -55,14 +57,15 @@ export function StandingNote({ kind, id, now }: { readonly kind: 'drill' | 'ladd
           <button
             type="button"
             className="btn btn-sm"
-            disabled={isLoading}
+            disabled={isLoading || (!own.builtIn && asking.length > 0)}
+            title={!own.builtIn && asking.length > 0 ? `Asked for by ${asking.join('; ')}` : undefined}
             onClick={() => void reset({ kind, id, body: { revision: newId(), basedOn: own.revision } })}
           >
             {own.builtIn ? 'Go back to the built-in' : 'Set it aside'}
           </button>
         )}
       </div>
-      <ProblemNote error={error ?? drillSaved.error ?? ladderSaved.error} />
+      <ProblemNote error={error ?? saved.error} />
       {comparing && (
         <table className="plain-table mt-2 text-sm">
           <thead>

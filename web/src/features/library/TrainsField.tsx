@@ -1,5 +1,5 @@
-import { measureOf, MEASURES } from '@myokinet/core/measuring';
 import { Plus, X } from 'lucide-react';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { STRENGTH_WORDS } from './words.ts';
 
 export interface TrainsFieldProps {
@@ -9,7 +9,8 @@ export interface TrainsFieldProps {
 
 /** Which checks a drill trains, and how strongly. */
 export function TrainsField({ trains, change }: TrainsFieldProps) {
-  const free = MEASURES.filter((m) => trains[m.id] === undefined);
+  const { measures, measure } = useLibrary();
+  const free = measures.filter((m) => trains[m.id] === undefined);
   const without = (gone: string) => Object.fromEntries(Object.entries(trains).filter(([id]) => id !== gone));
   return (
     <fieldset>
@@ -17,10 +18,10 @@ export function TrainsField({ trains, change }: TrainsFieldProps) {
       <ul>
         {Object.entries(trains).map(([id, strength]) => (
           <li key={id} className="mt-1 flex items-center gap-2">
-            <span className="flex-1 text-sm">{measureOf(id).name}</span>
+            <span className="flex-1 text-sm">{measure(id).name}</span>
             <select
               className="select select-xs w-28"
-              aria-label={`How strongly it trains ${measureOf(id).name}`}
+              aria-label={`How strongly it trains ${measure(id).name}`}
               value={strength}
               onChange={(e) => change({ ...trains, [id]: Number(e.target.value) as 1 | 2 | 3 })}
             >
@@ -33,7 +34,7 @@ export function TrainsField({ trains, change }: TrainsFieldProps) {
             <button
               type="button"
               className="btn btn-ghost btn-xs btn-square"
-              aria-label={`Does not train ${measureOf(id).name}`}
+              aria-label={`Does not train ${measure(id).name}`}
               onClick={() => change(without(id))}
             >
               <X size={14} aria-hidden />

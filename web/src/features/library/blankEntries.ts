@@ -1,5 +1,6 @@
 import type { Drill } from '@myokinet/core/drills';
 import type { Ladder, Rung } from '@myokinet/core/ladders';
+import type { Measure } from '@myokinet/core/measuring';
 
 export const STUDIO_ORIGIN = { kind: 'studio', note: '' } as const;
 
@@ -40,4 +41,27 @@ export function blankRung(id: string, practice: string): Rung {
 
 export function blankLadder(id: string, rung: Rung): Ladder {
   return { id, name: '', kind: 'push', aim: '', warnings: [], rungs: [rung] };
+}
+
+/** A check with everything still to be said. */
+export function blankMeasure(id: string): Measure {
+  return {
+    id,
+    name: '',
+    phrase: '',
+    unit: 'deg',
+    joint: 'shoulder',
+    motion: 'flexion',
+    sided: true,
+    better: 'more',
+    trials: 3,
+    combine: 'mean',
+    error: { kind: 'scatter', sem: 3, degreesOfFreedom: 4 },
+    freshDays: 28,
+    limits: { min: 0, max: 180, step: 1 },
+    position: 'standing',
+    instrument: '',
+    protocol: [],
+    origin: STUDIO_ORIGIN,
+  };
 }

@@ -1,10 +1,7 @@
-import type { EntryKind } from '@myokinet/core/library';
+import type { EntryKind, LibraryEntry } from '@myokinet/core/library';
 import type {
-  DrillEntryDto,
   EntryResetDto,
-  FaultEntryDto,
   ImportReply,
-  LadderEntryDto,
   LibraryImportDto,
   LibraryReply,
   PlanUse,
@@ -17,6 +14,12 @@ import { libraryStales } from '../../client/stale.ts';
 
 const touched = (_reply: unknown, error: unknown) => libraryStales(error);
 
+/** An entry of the library with the revision it edits. */
+export interface SavedEntry {
+  readonly kind: EntryKind;
+  readonly body: { readonly revision: string; readonly basedOn: string | null; readonly entry: LibraryEntry };
+}
+
 const endpoints = api.injectEndpoints({
   endpoints: (build) => ({
     library: build.query<LibraryReply, void>({ query: () => 'library', providesTags: ['Library'] }),
@@ -25,16 +28,8 @@ const endpoints = api.injectEndpoints({
       query: (drillId) => `drills/${encodeURIComponent(drillId)}/plans`,
       providesTags: ['PlanUses'],
     }),
-    saveDrill: build.mutation<LibraryReply, DrillEntryDto>({
-      query: (body) => ({ url: `library/drills/${body.entry.id}`, method: 'PUT', body }),
-      invalidatesTags: touched,
-    }),
-    saveLadder: build.mutation<LibraryReply, LadderEntryDto>({
-      query: (body) => ({ url: `library/ladders/${body.entry.id}`, method: 'PUT', body }),
-      invalidatesTags: touched,
-    }),
-    saveFault: build.mutation<LibraryReply, FaultEntryDto>({
-      query: (body) => ({ url: `library/faults/${body.entry.id}`, method: 'PUT', body }),
+    saveEntry: build.mutation<LibraryReply, SavedEntry>({
+      query: ({ kind, body }) => ({ url: `library/${kind}s/${body.entry.id}`, method: 'PUT', body }),
       invalidatesTags: touched,
     }),
     resetEntry: build.mutation<LibraryReply, { readonly kind: EntryKind; readonly id: string; readonly body: EntryResetDto }>({
@@ -64,9 +59,7 @@ export const {
   useLibraryQuery,
   usePlanUsesQuery,
   useSchoolsQuery,
-  useSaveDrillMutation,
-  useSaveFaultMutation,
-  useSaveLadderMutation,
+  useSaveEntryMutation,
   useResetEntryMutation,
   useImportLibraryMutation,
   useSaveSchoolsMutation,

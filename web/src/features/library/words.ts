@@ -1,7 +1,16 @@
 import type { Drill } from '@myokinet/core/drills';
+import type { EntryKind } from '@myokinet/core/library';
 import { bodyModel } from '@myokinet/core/statics';
 import type { Option } from '../../kit/EntryFields.tsx';
 import type { Blade } from '@myokinet/core/schools';
+
+/** What an entry of each kind is called, and where its pages lie. */
+export const KIND_WORDS: Readonly<Record<EntryKind, { readonly name: string; readonly path: string }>> = {
+  drill: { name: 'drill', path: '/library/drills' },
+  ladder: { name: 'ladder', path: '/library/ladders' },
+  measure: { name: 'check', path: '/library/checks' },
+  fault: { name: 'fault', path: '/library/faults' },
+};
 
 /** A figure of nobody in particular. */
 export const ANYBODY = { stature: 1.7 } as const;

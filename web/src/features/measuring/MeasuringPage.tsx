@@ -1,12 +1,13 @@
 import type { RepeatabilityReply } from '@myokinet/core/contracts';
-import { type Measure, measureOf, type OwnError, OWN_ERROR_RULES, realFrom } from '@myokinet/core/measuring';
+import { type Measure, type OwnError, OWN_ERROR_RULES, realFrom } from '@myokinet/core/measuring';
 import { dayInWords, formatError } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useMeasuringQuery } from './endpoints.ts';
 import { RepeatabilityForm } from './RepeatabilityForm.tsx';
-import { TESTABLE } from './testDraft.ts';
+import { isTestable } from './testDraft.ts';
 import { TestResult } from './TestResult.tsx';
 
 /** What the coach's own figures are worth: the measuring error in each check, and the tests it comes from. */
@@ -43,6 +44,7 @@ export function MeasuringPage() {
 }
 
 function ErrorTable({ ownErrors }: { readonly ownErrors: Readonly<Record<string, OwnError>> }) {
+  const library = useLibrary();
   return (
     <div className="relative mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label="Measuring errors">
       <table className="plain-table">
@@ -55,7 +57,7 @@ function ErrorTable({ ownErrors }: { readonly ownErrors: Readonly<Record<string,
           </tr>
         </thead>
         <tbody>
-          {TESTABLE.map((measure) => {
+          {library.measures.filter(isTestable).map((measure) => {
             const own = ownErrors[measure.id];
             return (
               <tr key={measure.id}>
@@ -94,7 +96,7 @@ function defaultOf({ error }: Measure): number {
 
 function Test({ test, now }: { readonly test: RepeatabilityReply; readonly now: Date }) {
   const [open, setOpen] = useState(false);
-  const measure = measureOf(test.measureId);
+  const measure = useLibrary().measure(test.measureId);
   return (
     <div className="border-b border-base-300 py-1.5">
       <button type="button" className="w-full cursor-pointer text-start" aria-expanded={open} onClick={() => setOpen(!open)}>

@@ -1,25 +1,28 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { measureOf, measureSides } from '@myokinet/core/measuring';
+import { measureSides, unreadableMeasure } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import { useDraft } from '../../client/useDraft.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCaseloadQuery } from '../caseload/index.ts';
 import { useRecordRepeatabilityMutation } from './endpoints.ts';
 import { moveOnEnter } from '../../kit/moveOnEnter.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { blankRow, blankTest, forMeasure, readTest, type TestDraft, type TestRow, TESTABLE } from './testDraft.ts';
+import { blankRow, blankTest, forMeasure, isTestable, readTest, type TestDraft, type TestRow } from './testDraft.ts';
 import { TestResult } from './TestResult.tsx';
 
 /** The same bodies measured twice: by the coach, or by two. */
 export function RepeatabilityForm() {
-  const draft = useDraft<TestDraft>('repeatability', blankTest);
+  const library = useLibrary();
+  const testable = library.measures.filter(isTestable);
+  const draft = useDraft<TestDraft>('repeatability', () => blankTest(testable[0] ?? unreadableMeasure('')));
   const { data: caseload = [] } = useCaseloadQuery();
   const [record, { isLoading, error }] = useRecordRepeatabilityMutation();
   const { value } = draft;
   const now = useMemo(() => instant(new Date()), []);
-  const measure = measureOf(value.measureId);
-  const { problems, result, dto } = readTest(value, value.takenAt ?? now);
+  const measure = library.measure(value.measureId);
+  const { problems, result, dto } = readTest(value, measure, value.takenAt ?? now);
   const setRow = (id: string, change: Partial<TestRow>) =>
     draft.change({ ...value, rows: value.rows.map((r) => (r.id === id ? { ...r, ...change } : r)) });
   const save = async () => {
@@ -49,9 +52,9 @@ export function RepeatabilityForm() {
           <select
             className="select select-sm w-52"
             value={value.measureId}
-            onChange={(e) => draft.change(forMeasure(value, e.target.value))}
+            onChange={(e) => draft.change(forMeasure(value, library.measure(e.target.value)))}
           >
-            {TESTABLE.map((m) => (
+            {testable.map((m) => (
               <option key={m.id} value={m.id}>
                 {m.name}
               </option>
@@ -146,11 +149,7 @@ export function RepeatabilityForm() {
       {result && <TestResult measure={measure} kind={value.kind} result={result} />}
       <ProblemNote error={error} retry={() => void save()} />
       <div className="mt-2 flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => draft.change({ ...value, rows: [...value.rows, blankRow(value.measureId)] })}
-        >
+        <button type="button" className="btn btn-sm" onClick={() => draft.change({ ...value, rows: [...value.rows, blankRow(measure)] })}>
           <Plus size={16} aria-hidden /> Another line
         </button>
         <button type="submit" className="btn btn-primary btn-sm" disabled={!dto || Object.keys(problems).length > 0 || isLoading}>

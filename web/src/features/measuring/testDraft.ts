@@ -1,6 +1,6 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import type { RepeatabilityTestDto } from '@myokinet/core/contracts';
-import { type Measure, measureOf, MEASURES, measureSides, type Repeatability, repeatability, trialProblem } from '@myokinet/core/measuring';
+import { type Measure, measureSides, type Repeatability, repeatability, trialProblem } from '@myokinet/core/measuring';
 import { newId } from '../../client/newId.ts';
 
 /** A repeatability test while it is typed: one line for each body or side that is measured twice. */
@@ -22,26 +22,31 @@ export interface TestRow {
   readonly second: string;
 }
 
-/** Checks with an error of measuring: what a test can tell something about. */
-export const TESTABLE: readonly Measure[] = MEASURES.filter((m) => m.error.kind === 'scatter');
+/** A check with an error of measuring: what a test can tell something about. */
+export const isTestable = (m: Measure) => m.error.kind === 'scatter';
 const FEWEST = 3;
 
-export function blankTest(): TestDraft {
-  const measureId = TESTABLE[0]?.id ?? '';
+/** @param measure the first of the checks that can be tested */
+export function blankTest(measure: Measure): TestDraft {
+  const measureId = measure.id;
   return {
     ...{ id: newId(), takenAt: null, measureId, kind: 'one coach', otherCoach: '' },
-    rows: Array.from({ length: FEWEST }, () => blankRow(measureId)),
+    rows: Array.from({ length: FEWEST }, () => blankRow(measure)),
   };
 }
 
-export function blankRow(measureId: string): TestRow {
-  return { id: newId(), traineeId: '', side: measureSides(measureOf(measureId))[0] ?? 'whole', first: '', second: '' };
+export function blankRow(measure: Measure): TestRow {
+  return { id: newId(), traineeId: '', side: measureSides(measure)[0] ?? 'whole', first: '', second: '' };
 }
 
 /** Another check: the lines stay, on sides that it has. */
-export function forMeasure(draft: TestDraft, measureId: string): TestDraft {
-  const sides = measureSides(measureOf(measureId));
-  return { ...draft, measureId, rows: draft.rows.map((r) => ({ ...r, side: sides.includes(r.side) ? r.side : (sides[0] ?? 'whole') })) };
+export function forMeasure(draft: TestDraft, measure: Measure): TestDraft {
+  const sides = measureSides(measure);
+  return {
+    ...draft,
+    measureId: measure.id,
+    rows: draft.rows.map((r) => ({ ...r, side: sides.includes(r.side) ? r.side : (sides[0] ?? 'whole') })),
+  };
 }
 
 interface ReadFigures {
@@ -68,8 +73,7 @@ export interface ReadTest {
 }
 
 /** What the test says so far, and what keeps it from being saved. */
-export function readTest(draft: TestDraft, takenAt: string): ReadTest {
-  const measure = measureOf(draft.measureId);
+export function readTest(draft: TestDraft, measure: Measure, takenAt: string): ReadTest {
   const lines = draft.rows.map((row) => ({ row, first: figuresOf(measure, row.first), second: figuresOf(measure, row.second) }));
   const problems: Record<string, string> = {};
   for (const { row, first, second } of lines) {

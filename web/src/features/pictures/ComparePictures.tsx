@@ -1,8 +1,9 @@
 import type { PictureReply } from '@myokinet/core/contracts';
 import { alignPictures } from '@myokinet/core/landmarks';
-import { capacityFromTrials, changeBetween, measureOf } from '@myokinet/core/measuring';
+import { capacityFromTrials, changeBetween, type Measure } from '@myokinet/core/measuring';
 import { dayInWords, formatApart } from '@myokinet/core/quantities';
 import { useState } from 'react';
+import { useLibrary } from '../../client/LibraryContext.ts';
 
 export interface ComparePicturesProps {
   readonly traineeId: string;
@@ -13,6 +14,7 @@ export interface ComparePicturesProps {
 
 /** Two pictures side by side, and the later one laid on the earlier by their first two landmarks. */
 export function ComparePictures({ traineeId, earlier, later, now }: ComparePicturesProps) {
+  const library = useLibrary();
   const [share, setShare] = useState(0.5);
   if (!earlier)
     return (
@@ -26,7 +28,7 @@ export function ComparePictures({ traineeId, earlier, later, now }: ComparePictu
   const moved = a1 && a2 && b1 && b2 ? alignPictures([b1, b2], [a1, a2]) : undefined;
   return (
     <>
-      <p className="mb-2">{comparison(earlier, later)}</p>
+      <p className="mb-2">{comparison(library.measure(earlier.measureId), earlier, later)}</p>
       <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
         <Shown traineeId={traineeId} picture={earlier} caption={`${dayInWords(earlier.takenAt, now)}, ${earlier.value}°`} />
         <Shown traineeId={traineeId} picture={later} caption={`${dayInWords(later.takenAt, now)}, ${later.value}°`} />
@@ -101,8 +103,7 @@ function urlOf(traineeId: string, { id }: PictureReply): string {
   return `/api/trainees/${traineeId}/pictures/${id}/image`;
 }
 
-function comparison(earlier: PictureReply, later: PictureReply): string {
-  const measure = measureOf(earlier.measureId);
+function comparison(measure: Measure, earlier: PictureReply, later: PictureReply): string {
   const capacity = ({ side, value, standardError, takenAt }: PictureReply) =>
     capacityFromTrials(measure, [{ side, value, standardError }], { takenAt });
   const { difference, detectable, real } = changeBetween(capacity(earlier), capacity(later));

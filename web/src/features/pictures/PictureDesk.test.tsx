@@ -1,11 +1,13 @@
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { type Keypoint, templateFor } from '@myokinet/core/landmarks';
-import { measureOf } from '@myokinet/core/measuring';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createStore } from '../../app/store.ts';
 import { PictureDesk } from './PictureDesk.tsx';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const seen: { keypoints: readonly Keypoint[]; fails?: string } = { keypoints: [] };
 vi.mock('./pose.ts', () => ({
@@ -25,7 +27,7 @@ function show(measureId: string) {
     <Provider store={createStore()}>
       <PictureDesk
         {...{ picture, trainee, take }}
-        template={templateFor(measureId)!}
+        template={templateFor(measureOf(measureId))!}
         measure={measureOf(measureId)}
         side="right"
         close={vi.fn()}

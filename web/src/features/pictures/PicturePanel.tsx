@@ -15,7 +15,7 @@ export interface PicturePanelProps extends TakeReading {
 
 /** Reads a trial off a photo or one frame of a video. Nothing of it leaves the machine. */
 export function PicturePanel({ measure, trainee, side, label, take }: PicturePanelProps) {
-  const template = templateFor(measure.id);
+  const template = templateFor(measure);
   const [picture, setPicture] = useState<OpenPicture | undefined>();
   const [video, setVideo] = useState<string | undefined>();
   const [problem, setProblem] = useState('');

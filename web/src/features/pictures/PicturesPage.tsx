@@ -1,11 +1,12 @@
 import type { PictureReply } from '@myokinet/core/contracts';
-import { bandOfReading, isMeasure, measureOf } from '@myokinet/core/measuring';
+import { bandOfReading, type MeasureOf } from '@myokinet/core/measuring';
 import { dayInWords } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { usePicturesQuery, useTakeOffPictureMutation } from './endpoints.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { ComparePictures } from './ComparePictures.tsx';
@@ -14,12 +15,13 @@ import { ComparePictures } from './ComparePictures.tsx';
 export function PicturesPage() {
   const trainee = useCurrentTrainee();
   const { data, error, isLoading, refetch } = usePicturesQuery(trainee.id);
+  const library = useLibrary();
   const [takeOff, removal] = useTakeOffPictureMutation();
   const [search, setSearch] = useSearchParams();
   const [chosen, setChosen] = useState<{ readonly earlier?: string; readonly later?: string }>({});
   if (isLoading) return <Waiting />;
   const now = new Date();
-  const kept = (data ?? []).filter((p) => isMeasure(p.measureId)).toSorted((a, b) => a.takenAt.localeCompare(b.takenAt));
+  const kept = (data ?? []).filter((p) => library.hasMeasure(p.measureId)).toSorted((a, b) => a.takenAt.localeCompare(b.takenAt));
   const positions = [...new Set(kept.map(positionOf))];
   const position = positions.find((p) => p === search.get('of')) ?? positions.at(-1);
   const here = kept.filter((p) => positionOf(p) === position);
@@ -43,7 +45,7 @@ export function PicturesPage() {
             >
               {positions.map((p) => (
                 <option key={p} value={p}>
-                  {positionName(p)}
+                  {positionName(p, library.measure)}
                 </option>
               ))}
             </select>
@@ -133,7 +135,7 @@ function positionOf({ measureId, side }: PictureReply): string {
   return `${measureId}/${side}`;
 }
 
-function positionName(position: string): string {
+function positionName(position: string, measureOf: MeasureOf): string {
   const [measureId = '', side = ''] = position.split('/');
   return `${measureOf(measureId).name}${side === 'whole' ? '' : `, ${side}`}`;
 }

@@ -2,7 +2,7 @@ import { templateFor } from '@myokinet/core/landmarks';
 import { describe, expect, it } from 'vitest';
 import { confirmed, laid, moved, newLevel, suggested, waiting } from './landmarks.ts';
 
-const template = templateFor('arm-lean')!;
+const template = templateFor({ picture: 'arm-lean' })!;
 const fresh = () => waiting(template, 1000, 800);
 
 describe('landmarks on a picture', () => {

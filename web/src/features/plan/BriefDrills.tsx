@@ -2,7 +2,7 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { schoolsOf } from '@myokinet/core/schools';
 import { weekStartOf } from '@myokinet/core/planning';
-import { useSchools } from '../library/index.ts';
+import { useSchools } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee, useFittedLibrary } from '../trainee/index.ts';
 import type { BriefDraft } from './briefDraft.ts';
 import { DrillPicker } from './DrillPicker.tsx';

@@ -1,5 +1,4 @@
 import type { PlanReply } from '@myokinet/core/contracts';
-import { measureOf } from '@myokinet/core/measuring';
 import { dayOfWeek, isLoadedSession, PAUSE_REASONS, WEEKDAYS, weekdayOf, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
@@ -8,7 +7,7 @@ import { CalendarPlus, ChevronLeft, ChevronRight, Printer } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useRechecksQuery } from '../caseload/index.ts';
 import { usePlansQuery } from './endpoints.ts';
-import { useSchools } from '../library/index.ts';
+import { useSchools } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useCurrentTrainee, useFittedLibrary } from '../trainee/index.ts';
@@ -129,9 +128,13 @@ function Calendar({ from, plans }: { readonly from: CalendarDay; readonly plans:
                         );
                       })}
                       {due.map((r) => (
-                        <p key={r.dueOn} className="state-mark leading-snug" title={r.measureIds.map((m) => measureOf(m).name).join(', ')}>
+                        <p
+                          key={r.dueOn}
+                          className="state-mark leading-snug"
+                          title={r.measureIds.map((m) => library.measure(m).name).join(', ')}
+                        >
                           {r.measureIds.length === 1
-                            ? `Re-check: ${measureOf(r.measureIds[0] ?? '').phrase}`
+                            ? `Re-check: ${library.measure(r.measureIds[0] ?? '').phrase}`
                             : `${r.measureIds.length} re-checks`}
                         </p>
                       ))}

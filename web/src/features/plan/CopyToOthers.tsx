@@ -13,7 +13,7 @@ import { planEndpoints } from './endpoints.ts';
 import { readinessEndpoints } from '../readiness/index.ts';
 import { recordEndpoints } from '../record/index.ts';
 import { traineeEndpoints, useCurrentTrainee } from '../trainee/index.ts';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { nextPlan, withProposal } from './planDraft.ts';
 
 interface CopyToOthersProps {

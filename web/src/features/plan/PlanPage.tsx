@@ -3,7 +3,7 @@ import { weekStartOf } from '@myokinet/core/planning';
 import { type CalendarDay } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
 import { useSearchParams } from 'react-router';
-import { useSchools } from '../library/index.ts';
+import { useSchools } from '../../client/LibraryContext.ts';
 import { ConflictNote } from '../../kit/ConflictNote.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';

@@ -1,5 +1,4 @@
 import { sideLabel } from '@myokinet/core/anatomy';
-import { measureOf } from '@myokinet/core/measuring';
 import type { Served } from '@myokinet/core/planning';
 import { StateMark } from '../../kit/StateMark.tsx';
 
@@ -25,11 +24,11 @@ export function ServedTable({ served }: { readonly served: readonly Served[] }) 
           </tr>
         </thead>
         <tbody>
-          {needs.map(({ measureId, headroom, limiter }) => (
+          {needs.map(({ measureId, measure, headroom, limiter }) => (
             <tr key={measureId}>
               <th scope="row" className="font-normal whitespace-normal!">
                 <StateMark state={headroom.state} /> {headroom.side === 'whole' ? '' : `${sideLabel(headroom.side).toLowerCase()} `}
-                {measureOf(measureId).phrase}
+                {measure.phrase}
                 {limiter && <span className="font-semibold"> (limiter)</span>}
               </th>
               {weeks.map((w) => {

@@ -3,7 +3,7 @@ import { sessionMinutes, weekStartOf } from '@myokinet/core/planning';
 import { dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { Link } from 'react-router';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { usePlanQuery } from './endpoints.ts';
 

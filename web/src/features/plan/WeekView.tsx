@@ -4,7 +4,7 @@ import { WandSparkles } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
-import { useSchools } from '../library/index.ts';
+import { useSchools } from '../../client/LibraryContext.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { DeskBar } from './DeskBar.tsx';
 import { freeDay, withSchools, withSession } from './planDraft.ts';

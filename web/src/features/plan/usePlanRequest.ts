@@ -1,7 +1,7 @@
 import type { PlanDto } from '@myokinet/core/contracts';
 import type { CalendarDay } from '@myokinet/core/quantities';
 import { type Schools, schoolsOf } from '@myokinet/core/schools';
-import { useLibrary, useSchools } from '../library/index.ts';
+import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { useCurrentBody, useCurrentTrainee, useFittedLibrary } from '../trainee/index.ts';
 import type { PlanRequest } from './plannerWorker.ts';
 import { usePlanFacts } from './PlanGate.tsx';

@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { newId } from '../../client/newId.ts';
-import { useSchools } from '../library/index.ts';
+import { useSchools } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { withProposal } from './planDraft.ts';
 import { proposed } from './proposals.ts';

@@ -1,6 +1,6 @@
-import { BUILT_IN } from '@myokinet/core/catalogue';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { openLibrary } from '@myokinet/core/library';
-import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { capacityFromTrials } from '@myokinet/core/measuring';
 import { amount, instant } from '@myokinet/core/quantities';
 import { type Gate, headroom, judgeGate } from '@myokinet/core/readiness';
 import { COMMON_PRACTICE } from '@myokinet/core/reference';
@@ -10,6 +10,8 @@ import { MemoryRouter } from 'react-router';
 import { expect, it } from 'vitest';
 import { createStore } from '../../app/store.ts';
 import { GatePanel } from './GatePanel.tsx';
+
+const { measure: measureOf } = BUILT_IN_LIBRARY;
 
 const now = new Date('2026-11-24T12:00:00Z');
 const rung = openLibrary(BUILT_IN).rung('push-up', 'wall');
@@ -24,7 +26,15 @@ function show(gate: Gate, renewal = false) {
   );
 }
 
-const closed = judgeGate({ headrooms: [], sessions: [], symptoms: [], openStopSigns: ['Pinch 2/10.'], locks: ['Medical hold.'], now });
+const closed = judgeGate({
+  headrooms: [],
+  sessions: [],
+  symptoms: [],
+  openStopSigns: ['Pinch 2/10.'],
+  locks: ['Medical hold.'],
+  measureOf,
+  now,
+});
 const asked = {
   measureId: 'plank-hold',
   side: 'whole',
@@ -36,11 +46,12 @@ const asked = {
 } as const;
 const shown = capacityFromTrials(measureOf('plank-hold'), [{ side: 'whole', value: 60 }], { takenAt: instant(now) });
 const open = judgeGate({
-  headrooms: [headroom(shown, asked, now)],
+  headrooms: [headroom(shown, asked, measureOf(asked.measureId), now)],
   sessions: [],
   symptoms: [],
   openStopSigns: [],
   locks: [],
+  measureOf,
   now,
   rules: { cleanSessions: 0, sessionWindowDays: 28, quietDays: 7 },
 });

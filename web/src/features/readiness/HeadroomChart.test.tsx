@@ -1,7 +1,7 @@
-import { BUILT_IN } from '@myokinet/core/catalogue';
+import { BUILT_IN, BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { demandsOn } from '@myokinet/core/ladders';
 import { openLibrary } from '@myokinet/core/library';
-import { capacityFromTrials, measureOf } from '@myokinet/core/measuring';
+import { capacityFromTrials } from '@myokinet/core/measuring';
 import { addDays } from '@myokinet/core/quantities';
 import { headroom, limiterOf } from '@myokinet/core/readiness';
 import { fireEvent, render, screen, within } from '@testing-library/react';
@@ -10,16 +10,18 @@ import { HeadroomChart } from './HeadroomChart.tsx';
 import { BANDS_SHOWN, headroomRows, markOf } from './headroomRows.ts';
 import { bodyModel } from '@myokinet/core/statics';
 
+const { measure: measureOf } = BUILT_IN_LIBRARY;
+
 const now = new Date('2026-11-24T12:00:00Z');
-const demands = demandsOn(openLibrary(BUILT_IN).rung('hang-and-swing', 'free-hang'), bodyModel({ statureM: 1.72, massKg: 63 }));
+const demands = demandsOn(openLibrary(BUILT_IN).rung('hang-and-swing', 'free-hang'), bodyModel({ statureM: 1.72, massKg: 63 }), measureOf);
 
 function headroomsWith(figures: Readonly<Record<string, number>>, daysAgo: Readonly<Record<string, number>> = {}) {
   return demands.map((demand) => {
     const value = figures[`${demand.measureId}/${demand.side}`];
-    if (value === undefined) return headroom(undefined, demand, now);
+    if (value === undefined) return headroom(undefined, demand, measureOf(demand.measureId), now);
     const trials = [1, 2, 3].map(() => ({ side: demand.side, value }));
     const takenAt = addDays(now, -(daysAgo[demand.measureId] ?? 1));
-    return headroom(capacityFromTrials(measureOf(demand.measureId), trials, { takenAt }), demand, now);
+    return headroom(capacityFromTrials(measureOf(demand.measureId), trials, { takenAt }), demand, measureOf(demand.measureId), now);
   });
 }
 
@@ -36,7 +38,7 @@ const HEADROOMS = headroomsWith(
   },
   { grip: 80 },
 );
-const rows = headroomRows(HEADROOMS, limiterOf(HEADROOMS));
+const rows = headroomRows(HEADROOMS, limiterOf(HEADROOMS), measureOf);
 const row = (id: string) => rows.find((r) => r.measureId === id);
 
 describe('rows', () => {
@@ -59,14 +61,14 @@ describe('rows', () => {
 
   it('say “check this next” where nothing is short but something unknown', () => {
     const some = headroomsWith({ 'packed-hang/whole': 60 });
-    expect(headroomRows(some, limiterOf(some))[0]).toMatchObject({ state: 'unknown', tag: 'check this next' });
+    expect(headroomRows(some, limiterOf(some), measureOf)[0]).toMatchObject({ state: 'unknown', tag: 'check this next' });
   });
 });
 
 describe('marks', () => {
   const markFor = (measureId: string, side: string, trails = {}) => {
     const h = HEADROOMS.find((x) => x.demand.measureId === measureId && x.side === side);
-    return h && markOf(h, trails);
+    return h && markOf(h, trails, measureOf(h.demand.measureId));
   };
 
   it('count headroom in error bands, clip what is far out, and whisker by one band', () => {
@@ -90,7 +92,16 @@ describe('marks', () => {
 
 describe('the chart', () => {
   const show = () =>
-    render(<HeadroomChart title="Headroom for the free hang" headrooms={HEADROOMS} limiter={limiterOf(HEADROOMS)} trails={{}} now={now} />);
+    render(
+      <HeadroomChart
+        measureOf={measureOf}
+        title="Headroom for the free hang"
+        headrooms={HEADROOMS}
+        limiter={limiterOf(HEADROOMS)}
+        trails={{}}
+        now={now}
+      />,
+    );
 
   it('reads as a table, each side with its figure, headroom and state', () => {
     show();

@@ -1,4 +1,4 @@
-import type { Capacity } from '@myokinet/core/measuring';
+import type { Capacity, MeasureOf } from '@myokinet/core/measuring';
 import type { Headroom } from '@myokinet/core/readiness';
 import { useState } from 'react';
 import { BANDS_SHOWN, figureWords, type HeadroomRow, headroomRows, type Mark, markOf } from './headroomRows.ts';
@@ -12,6 +12,7 @@ export interface HeadroomChartProps {
   readonly limiter: Headroom | undefined;
   /** Earlier capacities, newest first, by check and side. */
   readonly trails: Readonly<Record<string, readonly Capacity[]>>;
+  readonly measureOf: MeasureOf;
   readonly now: Date;
 }
 
@@ -36,8 +37,8 @@ function scaleFor(width: number): Scale {
 }
 
 /** Every demand of a rung against one shared mark: right of it is spare, left is short. */
-export function HeadroomChart({ title, headrooms, limiter, trails, now }: HeadroomChartProps) {
-  const rows = headroomRows(headrooms, limiter);
+export function HeadroomChart({ title, headrooms, limiter, trails, measureOf, now }: HeadroomChartProps) {
+  const rows = headroomRows(headrooms, limiter, measureOf);
   const [plot, width] = usePixelWidth<HTMLDivElement>(USUAL_WIDTH);
   const scale = scaleFor(width);
   const [openRow, setOpenRow] = useState<string | undefined>();
@@ -69,7 +70,7 @@ export function HeadroomChart({ title, headrooms, limiter, trails, now }: Headro
                 aria-expanded={openRow === row.measureId}
                 onClick={() => setOpenRow(openRow === row.measureId ? undefined : row.measureId)}
               >
-                <span className="font-semibold">{row.name}</span>
+                <span className="font-semibold">{row.measure.name}</span>
                 {row.tag && (
                   <span
                     className={`ms-2 px-1 text-xs font-semibold whitespace-nowrap ${row.tag === 'limiter' ? 'bg-error text-error-content' : 'bg-neutral text-neutral-content'}`}
@@ -149,7 +150,7 @@ function Plot({ rows, trails, scale }: PlotProps) {
 
 function RowMarks({ row, trails, scale }: Omit<PlotProps, 'rows'> & { readonly row: HeadroomRow }) {
   const middle = scale.row / 2;
-  const marks = row.sides.map((side) => markOf(side, trails));
+  const marks = row.sides.map((side) => markOf(side, trails, row.measure));
   return (
     <>
       {marks.some((mark) => !mark) && (
@@ -228,12 +229,12 @@ function ReadAsTable({ title, rows }: { readonly title: string; readonly rows: r
           row.sides.map((h) => (
             <tr key={row.measureId + h.side}>
               <th scope="row">
-                {row.name}
+                {row.measure.name}
                 {row.tag ? ` (${row.tag})` : ''}
               </th>
               <td>{row.asked}</td>
               <td>{h.side === 'whole' ? 'no sides' : h.side}</td>
-              <td>{figureWords(h)}</td>
+              <td>{figureWords(h, row.measure)}</td>
               <td>{h.words}</td>
               <td>{h.state}</td>
             </tr>

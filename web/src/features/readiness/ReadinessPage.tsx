@@ -2,7 +2,7 @@ import { capacityInWords } from '@myokinet/core/readiness';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { HeadroomChart } from './HeadroomChart.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { ReasonForm } from '../../client/ReasonForm.tsx';
@@ -53,6 +53,7 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
           </p>
         )}
         <HeadroomChart
+          measureOf={library.measure}
           title={rung ? `Headroom for ${rung.name}` : `Headroom on the top rung`}
           headrooms={data.headrooms}
           limiter={data.gate?.limiter}
@@ -80,7 +81,7 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
             <ul className="list-disc ps-5">
               {data.slipped.map((h) => (
                 <li key={h.demand.measureId + h.side}>
-                  {capacityInWords(h)}: {h.words}.
+                  {capacityInWords(h, library.measure(h.demand.measureId))}: {h.words}.
                 </li>
               ))}
             </ul>

@@ -1,4 +1,4 @@
-import { type Capacity, changeBetween, measureOf, readingInWords, readingWithBand } from '@myokinet/core/measuring';
+import { type Capacity, changeBetween, type Measure, readingInWords, readingWithBand } from '@myokinet/core/measuring';
 import { formatAmount, formatBand, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { originInWords } from '@myokinet/core/reference';
@@ -17,12 +17,12 @@ export function RowDetails({
   readonly now: Date;
   readonly close: () => void;
 }) {
-  const measure = measureOf(row.measureId);
+  const { measure } = row;
   const demand = row.sides[0]?.demand;
   return (
-    <section className="sheet mt-2 p-3" aria-label={`${row.name}: details`}>
+    <section className="sheet mt-2 p-3" aria-label={`${measure.name}: details`}>
       <div className="flex items-start justify-between">
-        <h3>{row.name}</h3>
+        <h3>{measure.name}</h3>
         <button type="button" className="btn btn-ghost btn-xs btn-square" aria-label="Close details" onClick={close}>
           <X size={16} aria-hidden />
         </button>
@@ -38,14 +38,15 @@ export function RowDetails({
           const [before] = earlier;
           return (
             <li key={h.side}>
-              <span className="font-semibold">{h.side === 'whole' ? 'Now' : h.side === 'left' ? 'Left' : 'Right'}:</span> {figureWords(h)}
+              <span className="font-semibold">{h.side === 'whole' ? 'Now' : h.side === 'left' ? 'Left' : 'Right'}:</span>{' '}
+              {figureWords(h, measure)}
               {h.capacity && (
                 <span className="aside">
                   {' '}
                   on {shortDay(h.capacity.takenAt, now)}, {h.capacity.errorBasis}
                 </span>
               )}
-              {h.capacity && before && <span className="aside block text-sm">{sinceWords(before, h.capacity, now)}</span>}
+              {h.capacity && before && <span className="aside block text-sm">{sinceWords(measure, before, h.capacity, now)}</span>}
               {earlier.length > 0 && (
                 <span className="aside block text-sm">
                   Earlier: {earlier.map((c) => `${readingWithBand(measure, c.value, c.band)} (${shortDay(c.takenAt, now)})`).join(' · ')}
@@ -59,9 +60,8 @@ export function RowDetails({
   );
 }
 
-function sinceWords(before: Capacity, latest: Capacity, now: Date): string {
+function sinceWords(measure: Measure, before: Capacity, latest: Capacity, now: Date): string {
   const { difference, detectable, real } = changeBetween(before, latest);
-  const measure = measureOf(latest.measureId);
   const { unit } = measure;
   if (measure.choices) return `${readingInWords(measure, before.value)} on ${shortDay(before.takenAt, now)}.`;
   const size = formatAmount(Math.abs(difference), unit);

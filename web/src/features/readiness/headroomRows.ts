@@ -1,11 +1,11 @@
 import { demandInWords } from '@myokinet/core/ladders';
-import { type Capacity, measureOf, readingWithBand } from '@myokinet/core/measuring';
-import { byUrgency, checkKey, type Headroom, type HeadroomState } from '@myokinet/core/readiness';
+import { type Capacity, type Measure, type MeasureOf, readingWithBand } from '@myokinet/core/measuring';
+import { byUrgency, checkKey, type Headroom, type HeadroomState, overDemand } from '@myokinet/core/readiness';
 
 /** One demand as a row of the chart: its sides, the worse one deciding the words. */
 export interface HeadroomRow {
   readonly measureId: string;
-  readonly name: string;
+  readonly measure: Measure;
   readonly asked: string;
   readonly sides: readonly Headroom[];
   readonly state: HeadroomState;
@@ -15,7 +15,7 @@ export interface HeadroomRow {
 }
 
 /** Rows of the chart, shortest headroom on top. */
-export function headroomRows(headrooms: readonly Headroom[], limiter: Headroom | undefined): readonly HeadroomRow[] {
+export function headroomRows(headrooms: readonly Headroom[], limiter: Headroom | undefined, measureOf: MeasureOf): readonly HeadroomRow[] {
   const sorted = [...headrooms].sort(byUrgency);
   return [...new Set(sorted.map((h) => h.demand.measureId))].map((measureId) => {
     const sides = (['left', 'right', 'whole'] as const).flatMap((side) =>
@@ -24,10 +24,11 @@ export function headroomRows(headrooms: readonly Headroom[], limiter: Headroom |
     const worst = [...sides].sort(byUrgency)[0];
     if (!worst) throw new Error(`No headroom for ${measureId}`);
     const { demand } = worst;
+    const measure = measureOf(measureId);
     return {
       measureId,
-      name: measureOf(measureId).name,
-      asked: demandInWords(demand) + (demand.basis ? ` (${demand.basis})` : ''),
+      measure,
+      asked: demandInWords(demand, measure) + (demand.basis ? ` (${demand.basis})` : ''),
       sides,
       state: worst.state,
       verdict: verdictWords(worst, sides),
@@ -65,11 +66,10 @@ export interface Mark {
 }
 
 /** Where one side of a row is drawn; nothing for an unknown one. */
-export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Capacity[]>>): Mark | undefined {
+export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Capacity[]>>, measure: Measure): Mark | undefined {
   if (h.bands === undefined || !h.capacity || h.state === 'unknown') return undefined;
   const { demand, capacity } = h;
-  const sign = demand.direction === 'at least' ? 1 : -1;
-  const width = capacity.band > 0 ? capacity.band : measureOf(demand.measureId).limits.step;
+  const width = capacity.band > 0 ? capacity.band : measure.limits.step;
   // A level is what it is: no whisker.
   const reach = capacity.band > 0 ? 1 : 0;
   const clip = (z: number) => Math.max(-BANDS_SHOWN, Math.min(BANDS_SHOWN, z));
@@ -80,11 +80,11 @@ export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Cap
     at: clip(h.bands),
     clipped: Math.abs(h.bands) > BANDS_SHOWN,
     whisker: [clip(h.bands - reach), clip(h.bands + reach)],
-    trail: (trails[checkKey(demand.measureId, h.side)] ?? []).map((c) => clip((sign * (c.value - demand.value)) / width)),
+    trail: (trails[checkKey(demand.measureId, h.side)] ?? []).map((c) => clip(overDemand(c.value, demand) / width)),
   };
 }
 
 /** `160° ± 3°`, or that it was never taken. */
-export function figureWords({ capacity, demand }: Headroom): string {
-  return capacity ? readingWithBand(measureOf(demand.measureId), capacity.value, capacity.band) : 'never checked';
+export function figureWords({ capacity }: Headroom, measure: Measure): string {
+  return capacity ? readingWithBand(measure, capacity.value, capacity.band) : 'never checked';
 }

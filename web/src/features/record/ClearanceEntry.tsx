@@ -2,10 +2,12 @@ import type { ClearanceReply } from '@myokinet/core/contracts';
 import { shortDay } from '@myokinet/core/quantities';
 import { capacityInWords } from '@myokinet/core/readiness';
 import { useState } from 'react';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 /** Who signed what, when, on which figures, and what took it back. */
 export function ClearanceEntry({ clearance: c, now }: { readonly clearance: ClearanceReply; readonly now: Date }) {
+  const { measure } = useLibrary();
   const [open, setOpen] = useState(false);
   return (
     <li className="border-b border-base-300 py-1.5">
@@ -30,7 +32,7 @@ export function ClearanceEntry({ clearance: c, now }: { readonly clearance: Clea
         <ul className="text-sm">
           {c.figures.map((h) => (
             <li key={h.demand.measureId + h.side}>
-              {capacityInWords(h)}: {h.words}
+              {capacityInWords(h, measure(h.demand.measureId))}: {h.words}
               {h.capacity ? `, checked ${shortDay(h.capacity.takenAt, now)}` : ''}.
             </li>
           ))}

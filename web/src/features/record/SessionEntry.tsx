@@ -4,7 +4,7 @@ import type { Library } from '@myokinet/core/library';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
 import { symptomInWords } from '@myokinet/core/safety';
 import { useState } from 'react';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { SessionPhotos } from './SessionPhotos.tsx';
 import { MorningForm } from './MorningForm.tsx';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';

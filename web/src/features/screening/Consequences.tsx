@@ -4,7 +4,7 @@ import { worksRebuilding } from '@myokinet/core/planning';
 import { type CautionInForce, type CautionKind, cautionOf, isLiftable, type ScreeningOutcome } from '@myokinet/core/safety';
 import { CircleCheck, Lock, OctagonAlert } from 'lucide-react';
 import { useState } from 'react';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { ConsultationForm } from './ConsultationForm.tsx';
 

@@ -1,9 +1,9 @@
-import { type Drill, FAULT_IDS, type FaultId, faultsOf } from '@myokinet/core/drills';
+import { type Drill, type FaultId, faultsOf } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import type { Schools } from '@myokinet/core/schools';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { type ItemLog, readSet, type SetLog } from './sessionLog.ts';
 
 export interface FaultEntryProps {
@@ -27,8 +27,8 @@ export function FaultEntry({ item, drill, schools, changeSet }: FaultEntryProps)
     changeSet(set.id, { faults: [...set.faults.filter((f) => f.faultId !== faultId), { faultId, mended }] });
     setFaultId('');
   };
-  const often = faultsOf(drill, schools);
-  const others = FAULT_IDS.filter((f) => !often.includes(f) && library.fault(f).under === undefined);
+  const often = faultsOf(drill, schools, library.faults);
+  const others = library.faults.flatMap((f) => (often.includes(f.id) || f.under !== undefined ? [] : [f.id]));
   return (
     <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
       {done.flatMap((set) =>

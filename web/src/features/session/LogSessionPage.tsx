@@ -4,7 +4,7 @@ import { type CalendarDay, dayInWords } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
 import { Link, useSearchParams } from 'react-router';
-import { useLibrary, useSchools } from '../library/index.ts';
+import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { usePlanQuery } from '../plan/index.ts';

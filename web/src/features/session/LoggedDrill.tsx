@@ -4,7 +4,7 @@ import { FEELINGS } from '@myokinet/core/readiness';
 import type { Schools } from '@myokinet/core/schools';
 import { Check, Plus, X } from 'lucide-react';
 import { useId } from 'react';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
 import { FaultEntry } from './FaultEntry.tsx';

@@ -7,7 +7,7 @@ import { OctagonX, Plus } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useDraft } from '../../client/useDraft.ts';
-import { useLibrary, useSchools } from '../library/index.ts';
+import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { moveOnEnter } from '../../kit/moveOnEnter.ts';
 import { NoteField } from '../../kit/NoteField.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';

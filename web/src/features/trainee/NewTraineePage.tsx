@@ -1,7 +1,7 @@
 import type { TraineeDto } from '@myokinet/core/contracts';
 import { useNavigate } from 'react-router';
 import { useDraft } from '../../client/useDraft.ts';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { blankTrainee } from './blankTrainee.ts';
 import { useAddTraineeMutation } from './endpoints.ts';
 import { TraineeForm } from './TraineeForm.tsx';

@@ -5,7 +5,7 @@ import { WEEKDAYS } from '@myokinet/core/planning';
 import { BODY_LIMITS } from '@myokinet/core/statics';
 import { useEffect, useMemo } from 'react';
 import { type FieldErrors, type Resolver, useForm } from 'react-hook-form';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { Field, Ticks } from '../../kit/fields.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import type { TraineeValues } from './blankTrainee.ts';

@@ -1,7 +1,7 @@
 import { formatAmount } from '@myokinet/core/quantities';
 import { cautionInWords, cautionOf } from '@myokinet/core/safety';
 import { Link, NavLink, Outlet } from 'react-router';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee } from './useCurrentTrainee.ts';
 
 const TABS = [

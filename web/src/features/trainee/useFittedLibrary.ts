@@ -1,6 +1,6 @@
 import { fittedTo, type Library } from '@myokinet/core/library';
 import { useMemo } from 'react';
-import { useLibrary } from '../library/index.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCurrentBody } from './useCurrentTrainee.ts';
 
 /** The studio's library with the hand loads that its set-ups put on the trainee whose pages are open. */

@@ -1,10 +1,11 @@
 import { projectDefault } from '../../reference/index.ts';
-import type { Measure } from '../measure.ts';
+import type { Measure } from '../../measuring/index.ts';
 import { FRESH_DAYS, level, meanOfTrials, scatter, shoulderRange } from './defaults.ts';
 
 export const SHOULDER_MEASURES: readonly Measure[] = [
   shoulderRange({
     id: 'shoulder-flexion',
+    picture: 'shoulder-flexion',
     name: 'Shoulder flexion',
     phrase: 'shoulder flexion',
     joint: 'shoulder',
@@ -19,6 +20,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'shoulder-extension',
+    picture: 'shoulder-extension',
     name: 'Shoulder extension',
     phrase: 'shoulder extension',
     joint: 'shoulder',
@@ -34,6 +36,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'shoulder-abduction',
+    picture: 'shoulder-abduction',
     name: 'Shoulder abduction',
     phrase: 'shoulder abduction',
     joint: 'shoulder',
@@ -48,6 +51,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'scaption',
+    picture: 'scaption',
     name: 'Arm raise in the scapular plane',
     phrase: 'arm raise in the scapular plane',
     joint: 'shoulder',
@@ -149,6 +153,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'wall-slide-height',
+    picture: 'wall-slide-height',
     name: 'Wall slide, height with all contacts',
     phrase: 'wall slide',
     joint: 'shoulder',
@@ -204,6 +209,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   },
   shoulderRange({
     id: 'shoulder-internal-rotation',
+    picture: 'shoulder-internal-rotation',
     name: 'Shoulder internal rotation',
     phrase: 'shoulder internal rotation',
     joint: 'shoulder',
@@ -219,6 +225,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'shoulder-external-rotation',
+    picture: 'shoulder-external-rotation',
     name: 'Shoulder external rotation',
     phrase: 'shoulder external rotation',
     joint: 'shoulder',

@@ -1,11 +1,12 @@
 import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
-import type { Measure } from '../measure.ts';
+import type { Measure } from '../../measuring/index.ts';
 import { cleanCount, FRESH_DAYS, level, meanOfTrials, scatter, wristRange } from './defaults.ts';
 
 export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'grip',
+    device: 'squeeze',
     name: 'Grip',
     phrase: 'grip',
     unit: 'kg',
@@ -26,6 +27,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   },
   wristRange({
     id: 'wrist-extension',
+    picture: 'wrist-extension',
     name: 'Wrist extension',
     phrase: 'wrist extension',
     joint: 'wrist',
@@ -40,6 +42,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'wrist-flexion',
+    picture: 'wrist-flexion',
     name: 'Wrist flexion',
     phrase: 'wrist flexion',
     joint: 'wrist',
@@ -112,6 +115,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'elbow-extension',
+    picture: 'elbow-extension',
     name: 'Elbow extension',
     phrase: 'elbow extension',
     joint: 'elbow',
@@ -128,6 +132,8 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'elbow-crease',
+    device: 'angle held',
+    picture: 'elbow-crease',
     name: 'Elbow crease, turn toward the thumb',
     phrase: 'elbow crease',
     unit: 'deg',
@@ -178,6 +184,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'wrist-extension-loaded',
+    picture: 'wrist-extension-loaded',
     name: 'Wrist extension, loaded',
     phrase: 'loaded wrist extension',
     joint: 'wrist',

@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
-import type { ErrorModel, Measure } from '../measure.ts';
+import type { ErrorModel, Measure } from '../../measuring/index.ts';
 
 /**
  * Degrees of freedom that a default standard error is worth against the trials' own scatter:
@@ -22,7 +22,7 @@ const THREE_TRIALS = 3;
 /** Days after which a figure no longer speaks for the trainee (project defaults). */
 export const FRESH_DAYS = { range: 28, stability: 14, load: 14, grip: 56 } as const;
 
-type Shared = 'unit' | 'better' | 'trials' | 'combine' | 'error' | 'freshDays' | 'limits' | 'origin' | 'instrument';
+type Shared = 'unit' | 'better' | 'trials' | 'combine' | 'error' | 'freshDays' | 'limits' | 'origin' | 'instrument' | 'device';
 type Own = Omit<Measure, Shared> & Partial<Pick<Measure, Shared>>;
 
 const mean = { trials: THREE_TRIALS, combine: 'mean', better: 'more' } as const;
@@ -36,6 +36,7 @@ export function shoulderRange(own: Own): Measure {
     freshDays: FRESH_DAYS.range,
     limits: { min: 0, max: 200, step: 1 },
     instrument: 'inclinometer or goniometer',
+    device: 'angle held',
     origin: COMMON_PRACTICE,
     ...own,
   };
@@ -49,6 +50,7 @@ export function wristRange(own: Own): Measure {
     freshDays: FRESH_DAYS.range,
     limits: { min: 0, max: 130, step: 1 },
     instrument: 'inclinometer or goniometer',
+    device: 'angle held',
     origin: COMMON_PRACTICE,
     ...own,
   };
@@ -62,6 +64,7 @@ export function hold(own: Own): Measure {
     freshDays: FRESH_DAYS.stability,
     limits: { min: 0, max: 600, step: 1 },
     instrument: 'stopwatch',
+    device: 'time',
     origin: COMMON_PRACTICE,
     ...own,
   };
@@ -75,6 +78,7 @@ export function cleanCount(own: Own): Measure {
     freshDays: FRESH_DAYS.stability,
     limits: { min: 0, max: 100, step: 1 },
     instrument: 'count until the first fault',
+    device: 'repetitions',
     origin: COMMON_PRACTICE,
     ...own,
   };
@@ -88,6 +92,7 @@ export function loadTolerated(own: Own): Measure {
     freshDays: FRESH_DAYS.load,
     limits: { min: 0, max: 150, step: 1 },
     instrument: 'bathroom scale',
+    device: 'weight on a scale',
     origin: projectDefault('±3 points for a household scale and a moving trainee'),
     ...own,
   };

@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
-import type { Measure } from '../measure.ts';
+import type { Measure } from '../../measuring/index.ts';
 import { bestOfTrials, cleanCount, FRESH_DAYS, hold, loadTolerated, meanOfTrials, scatter, shoulderRange } from './defaults.ts';
 
 export const SUPPORT_MEASURES: readonly Measure[] = [
@@ -82,6 +82,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'arm-lean',
+    picture: 'arm-lean',
     name: 'Arm lean in the push-up position',
     phrase: 'arm lean',
     joint: 'wrist',
@@ -99,6 +100,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'pike-hip-angle',
+    picture: 'pike-hip-angle',
     name: 'Hip angle in a pike',
     phrase: 'hip angle in a pike',
     better: 'less',
@@ -281,6 +283,7 @@ export const HANG_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'release-swing',
+    device: 'swing',
     name: 'Swing after letting go',
     phrase: 'swing after letting go',
     unit: 'deg',

@@ -1,20 +1,6 @@
-import type { Blade } from '../schools/index.ts';
+import type { FaultEntry } from '../drills/index.ts';
 
-/** What the coach's eye looks for: the sign, the first cue, and what to do when it stays. */
-export interface Fault {
-  readonly name: string;
-  readonly cue: string;
-  readonly regression: string;
-  /** Looked for only under this rule for the shoulder blade. */
-  readonly under?: Blade;
-}
-
-/** A fault as the library holds it: the studio may put it into its own words. */
-export interface FaultEntry extends Fault {
-  readonly id: FaultId;
-}
-
-export const FAULTS = {
+const WORDS = {
   'blade-wings': { name: 'blade wings', cue: 'Push the floor further away.', regression: 'Raise the hands or shorten the lever.' },
   shrug: { name: 'shrug to the ears', cue: 'Long neck, shoulders wide.', regression: 'More weight on the feet.' },
   'elbows-lock': {
@@ -69,15 +55,7 @@ export const FAULTS = {
     regression: 'Arm only to shoulder height.',
     under: 'follow',
   },
-} as const satisfies Record<string, Fault>;
+} as const satisfies Record<string, Omit<FaultEntry, 'id'>>;
 
-export type FaultId = keyof typeof FAULTS;
-export const FAULT_IDS = Object.keys(FAULTS) as readonly FaultId[];
-
-/** A fault by its id, in the built-in words. */
-export function faultOf(id: FaultId): Fault {
-  return FAULTS[id];
-}
-
-/** The built-in faults, as library entries. */
-export const FAULT_ENTRIES: readonly FaultEntry[] = FAULT_IDS.map((id) => ({ id, ...faultOf(id) }));
+/** The faults the product ships. */
+export const FAULTS: readonly FaultEntry[] = Object.entries(WORDS).map(([id, words]) => ({ id, ...words }));

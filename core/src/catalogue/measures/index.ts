@@ -1,0 +1,10 @@
+import type { Measure } from '../../measuring/index.ts';
+import { SHOULDER_MEASURES } from './shoulder.ts';
+import { HANG_MEASURES, SUPPORT_MEASURES } from './supportAndHang.ts';
+import { WRIST_AND_GRIP_MEASURES } from './wristAndGrip.ts';
+
+/** Every check the product ships. */
+export const MEASURES: readonly Measure[] = [...SHOULDER_MEASURES, ...WRIST_AND_GRIP_MEASURES, ...SUPPORT_MEASURES, ...HANG_MEASURES];
+
+/** Unit of a built-in check, for the ladders written beside it. */
+export const UNIT_OF = new Map(MEASURES.map(({ id, unit }) => [id, unit]));

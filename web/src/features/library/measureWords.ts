@@ -1,0 +1,40 @@
+import { PICTURE_TEMPLATES } from '@myokinet/core/landmarks';
+import type { Library } from '@myokinet/core/library';
+import { type DeviceReading, type Measure, readingInWords } from '@myokinet/core/measuring';
+import { formatError, UNITS } from '@myokinet/core/quantities';
+
+export const DEVICE_WORDS: Readonly<Record<DeviceReading, string>> = {
+  'angle held': 'Angle sensor: the angle that is held',
+  swing: 'Angle sensor: the swing from end to end',
+  repetitions: 'Angle sensor: repetitions counted',
+  squeeze: 'Dynamometer: the peak of a squeeze',
+  'weight on a scale': 'Scale: the weight that is held',
+  time: 'Stopwatch',
+};
+
+/** A way to read a picture, called by the check it was made for and the side it is taken from. */
+export function pictureInWords(id: string, library: Library): string {
+  const template = PICTURE_TEMPLATES.find((t) => t.id === id);
+  return `As ${library.hasMeasure(id) ? library.measure(id).phrase : id}${template ? `, ${template.view}` : ''}`;
+}
+
+/** What figures are the good ones. */
+export function goodInWords({ better, inside, choices, unit }: Measure): string {
+  if (better === 'inside' && inside) return `From ${readingInWords({ unit }, inside.from)} to ${readingInWords({ unit }, inside.to)}`;
+  if (choices) return better === 'more' ? `Later in the row: ${choices.at(-1) ?? ''}` : `Earlier in the row: ${choices[0] ?? ''}`;
+  return better === 'more' ? 'The more the better' : 'The less the better';
+}
+
+/** The default error of a check. */
+export function errorInWords({ error, unit }: Measure): string {
+  switch (error.kind) {
+    case 'scatter':
+      return `${formatError(error.sem, unit)} (standard error), until the trials say more`;
+    case 'share':
+      return `${Math.round(error.share * 100)}% of the figure`;
+    case 'fixed':
+      return `${error.amount} ${UNITS[unit].name}`;
+    case 'none':
+      return 'Nothing: a level is what it is';
+  }
+}
