@@ -206,7 +206,10 @@ describe('a file', () => {
     const reply = await bench.app.inject({ url: '/api/library/schema.json', headers: { host: '127.0.0.1' } });
     // Published as it is; `npx vitest run server/src/library -u` writes it anew after a change of the contract.
     await expect(reply.body).toMatchFileSnapshot('../../../docs/library.schema.json');
-    expect(reply.json()).toMatchObject({ title: 'A library of drills, ladders, checks and faults', $defs: { DrillDto: { type: 'object' } } });
+    expect(reply.json()).toMatchObject({
+      title: 'A library of drills, ladders, checks and faults',
+      $defs: { DrillDto: { type: 'object' } },
+    });
   });
 });
 

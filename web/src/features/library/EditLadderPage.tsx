@@ -1,6 +1,7 @@
 import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { LadderEntryDto } from '@myokinet/core/contracts';
+import type { FieldProblem } from '@myokinet/core/errors';
 import { type Ladder, LADDER_KINDS, type Rung } from '@myokinet/core/ladders';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -83,7 +84,7 @@ function LadderEditor({ start }: { readonly start: Ladder }) {
         what="this ladder"
         desk={desk}
         save={() => void save()}
-        problems={tried ? problems.map((p) => whereInWords(p.field, rungs) + p.message) : []}
+        problems={tried ? problems.map((p) => whereInWords(p, rungs)) : []}
       />
       {library.hasLadder(start.id) && <SignedRungsNote ladder={library.ladder(start.id)} rungs={rungs} />}
       <div className="mt-3 grid gap-3 sm:grid-cols-[minmax(0,2fr)_8rem_minmax(0,3fr)]">
@@ -153,9 +154,10 @@ function moved(rungs: readonly Rung[], id: string, overId: string): readonly Run
   return [...rest.slice(0, to), rung, ...rest.slice(to)];
 }
 
-/** The rung a problem lies in, by name. */
-function whereInWords(field: string, rungs: readonly Rung[]): string {
+/** A problem with the rung it lies in, by name, unless it says so itself. */
+function whereInWords({ field, message }: FieldProblem, rungs: readonly Rung[]): string {
   const at = /^\/entry\/rungs\/(\d+)/.exec(field)?.[1];
-  if (at === undefined) return '';
-  return `${rungs[Number(at)]?.name || `Rung ${Number(at) + 1}`}: `;
+  if (at === undefined) return message;
+  const name = rungs[Number(at)]?.name;
+  return name && message.includes(`“${name}”`) ? message : `“${name || `Rung ${Number(at) + 1}`}”: ${message}`;
 }

@@ -125,7 +125,7 @@ export function FaultForm({ id, close }: { readonly id: FaultId; readonly close:
             label={label}
             autoFocus={key === 'name'}
             value={entry[key]}
-            problem={problems.find((p) => p.field === `/entry/${key}`)?.message}
+            problem={draft.exists ? problems.find((p) => p.field === `/entry/${key}`)?.message : undefined}
             change={(text) => edit({ [key]: text })}
           />
           {builtIn && entry[key] !== builtIn[key] && <p className="aside text-sm">Built in: {builtIn[key]}</p>}

@@ -139,7 +139,7 @@ export function HowItIsRead(props: Kept) {
           <NumberField label="Lowest reading" value={m.limits.min} problem={problemOf('limits')} change={(min) => limit({ min })} />
           <NumberField label="Highest reading" value={m.limits.max} problem={problemOf('limits/max')} change={(max) => limit({ max })} />
           <NumberField
-            label="Read to"
+            label="Steps of"
             step={0.1}
             value={m.limits.step}
             problem={problemOf('limits/step')}
@@ -224,8 +224,8 @@ function turned({ limits }: Measure, better: Measure['better']): Partial<Measure
 
 /** The four kinds of error, each with the figures it starts from. */
 const ERRORS = {
-  scatter: { label: 'A standard error, with the trials', start: { kind: 'scatter', sem: 2, degreesOfFreedom: 4 } },
-  share: { label: 'A share of the figure', start: { kind: 'share', share: 0.1 } },
+  scatter: { label: 'Standard error', start: { kind: 'scatter', sem: 2, degreesOfFreedom: 4 } },
+  share: { label: 'Share of the figure', start: { kind: 'share', share: 0.1 } },
   fixed: { label: 'The same everywhere', start: { kind: 'fixed', amount: 1 } },
 } as const satisfies Readonly<Record<string, { label: string; start: ErrorModel }>>;
 

@@ -54,7 +54,7 @@ function Measured({ measure: m }: { readonly measure: Measure }) {
           </div>
           <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
             <Said what="Taken">
-              {capital(m.position)}, with {m.instrument}
+              {capital(m.position)}; {m.instrument}
             </Said>
             <Said what="Sides">{measureSides(m).length === 2 ? 'Left and right, always both' : 'None: the whole body'}</Said>
             <Said what="Trials">{m.trials === 1 ? 'One look' : `${m.trials}, the ${m.combine === 'mean' ? 'mean' : 'best'} counts`}</Said>

@@ -58,13 +58,15 @@ export function StandingNote({ kind, id, now, asking = [] }: StandingNoteProps) 
             type="button"
             className="btn btn-sm"
             disabled={isLoading || (!own.builtIn && asking.length > 0)}
-            title={!own.builtIn && asking.length > 0 ? `Asked for by ${asking.join('; ')}` : undefined}
             onClick={() => void reset({ kind, id, body: { revision: newId(), basedOn: own.revision } })}
           >
             {own.builtIn ? 'Go back to the built-in' : 'Set it aside'}
           </button>
         )}
       </div>
+      {own.standing === 'own' && !own.builtIn && asking.length > 0 && (
+        <p className="aside mt-1 text-sm">It can be set aside once no rung asks for it: {asking.join('; ')}.</p>
+      )}
       <ProblemNote error={error ?? saved.error} />
       {comparing && (
         <table className="plain-table mt-2 text-sm">
