@@ -24,7 +24,7 @@ async function restart(page: Page): Promise<void> {
 }
 
 async function logAsPlanned(page: Page, daysAgo: number): Promise<void> {
-  await page.getByRole('button', { name: 'All done as planned', exact: true }).click();
+  await page.getByRole('button', { name: 'All done, the least of each dose', exact: true }).click();
   await page.getByLabel('When').fill(`${dayOf(new Date(now().getTime() - daysAgo * 86_400_000))}T10:00`);
   await page.getByLabel('Effort, 0–10').fill('6');
   await expect(page.getByText('Clean so far.')).toBeVisible();

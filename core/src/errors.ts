@@ -47,6 +47,8 @@ export const ERROR_CATALOGUE = {
   'entry-asked-for': [409, 'Other entries of the library still ask for this one.'],
   'id-reused': [409, 'This id already stands for something else.'],
   'edited-elsewhere': [409, 'Somebody else saved a newer version first.'],
+  'fact-missing': [404, 'There is no such fact on this trainee’s record.'],
+  'fact-not-in-force': [409, 'This was corrected or taken back before.'],
   'gate-closed': [409, 'The gate is closed, so there is nothing to sign.'],
   'clearance-not-standing': [409, 'This clearance no longer stands.'],
   'stop-sign-not-open': [409, 'There is no open stop sign here.'],

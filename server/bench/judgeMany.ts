@@ -38,7 +38,7 @@ function factsOf(n: number, now: Date): ReadinessFacts {
     id: `s${i}`,
     performedAt: addDays(now, -1 - 2.3 * i),
     clean: i % 4 !== 0,
-    drillIds: [rung.practice, 'plank'],
+    practised: [rung.practice, 'plank'].map((drillId) => ({ drillId, top: true, load: 1 })),
     symptoms: [
       { intensity: 0, kind: 'none', place: 'shoulder', side: 'whole', moment: 'next morning', at: addDays(now, -0.4 - 2.3 * i) } as const,
     ],
@@ -49,6 +49,8 @@ function factsOf(n: number, now: Date): ReadinessFacts {
     library: LIBRARY,
     screening: { cautions: [], locks: [] },
     capacities,
+    skips: new Map(),
+    knownSince: [],
     checkDates: new Map(capacities.map((c) => [checkKey(c.measureId, c.side), { latest: c.takenAt, lateAfter: [] }])),
     clearances: [
       {

@@ -4,6 +4,8 @@ import Fastify, { type FastifyInstance } from 'fastify';
 import { caseloadRoutes } from './caseload/routes.ts';
 import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
+import { correctionRoutes } from './corrections/routes.ts';
+import { gateRoutes } from './gates/routes.ts';
 import { problemOf, refusalFrom } from './errors.ts';
 import { floorRoutes } from './floor/routes.ts';
 import { servePages } from './pages.ts';
@@ -75,6 +77,8 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     sessionRoutes,
     floorRoutes,
     clearanceRoutes,
+    correctionRoutes,
+    gateRoutes,
     screeningRoutes,
     libraryRoutes,
     measuringRoutes,

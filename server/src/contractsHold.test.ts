@@ -8,7 +8,7 @@ import { checkFor, screeningDto, sessionDto, symptomDto, type TestBench, testBen
 let bench: TestBench;
 let at: string;
 let traineeId: string;
-const known = { screeningId: '', trialId: '', readingId: '', ladder: {}, drill: {}, measure: {}, fault: {} };
+const known = { sessionId: '', symptomId: '', screeningId: '', trialId: '', readingId: '', ladder: {}, drill: {}, measure: {}, fault: {} };
 
 /** A moment that has passed for the server. */
 const past = () => instant(new Date(addDays(bench.now(), -0.5)));
@@ -26,7 +26,13 @@ beforeAll(async () => {
   await bench.post(`${at}/checks`, check);
   const reading = { id: v7(), takenAt: past(), setUp, under: 'hands', kg: 48, massKg: 70, insisted: false, note: '' };
   await bench.post(`${at}/scale-readings`, reading);
+  const session = sessionDto(new Date(past()));
+  await bench.post(`${at}/sessions`, session);
+  const symptom = symptomDto(new Date(past()));
+  await bench.post(`${at}/symptoms`, symptom);
   Object.assign(known, {
+    sessionId: session.id,
+    symptomId: symptom.id,
     screeningId: screening.id,
     trialId: check.trials[0]?.id,
     readingId: reading.id,
@@ -253,6 +259,30 @@ const WRITES: readonly Write[] = [
     'PUT',
     () => `/api/library/faults/${encodeURIComponent((known.fault as { id: string }).id)}`,
     () => ({ revision: v7(), basedOn: null, entry: structuredClone(known.fault) }),
+  ],
+  [
+    'SessionCorrectionDto',
+    'POST',
+    () => `${at}/session-corrections`,
+    () => ({ replaces: known.sessionId, reason: 'mistyped', session: sessionDto(new Date(past())) }),
+  ],
+  [
+    'SymptomCorrectionDto',
+    'POST',
+    () => `${at}/symptom-corrections`,
+    () => ({ replaces: known.symptomId, reason: 'mistyped', symptom: symptomDto(new Date(past())) }),
+  ],
+  [
+    'TakenBackDto',
+    'POST',
+    () => `${at}/taken-back`,
+    () => ({ id: v7(), kind: 'session', factId: known.sessionId, reason: 'of somebody else' }),
+  ],
+  [
+    'GateSettingsDto',
+    'PUT',
+    () => '/api/gate-settings',
+    () => ({ id: v7(), basedOn: null, traineeId, choices: { cleanSessions: 3 }, reason: 'careful' }),
   ],
   ['EntryResetDto', 'POST', () => '/api/library/drills/plank/reset', () => ({ revision: v7(), basedOn: null })],
   ['LibraryImportDto', 'POST', () => '/api/library/imports', () => ({ id: v7(), format: 'json', text: '{}', apply: false, state: '' })],

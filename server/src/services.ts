@@ -5,6 +5,8 @@ import type { Scope } from '@myokinet/core/contracts';
 import { checkStore, type CheckStore } from './checks/store.ts';
 import { clearanceStore, type ClearanceStore } from './clearances/store.ts';
 import type { Context } from './context.ts';
+import { correctionStore, type CorrectionStore } from './corrections/store.ts';
+import { gateSettingsStore, type GateSettingsStore } from './gates/store.ts';
 import { floorStore, type FloorStore } from './floor/store.ts';
 import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
 import { judgeFile } from './library/judgeFile.ts';
@@ -39,6 +41,8 @@ export interface Services {
   readonly plans: PlanStore;
   readonly briefs: BriefStore;
   readonly templates: TemplateStore;
+  readonly gates: GateSettingsStore;
+  readonly corrections: CorrectionStore;
   readonly clearances: ClearanceStore;
   readonly sessions: SessionStore;
   readonly floor: FloorStore;
@@ -57,7 +61,9 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const sessions = sessionStore(context, { trainees, clearances, library, scope });
   const measuring = measuringStore(context, { trainees, library });
   const batteries = batteryStore(context, trainees);
-  const readiness = readinessStore(context, { trainees, sessions, library });
+  const gates = gateSettingsStore(context, trainees);
+  const readiness = readinessStore(context, { trainees, screenings, sessions, library, gates });
+  const checks = checkStore(context, { library, trainees, measuring, batteries });
   return {
     now: context.now,
     scope,
@@ -70,7 +76,9 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     measuring,
     batteries,
     pictures: pictureStore(context, trainees),
-    checks: checkStore(context, { library, trainees, measuring, batteries }),
+    checks,
+    gates,
+    corrections: correctionStore(context, { trainees, library, checks, sessions, clearances, readiness }),
     plans: planStore(context, trainees, scope),
     briefs: briefStore(context, trainees, scope),
     templates: templateStore(context, scope),

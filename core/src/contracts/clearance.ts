@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsUUID, Matches } from 'class-validator';
+import { IsOptional, IsUUID, Matches } from 'class-validator';
 import { IsLadderId, IsRungId, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 
@@ -9,6 +9,10 @@ export class ClearanceDto {
   @IsLadderId() ladderId!: string;
   @IsRungId() rungId!: string;
   @Matches(/^\p{L}{2,4}$/u, { message: 'Initials must be 2 to 4 letters.' }) initials!: string;
+  /** Why the coach signs although lines that do not guard safety are unmet. */
+  @IsOptional()
+  @IsWritten('The reason', { min: 10, max: LIMITS.reason, needed: 'Say in at least 10 characters why you sign against these lines.' })
+  against?: string | null;
 }
 
 /** The coach takes a clearance back. */

@@ -51,6 +51,8 @@ export {
 } from './brief.ts';
 export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
 export { FloorCloseDto, FloorHeadDto, FloorItemDto, FloorPatchDto, FloorPhotoDto } from './floor.ts';
+export { FACT_KINDS, type FactKind, SessionCorrectionDto, SymptomCorrectionDto, TakenBackDto } from './correction.ts';
+export { GateSettingsDto } from './gateSettings.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
 export type { FloorPhotoReply, FloorRunReply, FloorRunRow, WorkloadReply } from './floorReplies.ts';
 export type {
@@ -66,7 +68,10 @@ export type {
   MeasuringReply,
   OwnEntryReply,
   SchoolsReply,
+  GateSettingsReply,
+  SavedGateSettings,
   ScreeningReply,
+  TakenBackReply,
   ScreeningsReply,
   PictureReply,
   PlanBriefReply,

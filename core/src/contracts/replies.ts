@@ -2,13 +2,24 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { PlanBrief, PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type { DueToday, Gate, Headroom, HeadroomState, Standing, Recheck } from '../readiness/index.ts';
+import type {
+  CleanFinding,
+  DueToday,
+  Gate,
+  GateFinding,
+  GateSettings,
+  Headroom,
+  HeadroomState,
+  Standing,
+  Recheck,
+} from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
-import type { BeightonTest, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
+import type { BeightonTest, CautionInForce, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
+import type { FactKind } from './correction.ts';
 import type { FloorPhotoReply } from './floorReplies.ts';
 import type { BandDto, ScaleReadingDto } from './lab.ts';
 import type { PictureDto } from './picture.ts';
@@ -63,7 +74,7 @@ export interface CaseloadRow {
   readonly here: number;
   readonly lapsed: boolean;
   readonly nextRungName?: string;
-  readonly limiter?: { readonly measureId: string; readonly side: BodySide; readonly state: HeadroomState; readonly words: string };
+  readonly limiter?: Pick<Headroom, 'side' | 'state' | 'amount' | 'ageDays' | 'inFuture' | 'skipped'> & { readonly measureId: string };
   readonly gateOpen: boolean;
   readonly unmet: number;
   readonly locked: boolean;
@@ -86,7 +97,7 @@ export interface ReadinessReply {
   readonly gate?: Gate;
   readonly slipped: readonly Headroom[];
   /** Rungs of the ladder that the screening closes, with the reason. */
-  readonly closedRungs: Readonly<Record<string, string>>;
+  readonly closedRungs: Readonly<Record<string, CautionInForce>>;
   /** Earlier capacities of the checks shown, newest first, by `checkKey`. */
   readonly trails: Readonly<Record<string, readonly Capacity[]>>;
   readonly stopSigns: readonly StopSignReply[];
@@ -181,7 +192,12 @@ export interface PlanUse {
 
 export type SessionReply = SessionDto & {
   readonly clean: boolean;
+  /** What decided it; absent for sessions that an older program judged. */
+  readonly finding?: CleanFinding;
+  /** What an older program wrote. */
   readonly cleanReason: string;
+  /** Why it took the place of the version before. */
+  readonly reason?: string;
   readonly load: number;
   readonly handLoad: HandLoadTotals;
   /** The run it came from. */
@@ -191,7 +207,46 @@ export type SessionReply = SessionDto & {
   readonly photos?: readonly FloorPhotoReply[];
 } & MayBeUnreadable;
 
+/** A fact that counts no more. */
+export interface TakenBackReply {
+  readonly id: string;
+  readonly kind: FactKind;
+  readonly factId: string;
+  /** When the fact itself was. */
+  readonly of: Instant;
+  readonly at: Instant;
+  readonly reason: string;
+  readonly coach: string;
+}
+
+/** One change of what is set about gates. */
+export interface SavedGateSettings {
+  readonly id: string;
+  /** Absent: for the whole studio. */
+  readonly traineeId?: string;
+  readonly savedAt: Instant;
+  readonly choices: Partial<GateSettings>;
+  readonly reason: string;
+  readonly coach: string;
+}
+
+export interface GateSettingsReply {
+  /** What counts for everybody who has no own. */
+  readonly settings: GateSettings;
+  /** Newest first. */
+  readonly changes: readonly SavedGateSettings[];
+}
+
 export interface ClearanceReply extends MayBeUnreadable {
+  /** What took it back. */
+  readonly withdrawnBy?: 'coach' | 'stop sign' | 'correction';
+  /** Every line as it was found when it was signed; absent for what an older program signed. */
+  readonly findings?: readonly GateFinding[];
+  readonly rulesVersion: number;
+  /** How likely it was then that every demand was truly met. */
+  readonly likelihood?: number;
+  /** Why it was signed although lines were unmet. */
+  readonly against?: string;
   readonly id: string;
   readonly ladderId: string;
   readonly rungId: string;
@@ -209,15 +264,16 @@ export interface RecordReply {
   readonly symptoms: readonly SymptomDto[];
   readonly stopSigns: readonly StopSignReply[];
   readonly clearances: readonly ClearanceReply[];
+  readonly takenBack: readonly TakenBackReply[];
 }
 
 /** Checks of one trainee that fall due on one day. */
 export type RecheckReply = Recheck & { readonly traineeId: string; readonly name: string };
 
-export interface TodayItem extends DueToday {
+export type TodayItem = DueToday & {
   readonly traineeId: string;
   readonly name: string;
-}
+};
 
 /** The screening as it was answered. */
 export interface ScreeningReply {

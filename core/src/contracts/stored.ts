@@ -56,7 +56,6 @@ class SignedFigureDto {
   @IsIn(['spare', 'on the mark', 'short', 'unknown']) state!: Headroom['state'];
   @IsOptional() @IsInt() ageDays?: number;
   @IsBoolean() stale!: boolean;
-  @IsWritten('The verdict', { max: 400 }) words!: string;
 }
 
 class SignedFiguresDto {

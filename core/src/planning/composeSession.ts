@@ -120,7 +120,10 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
   );
   const practice = brief.kind === 'loaded' ? pool.find((d) => d.id === brief.practiceId) : undefined;
   if (practice)
-    add(practice, 'Practice of the rung in hand: two clean sessions at the top of its dose, 48 hours apart, count for the next gate.');
+    add(
+      practice,
+      'Practice of the rung in hand: two clean sessions, each of two sets a side at its own top, 48 hours apart, count for the next gate.',
+    );
 
   const claim = claimUnder(brief.cautions);
   const tried = new Set<Drill>(chosen);

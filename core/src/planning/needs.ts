@@ -3,6 +3,7 @@ import type { Drill } from '../drills/index.ts';
 import { goodness, type Measure, type MeasureOf, sideDifference } from '../measuring/index.ts';
 import { formatAmount } from '../quantities/index.ts';
 import { byUrgency, type Headroom } from '../readiness/index.ts';
+import { headroomInWords } from '../words/index.ts';
 
 /** How much a check needs training, and the words for why. */
 export interface Need {
@@ -90,8 +91,12 @@ export function mainNeed(drill: Drill, needs: readonly Need[]): Need | undefined
  *
  * @example needInWords(need) // 'left shoulder flexion, 7° short (the limiter)'
  */
-export function needInWords({ headroom: h, measure, limiter, unlike }: Need): string {
-  if (unlike) return unlike;
-  const side = h.side === 'whole' ? '' : `${sideLabel(h.side).toLowerCase()} `;
-  return `${side}${measure.phrase}, ${h.words}${limiter ? ' (the limiter)' : ''}`;
+export function needInWords(need: Need): string {
+  const { headroom, measure, limiter, unlike } = need;
+  return unlike ?? `${needName(need)}, ${headroomInWords(headroom, measure)}${limiter ? ' (the limiter)' : ''}`;
+}
+
+/** What is needed, by side and check: `left shoulder flexion`. */
+export function needName({ headroom: { side }, measure, unlike }: Pick<Need, 'headroom' | 'measure' | 'unlike'>): string {
+  return unlike ?? `${side === 'whole' ? '' : `${sideLabel(side).toLowerCase()} `}${measure.phrase}`;
 }

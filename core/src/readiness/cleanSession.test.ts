@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { instant } from '../quantities/index.ts';
-import { cleanness as judge, type LoggedItem, type LoggedSession, type SessionFact, spacedCleanSessions } from './index.ts';
+import { cleanness as judge, type LoggedItem, type LoggedSession, practisedIn, type SessionFact, spaced } from './index.ts';
+import { cleannessInWords } from '../words/index.ts';
 
 const library = openLibrary(BUILT_IN);
 const cleanness = (logged: LoggedSession) => judge(logged, library);
@@ -52,13 +53,16 @@ describe('a session is clean', () => {
       /ache 3\/10, left wrist/,
     ],
     ['warm-up only', session([item([20], { drillId: 'wrist-circles', plannedSets: 1, max: 20 })]), /No blade, stability/],
-  ])('but not with %s', (_, logged, reason) =>
-    expect(cleanness(logged)).toEqual({ clean: false, reason: expect.stringMatching(reason) as string }),
-  );
+  ])('but not with %s', (_, logged, reason) => {
+    const { clean, finding } = cleanness(logged);
+    expect([clean, cleannessInWords(finding, library)]).toEqual([false, expect.stringMatching(reason)]);
+  });
 
-  it('by feel, whatever was not counted', () => {
-    const felt = item([], { sets: (['right', 'too easy', 'right'] as const).map((feeling) => ({ amount: 0, faults: [], feeling })) });
+  it('by feel from the least of the dose on', () => {
+    const felt = item([], { sets: (['right', 'too easy', 'right'] as const).map((feeling) => ({ amount: 20, faults: [], feeling })) });
     expect(cleanness(session([felt])).clean).toBe(true);
+    const less = { ...felt, sets: felt.sets.map((s) => ({ ...s, amount: 19 })) };
+    expect(cleanness(session([less])).finding).toEqual({ code: 'below-least', drillId: 'plank', least: 20 });
   });
 
   it('with a fault that the cue mended, and whatever the warm-up looked like', () => {
@@ -68,18 +72,14 @@ describe('a session is clean', () => {
 });
 
 describe('clean sessions that count', () => {
-  const at = (text: string, clean = true): SessionFact => ({ id: text, performedAt: instant(text), clean, drillIds: [], symptoms: [] });
+  const at = (text: string): SessionFact => ({ id: text, performedAt: instant(text), clean: true, practised: [], symptoms: [] });
 
   it('are at least 48 hours apart, to the minute', () => {
     const first = at('2026-11-02T17:00:00Z');
     const tooSoon = at('2026-11-04T16:59:00Z');
     const inTime = at('2026-11-04T17:00:00Z');
-    expect(spacedCleanSessions([tooSoon, first])).toEqual([first]);
-    expect(spacedCleanSessions([inTime, tooSoon, first])).toEqual([first, inTime]);
-  });
-
-  it('leave out what was not clean', () => {
-    expect(spacedCleanSessions([at('2026-11-02T17:00:00Z', false), at('2026-11-06T17:00:00Z')])).toHaveLength(1);
+    expect(spaced([tooSoon, first], 48)).toEqual([first]);
+    expect(spaced([inTime, tooSoon, first], 48)).toEqual([first, inTime]);
   });
 });
 
@@ -89,7 +89,81 @@ describe('a drill with sides', () => {
 
   it('is done on both of them: twice on one side is not once on each', () => {
     expect(sided('left', 'right', 'left', 'right').clean).toBe(true);
-    expect(sided('left', 'left', 'left', 'left')).toEqual({ clean: false, reason: 'Plank: 0 of 2 sets done on the right.' });
-    expect(sided('left', 'left', 'left', 'right').reason).toBe('Plank: 1 of 2 sets done on the right.');
+    expect(sided('left', 'left', 'left', 'left')).toEqual({
+      clean: false,
+      finding: { code: 'sets-missing', drillId: 'plank', done: 0, wanted: 2, side: 'right' },
+    });
+    expect(cleannessInWords(sided('left', 'left', 'left', 'right').finding, library)).toBe('Plank: 1 of 2 sets done on the right.');
+  });
+});
+
+describe('what a session showed of a drill', () => {
+  const done = (drillId: string, sets: readonly (readonly [number, 'left' | 'right' | 'whole'])[], own: object = {}) =>
+    practisedIn([{ drillId, sets: sets.map(([amount, side]) => ({ amount, side, faults: [], ...own })) }], library)[0];
+
+  it('is its own usual top, never what the plan of the day asked for', () => {
+    const { dose } = library.drill('plank');
+    const top = [dose.max, 'whole'] as const;
+    expect(done('plank', [top, top])).toEqual({ drillId: 'plank', top: true, load: 1 });
+    expect(done('plank', [top])?.top).toBe(false);
+    expect(
+      done('plank', [
+        [1, 'whole'],
+        [1, 'whole'],
+      ])?.top,
+    ).toBe(false);
+    expect(done('plank', [top, [dose.max - 1, 'whole']])?.top).toBe(false);
+    expect(done('plank', [top, top], { faults: [{ faultId: 'shrug', mended: false }] })?.top).toBe(false);
+  });
+
+  it('is on both sides, where the drill has sides', () => {
+    const sided = library.drills.find((d) => d.dose.perSide && d.dose.sets > 1)!;
+    const set = (side: 'left' | 'right') => [sided.dose.max, side] as const;
+    expect(done(sided.id, [set('left'), set('left'), set('left'), set('left')])?.top).toBe(false);
+    expect(done(sided.id, [set('left'), set('right'), set('left'), set('right')])?.top).toBe(true);
+  });
+
+  it('by feel is from the least of the dose on', () => {
+    const { min } = library.drill('plank').dose;
+    expect(
+      done(
+        'plank',
+        [
+          [min, 'whole'],
+          [min, 'whole'],
+        ],
+        { feeling: 'right' },
+      )?.top,
+    ).toBe(true);
+    expect(
+      done(
+        'plank',
+        [
+          [min - 1, 'whole'],
+          [min, 'whole'],
+        ],
+        { feeling: 'right' },
+      )?.top,
+    ).toBe(false);
+    expect(
+      done(
+        'plank',
+        [
+          [min, 'whole'],
+          [min, 'whole'],
+        ],
+        { feeling: 'locked up' },
+      )?.top,
+    ).toBe(false);
+  });
+
+  it('is lighter in a lighter set-up, and nothing of a drill without a set', () => {
+    const drill = library.drills.find((d) => d.support && (d.handLoad?.share ?? 0) > 0.5)!;
+    const [light] = practisedIn(
+      [{ drillId: drill.id, support: { ...drill.support!, wanted: drill.handLoad!.share / 2 }, sets: [{ amount: 1, faults: [] }] }],
+      library,
+    );
+    expect(light?.load).toBeCloseTo(0.5, 6);
+    expect(practisedIn([{ drillId: 'plank', sets: [] }], library)).toEqual([]);
   });
 });

@@ -5,6 +5,7 @@ import { openLibrary } from '../library/index.ts';
 import { capacityFromTrials } from '../measuring/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
+import { say } from '../words/index.ts';
 import { type GateInput, headroom, judgeGate, type SessionFact } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
 
@@ -28,6 +29,8 @@ function headroomsWith(figures: Readonly<Record<string, number>> = {}, daysAgo =
   });
 }
 
+const PRACTICE = 'practice-far-wall-push-up';
+
 const quietMorning = (at: Date): Symptom => ({
   intensity: 0,
   place: 'shoulder',
@@ -43,14 +46,17 @@ function session(daysAgo: number, more: Partial<SessionFact> = {}): SessionFact 
     id: `s${daysAgo}`,
     performedAt,
     clean: true,
-    drillIds: ['practice-far-wall-push-up'],
+    practised: [{ drillId: PRACTICE, top: true, load: 1 }],
     symptoms: [quietMorning(new Date(addDays(performedAt, 0.6)))],
     ...more,
   };
 }
 
+const SHARP: Symptom = { ...quietMorning(now), intensity: 3, kind: 'sharp', place: 'wrist', side: 'left', moment: 'during' };
+
 const OPEN: GateInput = {
-  measureOf,
+  practice: { drillIds: [PRACTICE], names: ['Far wall'], preparation: false },
+  since: [],
   headrooms: headroomsWith(),
   sessions: [session(2), session(5)],
   symptoms: [],
@@ -59,14 +65,18 @@ const OPEN: GateInput = {
   now,
 };
 
-const unmet = (change: Partial<GateInput>) => judgeGate({ ...OPEN, ...change }).unmet;
+const unmet = (change: Partial<GateInput>) => {
+  const input = { ...OPEN, ...change };
+  return judgeGate(input).unmet.map((f) => ({ ...f, sentence: say(f, { measureOf, headrooms: input.headrooms, now }) }));
+};
+const rules = (change: Partial<GateInput>) => unmet(change).map((f) => f.rule);
 
 it('opens when every line is met, and still shows each line', () => {
   const gate = judgeGate(OPEN);
   expect(gate.open).toBe(true);
   expect(gate.unmet).toEqual([]);
-  // six demands, two of them with sides, then stop sign, symptoms, mornings, clean sessions
-  expect(gate.lines.map((l) => l.kind)).toEqual([
+  // six demands, two of them with sides, then stop signs, symptoms, mornings, clean sessions, screening
+  expect(gate.findings.map((f) => f.rule)).toEqual([
     'demand',
     'demand',
     'demand',
@@ -75,10 +85,11 @@ it('opens when every line is met, and still shows each line', () => {
     'demand',
     'sides',
     'sides',
-    'stop sign',
+    'stop-signs',
     'symptoms',
     'mornings',
-    'clean sessions',
+    'clean-sessions',
+    'screening',
   ]);
 });
 
@@ -87,7 +98,7 @@ describe('each condition closes it by itself, with a sentence', () => {
     const [line, ...rest] = unmet({ headrooms: headroomsWith({ 'wrist-extension-loaded/left': 66, 'wrist-extension-loaded/right': 66 }) });
     expect(rest).toEqual([]);
     expect(line).toMatchObject({
-      kind: 'demand',
+      rule: 'demand',
       limiter: true,
       sentence: 'Left loaded wrist extension 66° ± 2°; at least 75° asked. Right loaded wrist extension 66° ± 2°; at least 75° asked.',
     });
@@ -115,11 +126,11 @@ describe('each condition closes it by itself, with a sentence', () => {
 
   it('sides that differ beyond their limit, though both are spare', () => {
     const [line] = unmet({ headrooms: headroomsWith({ 'wrist-extension/left': 66, 'wrist-extension/right': 80 }) });
-    expect(line).toMatchObject({ kind: 'sides', sentence: 'Sides of wrist extension differ by 14°; up to 8° counts as alike.' });
+    expect(line).toMatchObject({ rule: 'sides', sentence: 'Sides of wrist extension differ by 14°; up to 8° counts as alike.' });
   });
 
   it('an open stop sign', () => {
-    expect(unmet({ openStopSigns: ['Sharp 3/10, left wrist, during: stop and step back.'] })).toMatchObject([{ kind: 'stop sign' }]);
+    expect(unmet({ openStopSigns: [SHARP] })).toMatchObject([{ rule: 'stop-signs' }]);
   });
 
   it('a symptom above two within seven days, and not one of nine days ago', () => {
@@ -132,7 +143,10 @@ describe('each condition closes it by itself, with a sentence', () => {
       at: addDays(now, -daysAgo),
     });
     expect(unmet({ symptoms: [ache(6)] })).toMatchObject([
-      { kind: 'symptoms', sentence: 'Wed 18 Nov: ache 3/10, left wrist, during. 7 days at 2/10 or less are needed.' },
+      {
+        rule: 'symptoms',
+        sentence: 'Wed 18 Nov: ache 3/10, left wrist, during. 7 days at 2/10 or less are needed, none of a stopping kind.',
+      },
     ]);
     expect(unmet({ symptoms: [ache(9)] })).toEqual([]);
     expect(unmet({ symptoms: [{ ...ache(6), intensity: 2 }] })).toEqual([]);
@@ -140,10 +154,10 @@ describe('each condition closes it by itself, with a sentence', () => {
 
   it('a morning that nobody asked about, and one above baseline', () => {
     expect(unmet({ sessions: [session(2, { symptoms: [] }), session(5)] })).toMatchObject([
-      { kind: 'mornings', sentence: 'The morning after Sun 22 Nov is not recorded yet.' },
+      { rule: 'mornings', sentence: 'The morning after Sun 22 Nov is not recorded yet.' },
     ]);
     const sore: Symptom = { ...quietMorning(now), intensity: 2, kind: 'ache' };
-    expect(unmet({ sessions: [session(2, { symptoms: [sore] }), session(5)] })).toMatchObject([{ kind: 'mornings' }]);
+    expect(unmet({ sessions: [session(2, { symptoms: [sore] }), session(5)] })).toMatchObject([{ rule: 'mornings' }]);
     const before: Symptom = { ...sore, moment: 'before' };
     expect(unmet({ sessions: [session(2, { symptoms: [before, sore] }), session(5)] })).toEqual([]);
   });
@@ -155,18 +169,20 @@ describe('each condition closes it by itself, with a sentence', () => {
     ['two clean ones of which one is over 28 days old', [session(2), session(29)]],
   ])('%s', (_, sessions) =>
     expect(unmet({ sessions })).toMatchObject([
-      { kind: 'clean sessions', sentence: expect.stringMatching(/^1 of 2 clean sessions/) as string },
+      { rule: 'clean-sessions', sentence: expect.stringMatching(/^1 of 2 clean sessions/) as string },
     ]),
   );
 
   it('clean sessions without the practice of the rung in hand, or before the last withdrawal', () => {
-    expect(unmet({ practice: { drillId: 'practice-far-wall-push-up', name: 'Far wall' } })).toEqual([]);
-    expect(unmet({ practice: { drillId: 'practice-wall-push-up', name: 'Wall' } })).toMatchObject([{ kind: 'clean sessions' }]);
-    expect(unmet({ cleanSince: addDays(now, -3) })).toMatchObject([{ kind: 'clean sessions' }]);
+    expect(unmet({ practice: { ...OPEN.practice, drillIds: ['practice-floor', PRACTICE] } })).toEqual([]);
+    expect(unmet({ practice: { ...OPEN.practice, drillIds: ['practice-wall-push-up'] } })).toMatchObject([{ rule: 'clean-sessions' }]);
+    expect(unmet({ since: [addDays(now, -30), addDays(now, -3)] })).toMatchObject([{ rule: 'clean-sessions' }]);
   });
 
   it('a lock of the screening', () =>
-    expect(unmet({ locks: ['Medical hold: ask first.'] })).toMatchObject([{ kind: 'lock', sentence: 'Medical hold: ask first.' }]));
+    expect(unmet({ locks: [{ code: 'never-screened' }] })).toMatchObject([
+      { rule: 'screening', sentence: 'The screening before training has not been answered yet.' },
+    ]));
 });
 
 describe('false opens that stay shut', () => {
@@ -181,7 +197,7 @@ describe('false opens that stay shut', () => {
     ...own,
   });
 
-  it('a rung without demands', () => expect(unmet({ headrooms: [] }).map((l) => l.kind)).toEqual(['demand']));
+  it('a rung without demands', () => expect(rules({ headrooms: [] })).toEqual(['demand-asked']));
 
   it('a figure dated in the future, by more than clocks differ', () => {
     const dated = (minutes: number) =>
@@ -192,23 +208,100 @@ describe('false opens that stay shut', () => {
       );
     expect(unmet({ headrooms: dated(4) })).toEqual([]);
     expect(unmet({ headrooms: dated(60) })[0]).toMatchObject({
-      kind: 'demand',
+      rule: 'demand',
       sentence: expect.stringContaining('dated in the future') as string,
     });
   });
 
   it('a stopping kind of pain at low strength, closed the same day: loud for the days that are to be quiet', () => {
-    expect(unmet({ symptoms: [felt({ kind: 'sharp' })] }).map((l) => l.kind)).toEqual(['symptoms']);
+    expect(rules({ symptoms: [felt({ kind: 'sharp' })] })).toEqual(['symptoms']);
     expect(unmet({ symptoms: [felt({ kind: 'sharp', at: at(7.1) })] })).toEqual([]);
     expect(unmet({ symptoms: [felt({ kind: 'ache' })] })).toEqual([]);
   });
 
   it('a symptom of the next morning that was reported outside a session', () => {
-    expect(unmet({ symptoms: [felt({ intensity: 4, moment: 'next morning' })] }).map((l) => l.kind)).toEqual(['symptoms']);
+    expect(rules({ symptoms: [felt({ intensity: 4, moment: 'next morning' })] })).toEqual(['symptoms']);
   });
 
   it('a morning recorded an hour after its session', () => {
     const early = session(2, { symptoms: [quietMorning(new Date(addDays(at(2), 1 / 24)))] });
-    expect(unmet({ sessions: [early, session(5)] }).map((l) => l.kind)).toEqual(['mornings']);
+    expect(rules({ sessions: [early, session(5)] })).toEqual(['mornings']);
+  });
+
+  it('a morning that lies inside the quiet days while its session lies just outside', () => {
+    const sore: Symptom = { ...felt({ intensity: 2, moment: 'next morning' }), at: at(6.6) };
+    const outside = session(7.9, { symptoms: [sore] });
+    expect(rules({ sessions: [session(2), session(5), outside] })).toEqual(['mornings']);
+    expect(rules({ sessions: [session(2), session(5), session(7.9, { symptoms: [] })] })).toEqual([]);
+  });
+
+  it('a morning that is worse at another place than the one that hurt before', () => {
+    const before = felt({ intensity: 2, moment: 'before', place: 'shoulder', at: at(2) });
+    const morning = felt({ intensity: 2, moment: 'next morning', place: 'wrist', at: at(1.2) });
+    expect(rules({ sessions: [session(2, { symptoms: [before, morning] }), session(5)] })).toEqual(['mornings']);
+    const same = { ...morning, place: 'shoulder' } as const;
+    expect(rules({ sessions: [session(2, { symptoms: [before, same] }), session(5)] })).toEqual([]);
+    expect(rules({ sessions: [session(2, { symptoms: [before, { ...same, side: 'right' }] }), session(5)] })).toEqual(['mornings']);
+  });
+
+  it('a newest attempt that was skipped for pain, while an older figure still stands', () => {
+    const skipped = { at: addDays(now, -0.5), reason: 'pain' } as const;
+    const headrooms = OPEN.headrooms.map((h) => headroom(h.capacity, h.demand, measureOf(h.demand.measureId), now, skipped));
+    expect(unmet({ headrooms })[0]).toMatchObject({
+      rule: 'demand',
+      sentence: expect.stringContaining('skipped at the newest try (pain)') as string,
+    });
+    const earlier = OPEN.headrooms.map((h) =>
+      headroom(h.capacity, h.demand, measureOf(h.demand.measureId), now, { ...skipped, at: addDays(now, -3) }),
+    );
+    expect(rules({ headrooms: earlier })).toEqual([]);
+  });
+
+  it('a stop sign that was closed within the quiet days, however long ago it was felt', () => {
+    expect(rules({ lastStopSignClosedAt: at(2) })).toEqual(['settled']);
+    expect(rules({ lastStopSignClosedAt: at(7.1) })).toEqual([]);
+  });
+
+  it('sessions under less than the load of the rung, or below the drill’s own top', () => {
+    const lighter = (load: number) => [2, 5].map((d) => session(d, { practised: [{ drillId: PRACTICE, top: true, load }] }));
+    expect(rules({ sessions: lighter(0.89) })).toEqual(['clean-sessions']);
+    expect(rules({ sessions: lighter(0.9) })).toEqual([]);
+    expect(rules({ sessions: [2, 5].map((d) => session(d, { practised: [{ drillId: PRACTICE, top: false, load: 1 }] })) })).toEqual([
+      'clean-sessions',
+    ]);
+  });
+
+  it('one planned session that was logged twice, days apart', () => {
+    const twice = [session(2, { plannedSessionId: 'p' }), session(5, { plannedSessionId: 'p' })];
+    expect(rules({ sessions: twice })).toEqual(['clean-sessions']);
+    expect(rules({ sessions: [session(2, { plannedSessionId: 'q' }), session(5, { plannedSessionId: 'p' })] })).toEqual([]);
+  });
+
+  it('a session in the future, or dated before the trainee was known', () => {
+    expect(rules({ sessions: [session(-3), session(2)] })).toContain('clean-sessions');
+    expect(rules({ since: [at(4)] })).toEqual(['clean-sessions']);
+  });
+
+  it('48 hours are elapsed hours, also where clocks change', () => {
+    // Clocks in central Europe went back on 25 October 2026: from Saturday 18:00 to Monday 17:00 by the wall are 48 hours.
+    const fall = new Date('2026-10-27T12:00:00Z');
+    const on = (when: string) => ({ ...session(2), id: when, performedAt: instant(when), symptoms: [quietMorning(fall)] });
+    const judged = judgeGate({
+      ...OPEN,
+      now: fall,
+      headrooms: OPEN.headrooms,
+      sessions: [on('2026-10-24T16:00:00Z'), on('2026-10-26T16:00:00Z')],
+    });
+    expect(judged.findings.find((f) => f.rule === 'clean-sessions')).toMatchObject({ counted: 2 });
+  });
+});
+
+describe('how likely it is that every demand is truly met', () => {
+  it('falls with the number of demands and is nothing while one is unknown', () => {
+    const { likelihood = 0 } = judgeGate(OPEN);
+    expect(likelihood).toBeGreaterThan(0.9);
+    const close = headroomsWith({ 'plank-hold/whole': 17.5 });
+    expect(judgeGate({ ...OPEN, headrooms: close }).likelihood ?? 1).toBeLessThan(likelihood);
+    expect(judgeGate({ ...OPEN, headrooms: headroomsWith({}, 20) }).likelihood).toBeUndefined();
   });
 });

@@ -1,8 +1,8 @@
-import { type BodySide, sideLabel } from '../anatomy/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
 import { Refusal } from '../errors.ts';
 import type { Demand } from '../ladders/index.ts';
-import { type Capacity, type Measure, readingWithBand } from '../measuring/index.ts';
-import { type Amount, daysBetween, formatBand } from '../quantities/index.ts';
+import type { Capacity, Measure, SkipReason } from '../measuring/index.ts';
+import { type Amount, daysBetween, type Instant } from '../quantities/index.ts';
 
 export type HeadroomState = 'spare' | 'on the mark' | 'short' | 'unknown';
 
@@ -21,8 +21,8 @@ export interface Headroom {
   readonly stale: boolean;
   /** The check is dated after the moment of judging: it shows nothing yet. */
   readonly inFuture?: true;
-  /** The verdict in a few words, for the end of a row. */
-  readonly words: string;
+  /** The newest attempt, where it was skipped for pain or safety after this capacity was shown: it shows nothing now. */
+  readonly skipped?: { readonly at: Instant; readonly reason: SkipReason };
 }
 
 /**
@@ -36,13 +36,20 @@ export interface Headroom {
  * @param demand what the rung asks of that side
  * @param measure the check that the demand is about
  * @param now the moment of judging
+ * @param skipped the newest time the check was left out for pain or safety
  * @throws Refusal `measure-mismatch`
  * @example headroom({ value: 160, band: 3, … }, { value: 165, direction: 'at least', … }, measure, now)
- * // { amount: -5, bands: -1.67, state: 'short', words: '5° short' }
+ * // { amount: -5, bands: -1.67, state: 'short' }
  */
-export function headroom(capacity: Capacity | undefined, demand: Demand, measure: Measure, now: Date): Headroom {
+export function headroom(
+  capacity: Capacity | undefined,
+  demand: Demand,
+  measure: Measure,
+  now: Date,
+  skipped?: Headroom['skipped'],
+): Headroom {
   const { side } = demand;
-  if (!capacity) return { demand, side, state: 'unknown', stale: false, words: 'never checked' };
+  if (!capacity) return { demand, side, state: 'unknown', stale: false };
   if (capacity.measureId !== demand.measureId || capacity.side !== demand.side)
     throw new Refusal(
       'measure-mismatch',
@@ -53,11 +60,11 @@ export function headroom(capacity: Capacity | undefined, demand: Demand, measure
   const age = daysBetween(capacity.takenAt, now);
   const ageDays = Math.max(0, Math.floor(age));
   const stale = age > measure.freshDays;
-  if (age < -FUTURE_DAYS)
-    return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, inFuture: true, words: 'dated in the future' };
+  if (age < -FUTURE_DAYS) return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, inFuture: true };
+  if (skipped && skipped.at > capacity.takenAt) return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, skipped };
   const state = stale ? 'unknown' : capacity.band > 0 ? stateOf(bands) : amount >= 0 ? 'spare' : 'short';
   // Spelled out: a spread here is twenty times slower, and lists judge thousands.
-  return { demand, side, capacity, amount, bands, state, ageDays, stale, words: words(state, amount, measure, ageDays) };
+  return { demand, side, capacity, amount, bands, state, ageDays, stale };
 }
 
 /** Capacity over demand, positive when it is good; of a range the distance to its nearer end. */
@@ -76,38 +83,4 @@ function countInBands(amount: number, band: number, step: number): number {
 function stateOf(bands: number): HeadroomState {
   if (bands >= 1) return 'spare';
   return bands <= -1 ? 'short' : 'on the mark';
-}
-
-function words(state: HeadroomState, amount: number, measure: Measure, ageDays: number): string {
-  switch (state) {
-    case 'spare':
-      return amount === 0 ? 'reached' : `${distance(amount, measure)} spare`;
-    case 'short':
-      return `${distance(-amount, measure)} short`;
-    case 'on the mark':
-      return 'inside the error band';
-    case 'unknown':
-      return `last checked ${ageDays} days ago`;
-  }
-}
-
-function distance(amount: number, { unit, choices }: Measure): string {
-  if (unit === 'percentBodyWeight' || unit === 'points') return `${Math.round(amount)} points`;
-  if (choices) return `${amount} ${amount === 1 ? 'step' : 'steps'}`;
-  return formatBand(amount, unit);
-}
-
-/**
- * The capacity behind a headroom as a sentence, for gates and records.
- *
- * @example capacityInWords(h, library.measure('shoulder-flexion')) // 'Left shoulder flexion 160° ± 3°'
- */
-export function capacityInWords({ capacity, side }: Headroom, measure: Measure): string {
-  const { phrase } = measure;
-  const name = side === 'whole' ? capitalise(phrase) : `${sideLabel(side)} ${phrase}`;
-  return capacity ? `${name} ${readingWithBand(measure, capacity.value, capacity.band)}` : name;
-}
-
-function capitalise(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,16 +1,21 @@
-export { capacityInWords, overDemand, headroom, type Headroom, type HeadroomState } from './headroom.ts';
+export { overDemand, headroom, type Headroom, type HeadroomState } from './headroom.ts';
 export { byUrgency, limiterOf } from './limiter.ts';
-export { DEFAULT_GATE_RULES, judgeGate, type Gate, type GateInput, type GateLine, type GateLineKind, type GateRules } from './gate.ts';
+export { judgeGate, type Gate } from './gate.ts';
+export type { GateInput, Practice } from './gateInput.ts';
+export type { DemandSide, DemandVerdict, GateFinding, GateRule, MorningProblem } from './findings.ts';
+export { EVIDENCE_KINDS, GATE_RULES, guardsSafety, type EvidenceKind, type RuleRow } from './rules.ts';
+export { DEFAULT_GATE_SETTINGS, GATE_LIMITS, RULES_VERSION, type GateSetting, type GateSettings } from './settings.ts';
+export { likelihoodOf } from './likelihood.ts';
+export { FEELINGS, type Feeling, type LoggedSet } from './loggedSet.ts';
+export { practisedIn, type Practised, type PractisedItem } from './practised.ts';
+export { spaced } from './practiceRule.ts';
 export {
-  FEELINGS,
   cleanness,
   sessionCleanness,
-  spacedCleanSessions,
+  type CleanFinding,
   type Cleanness,
-  type Feeling,
   type LoggedItem,
   type LoggedSession,
-  type LoggedSet,
   type SessionFact,
 } from './cleanSession.ts';
 export {

@@ -26,7 +26,7 @@ describe('lapse', () => {
   it('comes when a figure it rested on was not checked again in time (14 days for a plank)', () => {
     expect(lapseOf(clearance('wall', '11-09'), new Map(), measureOf, now)).toEqual({
       at: day('11-23'),
-      reason: 'Plank hold was not checked within 14 days.',
+      measureId: 'plank-hold',
     });
     expect(lapseOf(clearance('wall', '11-11'), new Map(), measureOf, now)).toBeUndefined();
   });

@@ -23,7 +23,8 @@ export interface ClearanceFact {
 
 export interface Lapse {
   readonly at: Instant;
-  readonly reason: string;
+  /** The check that was not taken in time. */
+  readonly measureId: string;
 }
 
 /** When one check of one side was taken. */
@@ -47,7 +48,7 @@ export function checkKey(measureId: string, side: BodySide): string {
  * @param clearance as signed
  * @param checks when each check was taken
  * @param measureOf the checks of the studio
- * @example lapseOf(signedInMay, new Map(), library.measure, november) // { at: …, reason: 'Free packed hang was not checked within 14 days.' }
+ * @example lapseOf(signedInMay, new Map(), library.measure, november) // { at: …, measureId: 'free-hang' }
  */
 export function lapseOf(clearance: ClearanceFact, checks: CheckDates, measureOf: MeasureOf, now: Date): Lapse | undefined {
   const lapses = clearance.figures.flatMap((figure): Lapse[] => {
@@ -56,7 +57,7 @@ export function lapseOf(clearance: ClearanceFact, checks: CheckDates, measureOf:
     const missed = times?.lateAfter.filter((at) => at >= figure.takenAt).sort()[0];
     const last = missed ?? (times && times.latest > figure.takenAt ? times.latest : figure.takenAt);
     if (!missed && daysBetween(last, now) <= measure.freshDays) return [];
-    return [{ at: addDays(last, measure.freshDays), reason: `${measure.name} was not checked within ${measure.freshDays} days.` }];
+    return [{ at: addDays(last, measure.freshDays), measureId: figure.measureId }];
   });
   return lapses.sort((a, b) => a.at.localeCompare(b.at))[0];
 }

@@ -1,52 +1,56 @@
 import type { Ladder } from '../ladders/index.ts';
-import type { MeasureOf } from '../measuring/index.ts';
-import { calendarDay, daysBetween, type Instant, shortDay } from '../quantities/index.ts';
-import type { Symptom } from '../safety/index.ts';
+import { calendarDay, daysBetween, type Instant } from '../quantities/index.ts';
+import type { ScreeningLock, Symptom } from '../safety/index.ts';
 import type { Verdict } from './verdict.ts';
 
-/** One thing to do about a trainee today. */
-export interface DueToday {
-  readonly kind: 'sign' | 'stop sign' | 'screening' | 'morning' | 'session' | 're-check';
-  readonly sentence: string;
-  /** The session a morning question or a planned session is about. */
-  readonly sessionId?: string;
-}
+/** One thing to do about a trainee today; how it reads is said in `words`. */
+export type DueToday =
+  | { readonly kind: 'stop sign'; readonly symptom: Symptom }
+  | { readonly kind: 'screening'; readonly lock: ScreeningLock }
+  | { readonly kind: 'withdrawn'; readonly rungName: string; readonly reason: string }
+  | { readonly kind: 'sign'; readonly rungName: string }
+  | { readonly kind: 'morning'; readonly sessionId: string; readonly performedAt: Instant }
+  | { readonly kind: 'session'; readonly ladderName: string; readonly care?: 'stop sign' | 'locked' }
+  | { readonly kind: 're-check'; readonly measureIds: readonly string[]; readonly lapsed: boolean };
 
 /** What Today rests on, of one trainee. */
 export interface TodayFacts {
   readonly verdict: Pick<Verdict, 'rung' | 'gate' | 'headrooms' | 'standing'>;
   /** What the screening waits for; nothing while it is fresh. */
-  readonly screeningWaits: string | undefined;
-  /** Reasons of stop signs that are open. */
-  readonly openStopSigns: readonly string[];
+  /** Clearances that a correction has taken back. */
+  readonly withdrawn: readonly { readonly at: Instant; readonly rungName: string; readonly reason: string }[];
+  readonly screeningWaits: ScreeningLock | undefined;
+  readonly openStopSigns: readonly Symptom[];
   readonly sessions: readonly { readonly id: string; readonly performedAt: Instant }[];
   readonly symptoms: readonly (Pick<Symptom, 'moment'> & { readonly sessionId: string | null })[];
   readonly trainsToday: boolean;
   readonly ladder: Pick<Ladder, 'name'>;
-  readonly measureOf: MeasureOf;
   readonly now: Date;
 }
 
 /** Mornings are asked about for this long; later the memory says little (project default). */
 const MORNING_DAYS = 7;
+/** A clearance that a correction took back is shown for so long (project default). */
+const SHOWN_DAYS = 7;
 
 /**
  * What there is to do about a trainee today, in the order of what hurts if left.
  *
- * @example dueToday({ …, openStopSigns: ['Sharp 7/10, right shoulder.'] })[0].kind // 'stop sign'
+ * @example dueToday({ …, openStopSigns: [sharp] })[0].kind // 'stop sign'
  */
 export function dueToday(facts: TodayFacts): readonly DueToday[] {
-  const { verdict, screeningWaits, openStopSigns, ladder } = facts;
+  const { verdict, withdrawn, screeningWaits, openStopSigns, ladder, now } = facts;
   const { rung, gate } = verdict;
   return [
-    ...openStopSigns.map((sentence): DueToday => ({ kind: 'stop sign', sentence })),
-    ...(screeningWaits === undefined ? [] : [{ kind: 'screening', sentence: screeningWaits } as const]),
-    ...(gate?.open && rung ? [{ kind: 'sign', sentence: `“${rung.name}”: every line of the gate is met.` } as const] : []),
+    ...openStopSigns.map((symptom): DueToday => ({ kind: 'stop sign', symptom })),
+    ...withdrawn
+      .filter(({ at }) => daysBetween(at, now) <= SHOWN_DAYS)
+      .map(({ rungName, reason }): DueToday => ({ kind: 'withdrawn', rungName, reason })),
+    ...(screeningWaits === undefined ? [] : [{ kind: 'screening', lock: screeningWaits } as const]),
+    ...(gate?.open && rung ? [{ kind: 'sign', rungName: rung.name } as const] : []),
     ...mornings(facts),
-    ...(trainsStill(facts)
-      ? [{ kind: 'session', sentence: `Trains today on “${ladder.name}”${care(openStopSigns, gate)}.` } as const]
-      : []),
-    ...recheck(facts),
+    ...(trainsStill(facts) ? [{ kind: 'session', ladderName: ladder.name, ...care(openStopSigns, gate) } as const] : []),
+    ...recheck(verdict),
   ];
 }
 
@@ -59,7 +63,7 @@ function mornings({ sessions, symptoms, now }: TodayFacts): readonly DueToday[] 
     .map(({ id, performedAt }) => ({
       kind: 'morning',
       sessionId: id,
-      sentence: `How was the morning after ${shortDay(performedAt, now)}?`,
+      performedAt,
     }));
 }
 
@@ -68,16 +72,14 @@ function trainsStill({ trainsToday, sessions, now }: TodayFacts): boolean {
 }
 
 /** What to think of before today's session starts. */
-function care(openStopSigns: readonly string[], gate: Verdict['gate']): string {
-  if (openStopSigns.length > 0) return ': a stop sign is open, see to it first';
-  return gate?.lines.some((l) => l.kind === 'lock') ? ': locked, look at the cautions first' : '';
+function care(openStopSigns: readonly Symptom[], gate: Verdict['gate']): { readonly care?: 'stop sign' | 'locked' } {
+  if (openStopSigns.length > 0) return { care: 'stop sign' };
+  return gate?.unmet.some(({ rule }) => rule === 'screening' || rule === 'rung-open') ? { care: 'locked' } : {};
 }
 
-function recheck({ verdict: { headrooms, standing }, measureOf }: TodayFacts): readonly DueToday[] {
+function recheck({ headrooms, standing }: TodayFacts['verdict']): readonly DueToday[] {
   const lapse = standing.rungs[standing.here]?.lapse;
-  if (lapse) return [{ kind: 're-check', sentence: `Clearance lapsed: ${lapse.reason}` }];
+  if (lapse) return [{ kind: 're-check', measureIds: [lapse.measureId], lapsed: true }];
   const due = [...new Set(headrooms.filter((h) => h.state === 'unknown').map((h) => h.demand.measureId))];
-  if (due.length === 0) return [];
-  const names = due.map((id) => measureOf(id).name).join(', ');
-  return [{ kind: 're-check', sentence: `${due.length === 1 ? 'Check' : `${due.length} checks`} due: ${names}.` }];
+  return due.length === 0 ? [] : [{ kind: 're-check', measureIds: due, lapsed: false }];
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
+import { LOADING_PHASES } from '../drills/index.ts';
 import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { capacityFromTrials } from '../measuring/index.ts';
@@ -43,24 +44,28 @@ function facts(rungIndex: number, signed: readonly string[], margin = 15, own: P
     sessions: [],
     symptoms: [],
     openStopSigns: [],
+    skips: new Map(),
+    knownSince: [],
     now,
     ...own,
   };
 }
+
+const HOLD = { code: 'caution', caution: { id: 'medical-hold', because: ['a doctor advised against straining'] } } as const;
 
 describe('the whole verdict', () => {
   it('judges the next rung, most urgent demand first', () => {
     const { rung, headrooms, gate } = judgeReadiness(facts(1, ['wall']));
     expect(rung?.id).toBe('far-wall');
     expect(headrooms.every((h) => h.state === 'spare')).toBe(true);
-    expect(gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions']);
-    expect(gate?.unmet[0]?.sentence).toContain('“Push-up at a wall”');
+    expect(gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions']);
+    expect(gate?.unmet[0]).toMatchObject({ practice: ['Push-up at a wall'], preparation: false });
   });
 
   it('asks for checks that a rung newly demands', () => {
     const { rung, headrooms } = judgeReadiness(facts(1, ['wall', 'far-wall']));
     expect(rung?.id).toBe('surface-60');
-    expect(headrooms[0]).toMatchObject({ state: 'unknown', words: 'never checked' });
+    expect(headrooms[0]).toMatchObject({ state: 'unknown', stale: false });
   });
 
   it('has no gate at the top, and still shows what the top asks', () => {
@@ -84,18 +89,18 @@ describe('the whole verdict', () => {
 
   it('is locked by the screening’s locks, each in its own sentence', () => {
     const lines = (screening: ReadinessFacts['screening']) => judgeReadiness(facts(0, [], 15, { screening })).gate?.unmet ?? [];
-    expect(lines({ cautions: [], locks: ['Medical hold: wait.'] }).map((l) => l.sentence)).toContain('Medical hold: wait.');
-    expect(lines({ cautions: [{ id: 'lax-joints', because: [] }], locks: [] }).map((l) => l.kind)).toEqual(['clean sessions']);
+    expect(lines({ cautions: [], locks: [HOLD] })).toContainEqual({ rule: 'screening', met: false, locks: [HOLD] });
+    expect(lines({ cautions: [{ id: 'lax-joints', because: [] }], locks: [] }).map((f) => f.rule)).toEqual(['clean-sessions']);
   });
 
   it('closes the rungs whose practice a caution excludes, and their gates, naming the answer', () => {
     const screening = { cautions: [{ id: 'wrist-injury', because: ['a wrist is being rebuilt, right'] }], locks: [] } as const;
     const { closedRungs, gate } = judgeReadiness(facts(0, [], 15, { screening }));
     expect(Object.keys(closedRungs)).toEqual(ladder.rungs.slice(1).map((r) => r.id));
-    expect(Object.values(closedRungs)[0]).toMatch(/Wrist injury, rebuilding: .*Because: a wrist is being rebuilt, right\./);
-    expect(gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions']);
+    expect(Object.values(closedRungs)[0]).toEqual(screening.cautions[0]);
+    expect(gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions']);
     const next = judgeReadiness(facts(1, ['wall'], 15, { screening }));
-    expect(next.gate?.unmet.map((l) => l.kind)).toEqual(['clean sessions', 'lock']);
+    expect(next.gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions', 'rung-open']);
   });
 
   it('takes confidence in the next position for what it is: asked anew after a signature', () => {
@@ -103,12 +108,12 @@ describe('the whole verdict', () => {
     const confidence = (daysAgo: number) =>
       capacityFromTrials(measureOf('confidence'), [{ side: 'whole', value: 9 }], { takenAt: addDays(now, -daysAgo) });
     const signed = { id: 'c', ladderId: lean.id, rungId: 'protracted-hold', signedAt: addDays(now, -3), signedBy: 'AS', figures: [] };
-    const words = (daysAgo: number) =>
+    const found = (daysAgo: number) =>
       judgeReadiness({ ...facts(0, []), ladder: lean, capacities: [confidence(daysAgo)], clearances: [signed] }).headrooms.find(
         (h) => h.demand.measureId === 'confidence',
-      )?.words;
-    expect(words(1)).toBe('4 points spare');
-    expect(words(5)).toBe('never checked');
+      )?.amount;
+    expect(found(1)).toBe(4);
+    expect(found(5)).toBeUndefined();
   });
 });
 
@@ -118,12 +123,35 @@ it('clean sessions before a stop sign count no more, though it was closed', () =
     id: `s${daysAgo}`,
     performedAt: addDays(now, -daysAgo),
     clean: true,
-    drillIds: [practice],
+    practised: [{ drillId: practice, top: true, load: 1 }],
     symptoms: [],
   }));
   const cleanLine = (own: Partial<ReadinessFacts>) =>
-    judgeReadiness(facts(1, ['wall'], 15, { sessions, ...own })).gate?.lines.find((l) => l.kind === 'clean sessions');
+    judgeReadiness(facts(1, ['wall'], 15, { sessions, ...own })).gate?.findings.find((f) => f.rule === 'clean-sessions');
   expect(cleanLine({})?.met).toBe(true);
   expect(cleanLine({ lastStopSignAt: addDays(now, -6) })?.met).toBe(true);
-  expect(cleanLine({ lastStopSignAt: addDays(now, -3) })?.sentence).toMatch(/^1 of 2 clean sessions/);
+  expect(cleanLine({ lastStopSignAt: addDays(now, -3) })).toMatchObject({ met: false, counted: 1, needed: 2 });
+});
+
+describe('below the ladder', () => {
+  const session = (drillId: string, daysAgo: number) => ({
+    ...{ id: `s${daysAgo}`, performedAt: addDays(now, -daysAgo), clean: true, symptoms: [] },
+    practised: [{ drillId, top: true, load: 1 }],
+  });
+  const judged = (drillId: string) =>
+    judgeReadiness(facts(0, [], 15, { sessions: [session(drillId, 2), session(drillId, 5)] })).gate?.findings.find(
+      (f) => f.rule === 'clean-sessions',
+    );
+
+  it('two short sessions of a drill that has nothing to do with the rung open nothing', () => {
+    expect(judged('calf-raises-nobody-asked-for')).toMatchObject({ met: false, counted: 0, preparation: true });
+    const prepares = library.drills.find(
+      (d) => LOADING_PHASES.includes(d.phase) && ladder.rungs[0]!.demands.some((a) => (d.trains[a.measureId] ?? 0) >= 2),
+    )!;
+    const stranger = library.drills.find(
+      (d) => LOADING_PHASES.includes(d.phase) && ladder.rungs[0]!.demands.every((a) => !d.trains[a.measureId]),
+    )!;
+    expect(judged(prepares.id)).toMatchObject({ met: true, counted: 2 });
+    expect(judged(stranger.id)).toMatchObject({ met: false, counted: 0 });
+  });
 });

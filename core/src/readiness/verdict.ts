@@ -1,13 +1,16 @@
+import { LOADING_PHASES } from '../drills/index.ts';
 import { demandsOn, type Ladder, type Rung } from '../ladders/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
 import type { Capacity, MeasureOf } from '../measuring/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { KnownBody } from '../statics/index.ts';
-import { cautionInWords, type ScreeningOutcome, type Symptom } from '../safety/index.ts';
+import type { CautionInForce, ScreeningOutcome, Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import { type Gate, judgeGate } from './gate.ts';
+import type { Practice } from './gateInput.ts';
 import { headroom, type Headroom } from './headroom.ts';
 import { byUrgency } from './limiter.ts';
+import type { GateSettings } from './settings.ts';
 import { type CheckDates, checkKey, type ClearanceFact, type Standing, standingOn } from './standing.ts';
 
 /** Everything on record about a trainee that a verdict may rest on. */
@@ -22,9 +25,15 @@ export interface ReadinessFacts {
   readonly clearances: readonly ClearanceFact[];
   readonly sessions: readonly SessionFact[];
   readonly symptoms: readonly Symptom[];
-  readonly openStopSigns: readonly string[];
+  readonly openStopSigns: readonly Symptom[];
   /** When the newest stop sign was felt, open or closed: clean sessions before it count no more. */
   readonly lastStopSignAt?: Instant | undefined;
+  readonly lastStopSignClosedAt?: Instant | undefined;
+  /** The newest time that each check was left out for pain or safety. */
+  readonly skips: ReadonlyMap<string, NonNullable<Headroom['skipped']>>;
+  /** When the trainee was added, and when first screened: sessions dated before count for nothing. */
+  readonly knownSince: readonly Instant[];
+  readonly settings?: GateSettings | undefined;
   readonly now: Date;
 }
 
@@ -38,7 +47,7 @@ export interface Verdict {
   /** Demands of the rung in hand that a fresh check no longer meets: reasons to think again. */
   readonly slipped: readonly Headroom[];
   /** Rungs of the ladder that the screening closes, with the reason. */
-  readonly closedRungs: Readonly<Record<string, string>>;
+  readonly closedRungs: Readonly<Record<string, CautionInForce>>;
 }
 
 /**
@@ -55,33 +64,52 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
   const slipped = inHand && inHand !== rung ? headroomsFor(inHand, facts, standing).filter((h) => h.state === 'short') : [];
   if (!rung) return { standing, headrooms: inHand ? headroomsFor(inHand, facts, standing) : [], slipped, closedRungs };
   const headrooms = headroomsFor(rung, facts, standing);
-  const closed = closedRungs[rung.id];
   const gate = judgeGate({
     headrooms,
     sessions: facts.sessions,
     symptoms: facts.symptoms,
     openStopSigns: facts.openStopSigns,
-    locks: closed ? [...screening.locks, closed] : screening.locks,
-    cleanSince: later(standing.cleanSince, facts.lastStopSignAt),
-    practice: inHand ? { drillId: inHand.practice, name: library.drill(inHand.practice).name } : undefined,
-    measureOf: library.measure,
+    lastStopSignClosedAt: facts.lastStopSignClosedAt,
+    locks: screening.locks,
+    closedBy: closedRungs[rung.id],
+    since: [...facts.knownSince, ...[standing.cleanSince, facts.lastStopSignAt].filter((at) => at !== undefined)],
+    practice: practiceFor(inHand, rung, library),
+    settings: facts.settings,
     now,
   });
   return { standing, rung, headrooms, gate, slipped, closedRungs };
 }
 
-function later(a: Instant | undefined, b: Instant | undefined): Instant | undefined {
-  if (!a || !b) return a ?? b;
-  return a > b ? a : b;
+/** What trains a demand at least so strongly prepares for it; so does what is a step easier than its practice. */
+const PREPARES = 2;
+
+/** The practice that a gate asks for: that of the rung in hand, below the ladder what prepares for the first rung. */
+function practiceFor(inHand: Rung | undefined, next: Rung, library: Library): Practice {
+  if (inHand) return { drillIds: [inHand.practice], names: [library.drill(inHand.practice).name], preparation: false };
+  const easier = library.hasDrill(next.practice) ? library.drill(next.practice).easier : [];
+  const prepares = library.drills.filter(
+    (d) =>
+      LOADING_PHASES.includes(d.phase) &&
+      (easier.includes(d.id) || next.demands.some((asked) => (d.trains[asked.measureId] ?? 0) >= PREPARES)),
+  );
+  return { drillIds: prepares.map((d) => d.id), names: prepares.map((d) => d.name), preparation: true };
 }
 
-function headroomsFor(rung: Rung, { library, body, capacities, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
+function headroomsFor(rung: Rung, { library, body, capacities, skips, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
   const signedAt = standing.rungs[standing.here]?.clearance?.signedAt;
   const latest = new Map(
     capacities.filter((c) => stillSpeaks(c, library.measure, signedAt)).map((c) => [checkKey(c.measureId, c.side), c]),
   );
   return demandsOn(rung, body, library.measure)
-    .map((demand) => headroom(latest.get(checkKey(demand.measureId, demand.side)), demand, library.measure(demand.measureId), now))
+    .map((demand) =>
+      headroom(
+        latest.get(checkKey(demand.measureId, demand.side)),
+        demand,
+        library.measure(demand.measureId),
+        now,
+        skips.get(demand.measureId),
+      ),
+    )
     .sort(byUrgency);
 }
 
@@ -90,13 +118,17 @@ function stillSpeaks({ measureId, takenAt }: Capacity, measureOf: MeasureOf, sig
   return !signedAt || takenAt > signedAt || !measureOf(measureId).aboutNextRung;
 }
 
-function rungsClosedBy(ladder: Ladder, { cautions }: ReadinessFacts['screening'], library: Library): Readonly<Record<string, string>> {
-  const closed: Record<string, string> = {};
+function rungsClosedBy(
+  ladder: Ladder,
+  { cautions }: ReadinessFacts['screening'],
+  library: Library,
+): Readonly<Record<string, CautionInForce>> {
+  const closed: Record<string, CautionInForce> = {};
   if (cautions.length === 0) return closed;
   for (const rung of ladder.rungs) {
     if (!library.hasDrill(rung.practice)) continue;
     const caution = exclusionByCaution(library.drill(rung.practice), cautions);
-    if (caution) closed[rung.id] = cautionInWords(caution);
+    if (caution) closed[rung.id] = caution;
   }
   return closed;
 }

@@ -14,7 +14,7 @@ export {
   answerInWords,
   isLiftable,
   PROFESSIONAL_ROLES,
-  screenEENING_FRESH_DAYS,
+  SCREENING_FRESH_DAYS,
   screeningOutcome,
   type Consultation,
   type LiftedCaution,
@@ -22,11 +22,14 @@ export {
   type ScreeningAnswer,
   type ScreenedPerson,
   type Screening,
+  type ScreeningLock,
   type ScreeningOutcome,
 } from './screening.ts';
 export { SYMPTOM_ACTS, symptomResponse, type SymptomAct, type SymptomResponse } from './symptomResponse.ts';
 export {
+  atSamePlace,
   BODY_PLACES,
+  isStopSign,
   placeInWords,
   QUIET_UP_TO,
   STOP_FROM,

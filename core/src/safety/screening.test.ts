@@ -59,12 +59,12 @@ describe('the questions', () => {
 
 describe('a screening', () => {
   it('locks every gate until it is answered, when it is old, and when a question was never asked', () => {
-    expect(outcome(undefined)).toMatchObject({ state: 'missing', locks: ['The screening before training has not been answered yet.'] });
+    expect(outcome(undefined)).toMatchObject({ state: 'missing', locks: [{ code: 'never-screened' }] });
     expect(outcome(answered({}, { takenAt: addDays(now, -365) })).state).toBe('fresh');
     const old = outcome(answered({}, { takenAt: addDays(now, -366) }));
     expect([old.state, old.locks.length]).toEqual(['stale', 1]);
     const partial = outcome(answered({}, { answers: answered().answers.slice(2) }));
-    expect([partial.state, partial.locks]).toEqual(['partial', ['2 questions of the screening were never asked. Complete it.']]);
+    expect([partial.state, partial.locks]).toEqual(['partial', [{ code: 'screening-partial', unasked: 2 }]]);
     expect(outcome(answered())).toMatchObject({ state: 'fresh', locks: [], cautions: [] });
   });
 
@@ -73,7 +73,7 @@ describe('a screening', () => {
       answered({ pregnancy: 'whole', 'elbow-pain': 'left', 'medical-hold': 'whole', 'pain-now': 'whole' }),
     );
     expect(cautions.map((c) => cautionOf(c.id).kind)).toEqual(['lock', 'ask first', 'stands', 'note']);
-    expect(locks).toEqual([expect.stringMatching(/^Medical hold: .*Because: a doctor advised against straining\.$/)]);
+    expect(locks).toEqual([{ code: 'caution', caution: { id: 'medical-hold', because: ['a doctor advised against straining'] } }]);
   });
 
   it('guards the young until they are surely 18', () => {

@@ -1,6 +1,6 @@
 import type { BodySide } from '../anatomy/index.ts';
 import { daysBetween, type CalendarDay, type Instant, shortDay } from '../quantities/index.ts';
-import { type CautionId, type CautionInForce, cautionInWords, cautionOf } from './cautions.ts';
+import { type CautionId, type CautionInForce, cautionOf } from './cautions.ts';
 import { type BeightonTest, beightonScore, type Laxity } from './laxity.ts';
 import { type Answer, QUESTION_IDS, type QuestionId, questionOf } from './questions.ts';
 
@@ -45,6 +45,13 @@ export interface LiftedCaution {
   readonly by: string;
 }
 
+/** Why the screening closes every gate. */
+export type ScreeningLock =
+  | { readonly code: 'never-screened' }
+  | { readonly code: 'screening-stale'; readonly takenAt: Instant }
+  | { readonly code: 'screening-partial'; readonly unasked: number }
+  | { readonly code: 'caution'; readonly caution: CautionInForce };
+
 export interface ScreeningOutcome {
   /** `partial`: a question was added, or never asked, since the screening was taken. */
   readonly state: 'missing' | 'partial' | 'stale' | 'fresh';
@@ -52,8 +59,8 @@ export interface ScreeningOutcome {
   /** In force, locks first. */
   readonly cautions: readonly CautionInForce[];
   readonly lifted: readonly LiftedCaution[];
-  /** Why every gate is closed, in sentences. */
-  readonly locks: readonly string[];
+  /** Why every gate is closed. */
+  readonly locks: readonly ScreeningLock[];
   readonly laxity?: Laxity;
 }
 
@@ -66,7 +73,7 @@ export interface ScreenedPerson {
 
 const ADULT_AGE = 18;
 /** Days after which the screening is asked again, and a consultation is to be renewed (project defaults). */
-export const screenEENING_FRESH_DAYS = 365;
+export const SCREENING_FRESH_DAYS = 365;
 const CONSULTATION_DAYS = 365;
 
 const RANK = { lock: 0, 'ask first': 1, stands: 2, note: 3 } as const;
@@ -78,7 +85,7 @@ const RANK = { lock: 0, 'ask first': 1, stands: 2, note: 3 } as const;
  * @param screening the newest answers; undefined when the screening was never taken
  * @param person year of birth, consultations on record and the moment of judging
  * @example screeningOutcome(undefined, { birthYear: 1990, consultations: [], now }).locks
- * // ['The screening before training has not been answered yet.']
+ * // [{ code: 'never-screened' }]
  */
 export function screeningOutcome(screening: Screening | undefined, { birthYear, consultations, now }: ScreenedPerson): ScreeningOutcome {
   const caused = causes(screening, birthYear, now);
@@ -90,19 +97,21 @@ export function screeningOutcome(screening: Screening | undefined, { birthYear, 
     else cautions.push({ id, because });
   }
   cautions.sort((a, b) => RANK[cautionOf(a.id).kind] - RANK[cautionOf(b.id).kind]);
-  const locks = cautions.filter((c) => cautionOf(c.id).kind === 'lock').map(cautionInWords);
-  if (!screening)
-    return { state: 'missing', cautions, lifted, locks: ['The screening before training has not been answered yet.', ...locks] };
+  const locks = cautions.filter((c) => cautionOf(c.id).kind === 'lock').map((caution): ScreeningLock => ({ code: 'caution', caution }));
+  if (!screening) return { state: 'missing', cautions, lifted, locks: [{ code: 'never-screened' }, ...locks] };
   const unasked = QUESTION_IDS.filter((id) => !screening.answers.some((a) => a.questionId === id)).length;
-  const stale = daysBetween(screening.takenAt, now) > screenEENING_FRESH_DAYS;
-  const late = `The screening was last answered on ${shortDay(screening.takenAt, now)}, more than a year ago. Ask again.`;
-  const partly = `${unasked} ${unasked === 1 ? 'question' : 'questions'} of the screening ${unasked === 1 ? 'was' : 'were'} never asked. Complete it.`;
+  const stale = daysBetween(screening.takenAt, now) > SCREENING_FRESH_DAYS;
+  const waits: readonly ScreeningLock[] = stale
+    ? [{ code: 'screening-stale', takenAt: screening.takenAt }]
+    : unasked > 0
+      ? [{ code: 'screening-partial', unasked }]
+      : [];
   return {
     state: stale ? 'stale' : unasked > 0 ? 'partial' : 'fresh',
     takenAt: screening.takenAt,
     cautions,
     lifted,
-    locks: [...(stale ? [late] : unasked > 0 ? [partly] : []), ...locks],
+    locks: [...waits, ...locks],
     ...(screening.beighton ? { laxity: beightonScore(screening.beighton) } : {}),
   };
 }

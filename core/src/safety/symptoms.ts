@@ -27,6 +27,16 @@ export const STOP_FROM = 5;
 /** Kinds that stop the session whatever their intensity (common practice, no source). */
 const STOPPING_KINDS: readonly SymptomKind[] = ['sharp', 'pinch', 'numbness or tingling', 'locked up'];
 
+/** Whether a symptom stops the session: five or more out of ten, or a stopping kind at any strength. */
+export function isStopSign({ intensity, kind }: Pick<Symptom, 'intensity' | 'kind'>): boolean {
+  return intensity >= STOP_FROM || (intensity > 0 && STOPPING_KINDS.includes(kind));
+}
+
+/** Whether two symptoms were felt at the same place of the same side. */
+export function atSamePlace(a: Pick<Symptom, 'place' | 'side'>, b: Pick<Symptom, 'place' | 'side'>): boolean {
+  return a.place === b.place && a.side === b.side;
+}
+
 /**
  * Why a symptom is a stop sign, or nothing when it is none: five or more out of ten, or any sharp,
  * pinching, numb, tingling or locking sensation.
@@ -34,8 +44,7 @@ const STOPPING_KINDS: readonly SymptomKind[] = ['sharp', 'pinch', 'numbness or t
  * @example stopSign({ intensity: 2, kind: 'sharp', place: 'shoulder', side: 'left', … }) // 'Sharp 2/10, left shoulder: stop and step back.'
  */
 export function stopSign(symptom: Symptom): string | undefined {
-  if (symptom.intensity === 0) return undefined;
-  if (symptom.intensity < STOP_FROM && !STOPPING_KINDS.includes(symptom.kind)) return undefined;
+  if (!isStopSign(symptom)) return undefined;
   return `${capitalise(symptomInWords(symptom))}: stop and step back.`;
 }
 

@@ -1,7 +1,7 @@
 import type { CaseloadRow, RecheckReply, TodayItem } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
 import { addDays, type CalendarDay, calendarDay, daysBetween } from '@myokinet/core/quantities';
-import { dueToday, rechecksOf } from '@myokinet/core/readiness';
+import { dueToday, type Headroom, rechecksOf } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -94,12 +94,10 @@ function row(
     here: standing.here,
     lapsed: standing.rungs[standing.here]?.state === 'lapsed',
     ...(rung ? { nextRungName: rung.name } : {}),
-    ...(limiter
-      ? { limiter: { measureId: limiter.demand.measureId, side: limiter.side, state: limiter.state, words: limiter.words } }
-      : {}),
+    ...(limiter ? { limiter: limiterOf(limiter) } : {}),
     gateOpen: gate?.open ?? false,
     unmet: gate?.unmet.length ?? 0,
-    locked: gate?.lines.some((l) => l.kind === 'lock') ?? false,
+    locked: gate?.unmet.some(({ rule }) => rule === 'screening' || rule === 'rung-open') ?? false,
     openStopSigns: openStopSigns.length,
     unknown: headrooms.filter((h) => h.state === 'unknown').length,
     ...(lastCheckAt ? { lastCheckAt } : {}),
@@ -110,20 +108,31 @@ function row(
 }
 
 function todayItems(
-  { trainee, verdict, sessions, symptoms, openStopSigns }: Judged,
+  { trainee, verdict, sessions, symptoms, openStopSigns, withdrawn }: Judged,
   trainsToday: boolean,
   { now, library }: Moment,
 ): readonly TodayItem[] {
   const { id: traineeId, name, screening } = trainee;
-  const screeningWaits = screening.state === 'fresh' ? undefined : (screening.locks[0] ?? '');
+  const screeningWaits = screening.state === 'fresh' ? undefined : screening.locks[0];
   const ladder = library.ladder(trainee.ladderId);
-  return dueToday({ verdict, screeningWaits, openStopSigns, sessions, symptoms, trainsToday, ladder, measureOf: library.measure, now }).map(
-    (due) => ({
-      ...due,
-      traineeId,
-      name,
-    }),
-  );
+  return dueToday({ verdict, withdrawn, screeningWaits, openStopSigns, sessions, symptoms, trainsToday, ladder, now }).map((due) => ({
+    ...due,
+    traineeId,
+    name,
+  }));
+}
+
+/** As much of the limiter as a list says of it. */
+function limiterOf({ demand, side, state, amount, ageDays, inFuture, skipped }: Headroom): NonNullable<CaseloadRow['limiter']> {
+  return {
+    measureId: demand.measureId,
+    side,
+    state,
+    ...(amount === undefined ? {} : { amount }),
+    ...(ageDays === undefined ? {} : { ageDays }),
+    ...(inFuture ? { inFuture } : {}),
+    ...(skipped ? { skipped } : {}),
+  };
 }
 
 export type CaseloadStore = ReturnType<typeof caseloadStore>;

@@ -1,4 +1,4 @@
-import { CheckDto, TrialCorrectionDto, validated } from '@myokinet/core/contracts';
+import { CheckDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
 import type { Services } from '../services.ts';
 
@@ -12,10 +12,5 @@ export function checkRoutes(app: FastifyInstance, { checks, scope }: Services): 
   app.post<OfTrainee>('/api/trainees/:id/checks', (request, reply) => {
     reply.code(201);
     return checks.record(request.params.id, validated(CheckDto, request.body, scope()));
-  });
-
-  app.post<OfTrainee>('/api/trainees/:id/trial-corrections', (request, reply) => {
-    reply.code(201);
-    return checks.correct(request.params.id, validated(TrialCorrectionDto, request.body, scope()));
   });
 }

@@ -37,7 +37,8 @@ export const UPSERT_CAPACITY = `
     trials = excluded.trials, error_basis = excluded.error_basis, scatter = excluded.scatter, provisional = excluded.provisional`;
 
 export const DATES_OF_KEY = `
-  SELECT check_id AS checkId, taken_at AS takenAt, coalesce(provisional = 'in a session', 0) AS inSession
+  SELECT check_id AS checkId, taken_at AS takenAt, provisional IS NOT NULL AS provisional,
+         coalesce(provisional = 'in a session', 0) AS inSession
   FROM capacity
   WHERE trainee_id = @traineeId AND measure_id = @measureId AND side = @side
   ORDER BY taken_at, check_id`;
@@ -82,3 +83,13 @@ export const SKIPS_OF_TRAINEE = `
   FROM check_skip s
   JOIN check_occasion o ON o.id = s.check_id
   WHERE o.trainee_id = @traineeId AND (@checkId IS NULL OR o.id = @checkId)`;
+
+export const KEYS_OF_CHECK = `
+  SELECT measure_id AS measureId, side
+  FROM capacity
+  WHERE check_id = @checkId`;
+
+/** Capacities are worked out from trials: of an occasion that was taken back there are none. */
+export const DROP_CAPACITIES = `
+  DELETE FROM capacity
+  WHERE check_id = @checkId`;

@@ -61,8 +61,10 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
   const upsertCapacity = db.prepare(sql.UPSERT_CAPACITY);
   const datesOfKey = db.prepare<
     { traineeId: string; measureId: string; side: string },
-    { checkId: string; takenAt: Instant; inSession: number }
+    { checkId: string; takenAt: Instant; provisional: number; inSession: number }
   >(sql.DATES_OF_KEY);
+  const keysOfCheck = db.prepare<{ checkId: string }, { measureId: string; side: string }>(sql.KEYS_OF_CHECK);
+  const dropCapacities = db.prepare(sql.DROP_CAPACITIES);
   const flagCapacity = db.prepare(sql.FLAG_CAPACITY);
   const capacitiesOf = db.prepare<Omit<Page, 'limit'>, Capacity & { checkId: string }>(sql.CAPACITIES_OF_TRAINEE);
   const checksOf = db.prepare<Page, CheckRow>(sql.CHECKS_OF_TRAINEE);
@@ -90,17 +92,18 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     const dates = datesOfKey.all({ traineeId, measureId, side });
     const checked = dates.filter((d) => d.inSession === 0);
     const current = checked.at(-1) ?? dates.at(-1);
+    // A figure that opens no gate keeps no clearance alive either.
     const late = new Set(
       lateAfter(
-        checked.map((d) => d.takenAt),
+        dates.filter((d) => d.provisional === 0).map((d) => d.takenAt),
         library.current().measure(measureId).freshDays,
       ),
     );
-    const flags = dates.map(({ checkId, takenAt, inSession }) => ({
+    const flags = dates.map(({ checkId, takenAt, provisional }) => ({
       checkId,
       measureId,
       side,
-      followedLate: inSession === 0 && late.has(takenAt) ? 1 : 0,
+      followedLate: provisional === 0 && late.has(takenAt) ? 1 : 0,
       isCurrent: checkId === current?.checkId ? 1 : 0,
     }));
     // The old mark goes before the new one comes: only one may be current.
@@ -148,6 +151,13 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
         recompute(traineeId, dto.id, dto.takenAt as Instant);
       });
       return one(traineeId, dto.id);
+    },
+
+    /** Works out anew what an occasion showed, after it was taken back: nothing, and the one before counts again. */
+    forget(traineeId: string, checkId: string): void {
+      const keys = keysOfCheck.all({ checkId });
+      dropCapacities.run({ checkId });
+      for (const { measureId, side } of keys) reflag(traineeId, measureId, side);
     },
 
     correct(traineeId: string, dto: TrialCorrectionDto): CheckReply {

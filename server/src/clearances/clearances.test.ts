@@ -44,13 +44,15 @@ describe('readiness', () => {
       checkFor('wall', bench.now(), (d) => (d.measureId === 'wrist-extension' && d.side === 'left' ? 44 : comfortably(d))),
     );
     const { gate, headrooms } = await readiness();
-    expect(gate?.limiter).toMatchObject({ side: 'left', state: 'short', words: '6° short', demand: { measureId: 'wrist-extension' } });
+    expect(gate?.limiter).toMatchObject({ side: 'left', state: 'short', demand: { measureId: 'wrist-extension' } });
     expect(headrooms[0]).toMatchObject({ side: 'left', demand: { measureId: 'wrist-extension' } });
   });
 });
 
 describe('signing', () => {
-  it('is refused while the gate is closed, with the first reason', async () => {
+  it('is refused while the gate is closed, with the first reason, what guards safety before all else', async () => {
+    expect(await sign()).toMatchObject({ status: 409, body: { detail: expect.stringContaining('screening before training') as string } });
+    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
     expect(await sign()).toMatchObject({
       status: 409,
       body: { code: 'gate-closed', detail: expect.stringContaining('has never been checked') as string },
@@ -86,7 +88,7 @@ describe('signing', () => {
     await bench.post(`${at}/screenings`, screeningDto(bench.now()));
     await bench.post(`${at}/checks`, checkFor('wall', bench.now()));
     await bench.post(`${at}/sessions`, sessionDto(bench.now()));
-    expect((await readiness()).gate?.unmet.map((l) => l.kind)).toEqual(['mornings', 'clean sessions']);
+    expect((await readiness()).gate?.unmet.map((f) => f.rule)).toEqual(['mornings', 'clean-sessions']);
   });
 });
 
@@ -104,11 +106,11 @@ describe('a signed clearance', () => {
     expect(clearance).toMatchObject({ withdrawnReason: 'Sharp 4/10, left wrist, during: stop and step back.' });
     const closed = await readiness();
     expect(closed.standing.here).toBe(-1);
-    expect(closed.gate?.unmet.map((l) => l.kind)).toEqual(['stop sign', 'symptoms', 'clean sessions']);
+    expect(closed.gate?.unmet.map((f) => f.rule)).toEqual(['stop-signs', 'symptoms', 'clean-sessions']);
     const close = (ground: string) => bench.post(`${at}/stop-sign-closures`, { id: v7(), symptomId: symptom.id, ground });
     expect(await close('ok')).toMatchObject({ status: 422, body: { fields: [{ field: '/ground' }] } });
     expect((await close('Seen by a physiotherapist.')).status).toBe(201);
-    expect((await readiness()).gate?.unmet.map((l) => l.kind)).not.toContain('stop sign');
+    expect((await readiness()).gate?.unmet.map((f) => f.rule)).not.toContain('stop-signs');
     expect(await close('Seen by a physiotherapist.')).toMatchObject({ status: 409, body: { code: 'stop-sign-not-open' } });
   });
 
@@ -119,7 +121,7 @@ describe('a signed clearance', () => {
     await bench.post(`${at}/sessions`, { ...session, symptoms: [symptom] });
     const { clearances, sessions, stopSigns } = await record();
     expect(clearances[0]?.withdrawnReason).toMatch(/^Pinch 2\/10/);
-    expect(sessions[0]).toMatchObject({ clean: false, cleanReason: 'Pinch 2/10, shoulder, during: stop and step back.' });
+    expect(sessions[0]).toMatchObject({ clean: false, finding: { code: 'stop-sign', symptom: { kind: 'pinch', intensity: 2 } } });
     expect(stopSigns).toHaveLength(1);
   });
 
@@ -127,7 +129,7 @@ describe('a signed clearance', () => {
     bench.passDays(0.5);
     await bench.post(`${at}/symptoms`, symptomDto(bench.now(), { intensity: 3, kind: 'ache', moment: 'after' }));
     expect((await record()).clearances[0]?.withdrawnAt).toBeUndefined();
-    expect((await readiness()).gate?.unmet.map((l) => l.kind)).toContain('symptoms');
+    expect((await readiness()).gate?.unmet.map((f) => f.rule)).toContain('symptoms');
   });
 
   it('is withdrawn by the coach for a reason, once', async () => {
@@ -145,7 +147,7 @@ describe('a signed clearance', () => {
     const lapsed = await readiness();
     expect(lapsed.standing.rungs[0]).toMatchObject({
       state: 'lapsed',
-      lapse: { reason: expect.stringContaining('was not checked within 14 days') as string },
+      lapse: { measureId: expect.any(String) as string },
     });
     expect(lapsed.rungId).toBe('wall');
     await bench.post(`${at}/checks`, checkFor('wall', bench.now()));

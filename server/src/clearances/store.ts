@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from 'uuid';
 import {
   type ClearanceDto,
   type ClearanceReply,
+  LIMITS,
   readStored,
   type Scope,
   signedChecks,
@@ -10,7 +11,16 @@ import {
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { type ClearanceFact, standingOn, type Verdict } from '@myokinet/core/readiness';
+import {
+  type ClearanceFact,
+  type Gate,
+  type GateFinding,
+  guardsSafety,
+  RULES_VERSION,
+  standingOn,
+  type Verdict,
+} from '@myokinet/core/readiness';
+import { say } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
@@ -27,6 +37,11 @@ export interface ClearanceRow {
   readonly figuresVersion: number;
   readonly withdrawnAt: Instant | null;
   readonly withdrawnReason: string | null;
+  readonly withdrawnBy: 'coach' | 'stop sign' | 'correction' | null;
+  readonly findings: string | null;
+  readonly rulesVersion: number;
+  readonly likelihood: number | null;
+  readonly against: string | null;
 }
 
 /**
@@ -55,16 +70,24 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
   const insertWithdrawal = db.prepare(INSERT_WITHDRAWAL);
 
   function list(traineeId: string): readonly ClearanceReply[] {
-    return ofTrainee.all({ traineeId }).map(({ traineeId: _, figures, figuresVersion, withdrawnAt, withdrawnReason, ...row }) => {
-      const read = readStored(STORED.figures, figures, figuresVersion, scope());
-      return {
-        ...row,
-        rungName: library.rungName(row.ladderId, row.rungId),
-        ...('value' in read ? { figures: read.value } : { figures: [], unreadable: read.unreadable }),
-        ...(withdrawnAt ? { withdrawnAt } : {}),
-        ...(withdrawnReason ? { withdrawnReason } : {}),
-      };
-    });
+    return ofTrainee
+      .all({ traineeId })
+      .map(
+        ({ traineeId: _, figures, figuresVersion, findings, likelihood, against, withdrawnAt, withdrawnReason, withdrawnBy, ...row }) => {
+          const read = readStored(STORED.figures, figures, figuresVersion, scope());
+          return {
+            ...row,
+            rungName: library.rungName(row.ladderId, row.rungId),
+            ...('value' in read ? { figures: read.value } : { figures: [], unreadable: read.unreadable }),
+            ...(withdrawnAt ? { withdrawnAt } : {}),
+            ...(withdrawnReason ? { withdrawnReason } : {}),
+            ...(withdrawnBy ? { withdrawnBy } : {}),
+            ...(findings === null ? {} : { findings: JSON.parse(findings) as readonly GateFinding[] }),
+            ...(likelihood === null ? {} : { likelihood }),
+            ...(against === null ? {} : { against }),
+          };
+        },
+      );
   }
 
   return {
@@ -75,9 +98,13 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const { rung, gate, headrooms } = judge();
         if (rung?.id !== dto.rungId) throw new Refusal('gate-closed', 'This is not the next gate on the trainee’s ladder.');
-        if (!gate?.open) throw new Refusal('gate-closed', `The gate is closed: ${gate?.unmet[0]?.sentence ?? 'nothing was judged'}`);
+        const against = mayBeSigned(gate, dto, (finding) => say(finding, { headrooms, measureOf: library.current().measure, now: now() }));
         insertClearance.run({
           ...dto,
+          against,
+          findings: JSON.stringify(gate?.findings ?? []),
+          rulesVersion: gate?.rulesVersion ?? RULES_VERSION,
+          likelihood: gate?.likelihood ?? null,
           traineeId,
           studioId: who.studioId,
           coachId: who.coachId,
@@ -92,9 +119,18 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
       const clearance = found(list(traineeId).find((c) => c.id === dto.clearanceId));
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if (clearance.withdrawnAt) throw new Refusal('clearance-not-standing', 'This clearance was withdrawn before.');
-        insertWithdrawal.run({ ...dto, coachId: who.coachId, symptomId: null, withdrawnAt: instant(now()) });
+        insertWithdrawal.run({ ...dto, coachId: who.coachId, symptomId: null, withdrawnAt: instant(now()), cause: 'coach' });
       });
       return found(list(traineeId).find((c) => c.id === dto.clearanceId));
+    },
+
+    /** Takes a clearance back because something it rested on was corrected. Runs inside the transaction of the correction. */
+    withdrawForCorrection(clearanceId: string, reason: string): void {
+      insertWithdrawal.run({
+        ...{ id: uuidv7(), clearanceId, coachId: who.coachId, symptomId: null, withdrawnAt: instant(now()) },
+        reason: reason.slice(0, LIMITS.reason),
+        cause: 'correction',
+      });
     },
 
     /**
@@ -115,10 +151,24 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
           symptomId: symptom.id,
           withdrawnAt: instant(now()),
           reason,
+          cause: 'stop sign',
         });
       }
     },
   };
+}
+
+/**
+ * Why the coach signs, where not every line is met; nothing where all are. A line that guards safety is never signed against.
+ *
+ * @throws Refusal `gate-closed`
+ */
+function mayBeSigned(gate: Gate | undefined, { against }: ClearanceDto, words: (finding: GateFinding) => string): string | null {
+  if (gate?.open) return null;
+  const guarded = gate?.unmet.find(guardsSafety);
+  const first = guarded ?? gate?.unmet[0];
+  if (!gate || guarded || !against) throw new Refusal('gate-closed', `The gate is closed: ${first ? words(first) : 'nothing was judged'}`);
+  return against;
 }
 
 function found(clearance: ClearanceReply | undefined): ClearanceReply {

@@ -23,6 +23,7 @@ const SEED = 'myokinet-demo-1';
 const WEEKS = 26;
 const CHECK_HOUR = 16;
 const TRAINING_HOUR = 17;
+const SIGNING_HOUR = 9;
 /** How much bodies differ from check to check, in error bands. */
 const TRAIT_SPREAD = 0.55;
 const STEADY_NOISE = 0.3;
@@ -127,7 +128,8 @@ function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
     if (session.day >= calendarDay(world.today)) continue;
     if (!(story.uncheckedWeeks && ago < story.uncheckedWeeks)) takeCheck(life, ago, addHours(day, CHECK_HOUR), world);
     if (mayTrain(life, start, world)) train(life, session, start, ago, world);
-    signIfOpen(life, ago, addHours(start, 2), world);
+    // Nobody signs before the morning after was asked.
+    signIfOpen(life, ago, addHours(addDays(day, 1), SIGNING_HOUR), world);
   }
   const { setBack } = story;
   if (setBack?.closedWeeksAgo === ago) {
@@ -222,7 +224,10 @@ function mayTrain({ story, traineeId }: Life, start: Date, { services, today }: 
 
 const ONE_IN_FIVE = 0.2;
 
-function train({ traineeId, story }: Life, planned: PlanReply['sessions'][number], start: Date, ago: number, world: World): void {
+/** Practices are done in two sets at least, whatever was left of them in the week: fewer count for no gate. */
+const PRACTICE_SETS = 2;
+
+function train({ traineeId, story, ladder }: Life, planned: PlanReply['sessions'][number], start: Date, ago: number, world: World): void {
   const { random, services } = world;
   world.at(addHours(start, 1));
   const hurtToday = story.setBack?.weeksAgo === ago && services.sessions.stopSigns(traineeId).length === 0;
@@ -231,15 +236,16 @@ function train({ traineeId, story }: Life, planned: PlanReply['sessions'][number
   const items = planned.items.map((item): SessionDto['items'][number] => {
     const { dose, phase, faults } = services.library.current().drill(item.drillId);
     const sides: readonly BodySide[] = dose.perSide ? ['left', 'right'] : ['whole'];
+    const sets = ladder.rungs.some((r) => r.practice === item.drillId) ? Math.max(PRACTICE_SETS, item.sets) : item.sets;
     return {
       id: world.newId(),
       drillId: item.drillId,
       plannedSets: item.sets,
       min: item.min,
       max: item.max,
-      sets: Array.from({ length: item.sets }, (_, i) => i).flatMap((i) =>
+      sets: Array.from({ length: sets }, (_, i) => i).flatMap((i) =>
         sides.map((side) => {
-          const stumbles = untidy && LOADING_PHASES.includes(phase) && i === item.sets - 1 && random() < 0.5;
+          const stumbles = untidy && LOADING_PHASES.includes(phase) && i === sets - 1 && random() < 0.5;
           const seen = faults[0];
           return {
             id: world.newId(),

@@ -11,6 +11,7 @@ import {
   type SymptomDto,
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
+import { lockInWords } from '@myokinet/core/words';
 import { type FloorEvent, type FloorHead, loggedItems, runOf, type RunState } from '@myokinet/core/floor';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
@@ -83,7 +84,7 @@ export function floorStore(context: Context, { trainees, sessions, scope }: Neig
       traineeId,
       head: headOf(run),
       ...happened(id),
-      holds: [...open.map((s) => s.reason), ...trainee.screening.locks],
+      holds: [...open.map((s) => s.reason), ...trainee.screening.locks.map((lock) => lockInWords(lock, now()))],
       ...(sessionId ? { sessionId } : {}),
       photos: sessions.photos(traineeId).filter((p) => p.runId === id),
     };

@@ -64,7 +64,7 @@ async function askForIt(): Promise<Ladder> {
 }
 const states = async () => {
   const { body } = await bench.get(`${at}/readiness`);
-  return (body as ReadinessReply).headrooms.map((h) => [h.demand.measureId, h.side, h.state, h.words]);
+  return (body as ReadinessReply).headrooms.map((h) => [h.demand.measureId, h.side, h.state, h.amount]);
 };
 
 describe('a check of the studio’s own', () => {
@@ -74,8 +74,8 @@ describe('a check of the studio’s own', () => {
     await askForIt();
     expect(await take(12, 23)).toMatchObject({ status: 201 });
     expect(await states()).toEqual([
-      [CARRY.id, 'right', 'short', '3° short'],
-      [CARRY.id, 'left', 'spare', '7° spare'],
+      [CARRY.id, 'right', 'short', -3],
+      [CARRY.id, 'left', 'spare', 7],
     ]);
     const [check] = (await bench.get(`${at}/checks`)).body as CheckReply[];
     expect(check?.capacities.map((c) => [c.measureId, c.value])).toEqual([

@@ -26,27 +26,52 @@ export const clearances = (scope: Scope) => `
   WHERE c.${SCOPES[scope]}`;
 
 export const recentSessions = (scope: Scope) => `
-  SELECT id, trainee_id AS traineeId, performed_at AS performedAt, clean, effort, minutes, drill_ids AS drillIds
+  SELECT id, trainee_id AS traineeId, performed_at AS performedAt, planned_session_id AS plannedSessionId, clean, practised, effort,
+         minutes, drill_ids AS drillIds
   FROM session_in_force
-  WHERE performed_at >= @since AND ${SCOPES[scope]}`;
+  WHERE performed_at >= @since AND performed_at <= @until AND ${SCOPES[scope]}`;
 
 export const recentSymptoms = (scope: Scope) => `
   SELECT trainee_id AS traineeId, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment
-  FROM symptom
-  WHERE at >= @since AND ${SCOPES[scope]}`;
+  FROM symptom_in_force symptom
+  WHERE at >= @since AND at <= @until AND ${SCOPES[scope]}`;
 
-/** When the newest stop sign of each trainee was felt. */
+/** When the newest stop sign of each trainee was felt, and when one was closed last. */
 export const lastStopSigns = (scope: Scope) => `
-  SELECT trainee_id AS traineeId, MAX(at) AS at
-  FROM symptom
-  WHERE stop_reason IS NOT NULL AND ${SCOPES[scope]}
-  GROUP BY trainee_id`;
+  SELECT s.trainee_id AS traineeId, MAX(s.at) AS at, MAX(c.closed_at) AS closedAt
+  FROM symptom_in_force s
+  LEFT JOIN stop_sign_closure c ON c.symptom_id = s.id AND c.closed_at <= @until
+  WHERE s.stop_reason IS NOT NULL AND s.at <= @until AND s.${SCOPES[scope]}
+  GROUP BY s.trainee_id`;
 
 export const openStopSigns = (scope: Scope) => `
-  SELECT s.trainee_id AS traineeId, s.stop_reason AS reason
-  FROM symptom s
-  WHERE s.stop_reason IS NOT NULL AND s.${SCOPES[scope]}
-    AND NOT EXISTS (SELECT 1 FROM stop_sign_closure c WHERE c.symptom_id = s.id)`;
+  SELECT s.trainee_id AS traineeId, s.at, s.intensity, s.place, s.side, s.kind, s.moment
+  FROM symptom_in_force s
+  WHERE s.stop_reason IS NOT NULL AND s.at <= @until AND s.${SCOPES[scope]}
+    AND NOT EXISTS (SELECT 1 FROM stop_sign_closure c WHERE c.symptom_id = s.id AND c.closed_at <= @until)`;
+
+/** The newest time that each check was left out for pain or safety. */
+export const skips = (scope: Scope) => `
+  SELECT o.trainee_id AS traineeId, k.measure_id AS measureId, k.reason, MAX(o.taken_at) AS at
+  FROM check_skip k
+  JOIN check_occasion o ON o.id = k.check_id
+  WHERE k.reason IN ('pain', 'not safe today') AND o.taken_at <= @until AND o.${SCOPES[scope]}
+    AND NOT EXISTS (SELECT 1 FROM taken_back b WHERE b.fact_id = o.id)
+  GROUP BY o.trainee_id, k.measure_id`;
+
+export const knownSince = (scope: Scope) => `
+  SELECT t.id AS traineeId,
+         (SELECT MIN(saved_at) FROM trainee_revision r WHERE r.trainee_id = t.id) AS addedAt,
+         (SELECT MIN(taken_at) FROM screening_in_force s WHERE s.trainee_id = t.id) AS screenedAt
+  FROM trainee t
+  WHERE t.${SCOPES[scope].replace('trainee_id', 'id')}`;
+
+/** Every figure of one trainee up to a moment, oldest first: what was the newest then. */
+export const CAPACITIES_UNTIL = `
+  SELECT trainee_id AS traineeId, ${CAPACITY_COLUMNS}
+  FROM capacity
+  WHERE trainee_id = @scope AND taken_at <= @until
+  ORDER BY taken_at, check_id`;
 
 export const TRAIL_OF_KEY = `
   SELECT ${CAPACITY_COLUMNS}

@@ -1,26 +1,49 @@
 import type { ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
-import type { Capacity } from '@myokinet/core/measuring';
+import type { Capacity, SkipReason } from '@myokinet/core/measuring';
 import type { Joint } from '@myokinet/core/anatomy';
 import { BUILD_ON_DAYS, type LoggedWork, type PlannerFacts, plannerFacts } from '@myokinet/core/planning';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
-import { type CheckTimes, checkKey, DEFAULT_GATE_RULES, judgeReadiness, type SessionFact, type Verdict } from '@myokinet/core/readiness';
+import {
+  type CheckTimes,
+  checkKey,
+  type Gate,
+  GATE_LIMITS,
+  judgeReadiness,
+  type Practised,
+  type SessionFact,
+  type Verdict,
+} from '@myokinet/core/readiness';
 import type { Symptom } from '@myokinet/core/safety';
 import { traineeBody } from '@myokinet/core/statics';
 import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { GateSettingsStore } from '../gates/store.ts';
 import type { LibraryStore } from '../library/store.ts';
+import type { ScreeningStore } from '../screenings/store.ts';
 import type { SessionStore } from '../sessions/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
 /** Sessions and symptoms older than these never decide a gate; a day is added for mornings after. */
-const SESSION_DAYS = DEFAULT_GATE_RULES.sessionWindowDays;
-const SYMPTOM_DAYS = DEFAULT_GATE_RULES.quietDays + 1;
+const SESSION_DAYS = GATE_LIMITS.sessionWindowDays.max + 1;
+const SYMPTOM_DAYS = GATE_LIMITS.quietDays.max + 1;
+/** Clocks of two machines differ a little: five minutes. */
+const CLOCK_DAYS = 5 / (24 * 60);
 const TRAIL_LENGTH = 3;
 
 type Of<Row> = Row & { readonly traineeId: string };
-type SessionRow = Of<{ id: string; performedAt: Instant; clean: number; effort: number; minutes: number; drillIds: string }>;
+type SessionRow = Of<{
+  id: string;
+  performedAt: Instant;
+  plannedSessionId: string | null;
+  clean: number;
+  practised: string | null;
+  effort: number;
+  minutes: number;
+  drillIds: string;
+}>;
+type LateRow = Of<{ measureId: string; side: Capacity['side']; takenAt: Instant }>;
 type BuildOnRow = {
   readonly performedAt: Instant;
   readonly drillIds: string;
@@ -36,53 +59,77 @@ export interface Judged {
   readonly verdict: Verdict;
   readonly sessions: readonly SessionRow[];
   readonly symptoms: readonly SymptomRow[];
-  readonly openStopSigns: readonly string[];
+  readonly openStopSigns: readonly Symptom[];
+  /** Clearances that a correction has taken back. */
+  readonly withdrawn: readonly { readonly at: Instant; readonly rungName: string; readonly reason: string }[];
   readonly lastCheckAt: Instant | undefined;
 }
 
 interface Neighbours {
   readonly trainees: TraineeStore;
+  readonly screenings: ScreeningStore;
   readonly sessions: SessionStore;
   readonly library: LibraryStore;
+  readonly gates: GateSettingsStore;
 }
 
-export function readinessStore({ db, who, now }: Context, { trainees, sessions, library }: Neighbours) {
+/** The gate of a standing clearance as the facts of its signature give it today, corrections and all. */
+export interface SignedGate {
+  readonly clearanceId: string;
+  readonly signedAt: Instant;
+  readonly gate: Gate | undefined;
+  readonly headrooms: Verdict['headrooms'];
+}
+
+export function readinessStore({ db, who, now }: Context, { trainees, screenings, sessions, library, gates }: Neighbours) {
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
   const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, BuildOnRow>(sql.SESSIONS_TO_BUILD_ON);
-
   const firstSession = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.FIRST_SESSION);
+  const capacitiesUntil = db.prepare<{ scope: string; until: string }, Of<Capacity>>(sql.CAPACITIES_UNTIL);
 
   const gatherers = { trainee: prepareGatherer('trainee'), studio: prepareGatherer('studio') };
 
   function prepareGatherer(scope: sql.Scope) {
+    type Until = { scope: string; until: string };
     const capacities = db.prepare<{ scope: string }, Of<Capacity>>(sql.currentCapacities(scope));
-    const late = db.prepare<{ scope: string }, Of<{ measureId: string; side: Capacity['side']; takenAt: Instant }>>(sql.lateChecks(scope));
+    const late = db.prepare<{ scope: string }, LateRow>(sql.lateChecks(scope));
     const clearances = db.prepare<{ scope: string }, ClearanceRow>(sql.clearances(scope));
-    const recentSessions = db.prepare<{ scope: string; since: string }, SessionRow>(sql.recentSessions(scope));
-    const recentSymptoms = db.prepare<{ scope: string; since: string }, SymptomRow>(sql.recentSymptoms(scope));
-    const stopSigns = db.prepare<{ scope: string }, Of<{ reason: string }>>(sql.openStopSigns(scope));
-    const lastStopSigns = db.prepare<{ scope: string }, Of<{ at: Instant }>>(sql.lastStopSigns(scope));
+    const recentSessions = db.prepare<Until & { since: string }, SessionRow>(sql.recentSessions(scope));
+    const recentSymptoms = db.prepare<Until & { since: string }, SymptomRow>(sql.recentSymptoms(scope));
+    const stopSigns = db.prepare<Until, Of<Symptom>>(sql.openStopSigns(scope));
+    const lastStopSigns = db.prepare<Until, Of<{ at: Instant; closedAt: Instant | null }>>(sql.lastStopSigns(scope));
+    const skips = db.prepare<Until, Of<{ measureId: string; at: Instant; reason: SkipReason }>>(sql.skips(scope));
+    const knownSince = db.prepare<{ scope: string }, Of<{ addedAt: Instant; screenedAt: Instant | null }>>(sql.knownSince(scope));
     const byTrainee = <Row extends { traineeId: string }>(rows: readonly Row[]) => groupRows(rows, (r) => r.traineeId);
 
-    return (id: string) => {
+    /** @param moment the newest facts that count; what is dated later is not looked at */
+    return (id: string, moment: Date) => {
+      const until = addDays(moment, CLOCK_DAYS);
+      const since = (days: number) => addDays(moment, -days);
       return {
         capacities: byTrainee(capacities.all({ scope: id })),
         late: byTrainee(late.all({ scope: id })),
         clearances: byTrainee(clearances.all({ scope: id })),
-        sessions: byTrainee(recentSessions.all({ scope: id, since: addDays(now(), -SESSION_DAYS) })),
-        symptoms: byTrainee(recentSymptoms.all({ scope: id, since: addDays(now(), -SYMPTOM_DAYS) })),
-        stopSigns: byTrainee(stopSigns.all({ scope: id })),
-        lastStopSigns: byTrainee(lastStopSigns.all({ scope: id })),
+        sessions: byTrainee(recentSessions.all({ scope: id, until, since: since(SESSION_DAYS) })),
+        symptoms: byTrainee(recentSymptoms.all({ scope: id, until, since: since(SYMPTOM_DAYS) })),
+        stopSigns: byTrainee(stopSigns.all({ scope: id, until })),
+        lastStopSigns: byTrainee(lastStopSigns.all({ scope: id, until })),
+        skips: byTrainee(skips.all({ scope: id, until })),
+        knownSince: byTrainee(knownSince.all({ scope: id })),
       };
     };
   }
 
-  function judge(trainee: TraineeReply, ladderId: string, rows: ReturnType<ReturnType<typeof prepareGatherer>>): Judged {
+  type Rows = ReturnType<ReturnType<typeof prepareGatherer>>;
+
+  function judge(trainee: TraineeReply, ladderId: string, rows: Rows, moment = now()): Judged {
     const capacities = rows.capacities.get(trainee.id) ?? [];
     const recent = rows.sessions.get(trainee.id) ?? [];
     const symptoms = rows.symptoms.get(trainee.id) ?? [];
-    const openStopSigns = (rows.stopSigns.get(trainee.id) ?? []).map((s) => s.reason);
+    const openStopSigns = rows.stopSigns.get(trainee.id) ?? [];
+    const [stop] = rows.lastStopSigns.get(trainee.id) ?? [];
+    const [known] = rows.knownSince.get(trainee.id) ?? [];
     const bySession = groupRows(symptoms, (s) => s.sessionId ?? '');
     const verdict = judgeReadiness({
       library: library.current(),
@@ -93,25 +140,50 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
       checkDates: checkTimes(capacities, rows.late.get(trainee.id) ?? []),
       clearances: (rows.clearances.get(trainee.id) ?? []).flatMap((row) => clearanceFact(row) ?? []),
       sessions: recent.map((s): SessionFact => ({
-        id: s.id,
-        performedAt: s.performedAt,
-        clean: s.clean === 1,
-        drillIds: JSON.parse(s.drillIds) as string[],
+        ...{ id: s.id, performedAt: s.performedAt, plannedSessionId: s.plannedSessionId, clean: s.clean === 1 },
+        practised: practisedOf(s),
         symptoms: bySession.get(s.id) ?? [],
       })),
       symptoms,
       openStopSigns,
-      lastStopSignAt: rows.lastStopSigns.get(trainee.id)?.[0]?.at,
-      now: now(),
+      lastStopSignAt: stop?.at,
+      lastStopSignClosedAt: stop?.closedAt ?? undefined,
+      skips: new Map((rows.skips.get(trainee.id) ?? []).map(({ measureId, at, reason }) => [measureId, { at, reason }])),
+      knownSince: [known?.addedAt, known?.screenedAt].filter((at) => at !== undefined && at !== null),
+      settings: gates.settingsFor(trainee.id, instant(moment)),
+      now: moment,
     });
     const lastCheckAt = capacities
       .map((c) => c.takenAt)
       .sort()
       .at(-1);
-    return { trainee, verdict, sessions: recent, symptoms, openStopSigns, lastCheckAt };
+    const withdrawn = (rows.clearances.get(trainee.id) ?? []).flatMap(
+      ({ ladderId: on, rungId, withdrawnBy, withdrawnAt, withdrawnReason }) =>
+        withdrawnBy === 'correction' && withdrawnAt
+          ? [{ at: withdrawnAt, rungName: library.rungName(on, rungId), reason: withdrawnReason ?? '' }]
+          : [],
+    );
+    return { trainee, verdict, sessions: recent, symptoms, openStopSigns, withdrawn, lastCheckAt };
   }
 
-  const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id));
+  /** The verdict on one trainee as the facts of a moment in the past give it today: what came later is not looked at. */
+  function judgeAt(traineeId: string, ladderId: string, moment: Date): Verdict {
+    const trainee = trainees.find(traineeId);
+    const rows = gatherers.trainee(traineeId, moment);
+    const until = instant(moment);
+    const then = new Map(capacitiesUntil.all({ scope: traineeId, until }).map((c) => [checkKey(c.measureId, c.side), c]));
+    const stoodThen = (rows.clearances.get(traineeId) ?? [])
+      .filter((c) => c.signedAt < until)
+      .map((c) => (c.withdrawnAt !== null && c.withdrawnAt > until ? { ...c, withdrawnAt: null, withdrawnReason: null } : c));
+    return judge(
+      { ...trainee, screening: screenings.outcomeAt(trainee, moment) },
+      ladderId,
+      { ...rows, capacities: new Map([[traineeId, [...then.values()]]]), clearances: new Map([[traineeId, stoodThen]]) },
+      moment,
+    ).verdict;
+  }
+
+  const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id, now()));
 
   function factsFor(traineeId: string): PlannerFacts {
     const rows = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
@@ -131,9 +203,19 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
   return {
     verdict: (traineeId: string, ladderId: string): Verdict => judgeOne(trainees.find(traineeId), ladderId).verdict,
 
+    /** The gates of a trainee's standing clearances, each judged as of its signature. */
+    signedGates(traineeId: string): readonly SignedGate[] {
+      const standing = (gatherers.trainee(traineeId, now()).clearances.get(traineeId) ?? []).filter((c) => c.withdrawnAt === null);
+      return standing.flatMap(({ id, ladderId, rungId, signedAt }) => {
+        if (!library.current().hasLadder(ladderId)) return [];
+        const { rung, gate, headrooms } = judgeAt(traineeId, ladderId, new Date(signedAt));
+        return rung?.id === rungId ? [{ clearanceId: id, signedAt, gate, headrooms }] : [];
+      });
+    },
+
     /** Every trainee of the studio, judged on the ladder of their target. */
     all(): readonly Judged[] {
-      const rows = gatherers.studio(who.studioId);
+      const rows = gatherers.studio(who.studioId, now());
       return trainees.all().map((trainee) => judge(trainee, trainee.ladderId, rows));
     },
 
@@ -160,10 +242,13 @@ export function readinessStore({ db, who, now }: Context, { trainees, sessions, 
   };
 }
 
-function checkTimes(
-  capacities: readonly Capacity[],
-  late: readonly { measureId: string; side: Capacity['side']; takenAt: Instant }[],
-): ReadonlyMap<string, CheckTimes> {
+/** What a session showed; one that an older program judged showed its drills where it was clean. */
+function practisedOf({ practised, drillIds, clean }: SessionRow): readonly Practised[] {
+  if (practised !== null) return JSON.parse(practised) as Practised[];
+  return (JSON.parse(drillIds) as string[]).map((drillId) => ({ drillId, top: clean === 1, load: 1 }));
+}
+
+function checkTimes(capacities: readonly Capacity[], late: readonly LateRow[]): ReadonlyMap<string, CheckTimes> {
   const lateByKey = groupRows(late, (l) => checkKey(l.measureId, l.side));
   return new Map(
     capacities.map((c) => {

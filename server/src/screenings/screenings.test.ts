@@ -1,3 +1,5 @@
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
+import { say } from '@myokinet/core/words';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { ConsultationDto, ReadinessReply, ScreeningsReply, TraineeReply } from '@myokinet/core/contracts';
@@ -14,7 +16,10 @@ beforeEach(async () => {
 afterEach(() => bench.close());
 
 const screenOf = async () => ((await bench.get(at)).body as TraineeReply).screening;
-const unmet = async () => ((await bench.get(`${at}/readiness`)).body as ReadinessReply).gate?.unmet.map((l) => l.sentence) ?? [];
+const unmet = async () =>
+  ((await bench.get(`${at}/readiness`)).body as ReadinessReply).gate?.unmet.map((f) =>
+    say(f, { headrooms: [], measureOf: BUILT_IN_LIBRARY.measure, now: bench.now() }),
+  ) ?? [];
 
 function consultation(screeningId: string, own: Partial<ConsultationDto> = {}): ConsultationDto {
   return {
@@ -95,7 +100,7 @@ describe('the screening before training', () => {
     const { closedRungs } = (await bench.get(`${at}/readiness`)).body as ReadinessReply;
     expect(Object.keys(closedRungs)).toContain('floor');
     expect(Object.keys(closedRungs)).not.toContain('wall');
-    expect(closedRungs.floor).toContain('a wrist is being rebuilt, right');
+    expect(closedRungs.floor?.because).toContain('a wrist is being rebuilt, right');
   });
 
   it('takes nobody else’s trainee', async () => {

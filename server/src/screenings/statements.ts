@@ -1,4 +1,4 @@
-const screenEENING_COLUMNS = `s.id, s.trainee_id AS traineeId, s.taken_at AS takenAt, s.answers, s.beighton, s.note, c.name AS coach`;
+const SCREENING_COLUMNS = `s.id, s.trainee_id AS traineeId, s.taken_at AS takenAt, s.answers, s.beighton, s.note, c.name AS coach`;
 const CONSULTATION_COLUMNS = `
   k.id, k.trainee_id AS traineeId, k.screening_id AS screeningId, k.recorded_at AS recordedAt, k.role, k.consulted_on AS consultedOn,
   k.allowed, k.caution_ids AS cautionIds, k.about, c.name AS coach`;
@@ -6,17 +6,17 @@ const CONSULTATION_COLUMNS = `
 export const TRAINEE_OF_STUDIO = `
   SELECT id FROM trainee WHERE id = @traineeId AND studio_id = @studioId`;
 
-export const screenEENINGS_OF_TRAINEE = `
-  SELECT ${screenEENING_COLUMNS}
-  FROM screening s JOIN coach c ON c.id = s.coach_id
+export const SCREENINGS_OF_TRAINEE = `
+  SELECT ${SCREENING_COLUMNS}
+  FROM screening_in_force s JOIN coach c ON c.id = s.coach_id
   WHERE s.trainee_id = @traineeId
   ORDER BY s.taken_at DESC, s.id DESC`;
 
 export const NEWEST_OF_STUDIO = `
-  SELECT ${screenEENING_COLUMNS}
+  SELECT ${SCREENING_COLUMNS}
   FROM trainee t
   JOIN screening s ON s.id = (
-    SELECT id FROM screening WHERE trainee_id = t.id ORDER BY taken_at DESC, id DESC LIMIT 1)
+    SELECT id FROM screening_in_force WHERE trainee_id = t.id ORDER BY taken_at DESC, id DESC LIMIT 1)
   JOIN coach c ON c.id = s.coach_id
   WHERE t.studio_id = @studioId`;
 
@@ -31,7 +31,7 @@ export const CONSULTATIONS_OF_STUDIO = `
   FROM consultation k JOIN coach c ON c.id = k.coach_id
   WHERE k.studio_id = @studioId`;
 
-export const INSERT_screenEENING = `
+export const INSERT_SCREENING = `
   INSERT INTO screening (id, studio_id, trainee_id, coach_id, taken_at, answers, beighton, note)
   VALUES (@id, @studioId, @traineeId, @coachId, @takenAt, @answers, @beighton, @note)`;
 

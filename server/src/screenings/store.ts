@@ -19,15 +19,20 @@ interface Person {
 export function screeningStore(context: Context) {
   const { db, who, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
-  const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.screenEENINGS_OF_TRAINEE);
+  const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.SCREENINGS_OF_TRAINEE);
   const newestOfStudio = db.prepare<{ studioId: string }, ScreeningRow>(sql.NEWEST_OF_STUDIO);
   const consultationsOf = db.prepare<{ traineeId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_TRAINEE);
   const consultationsOfStudio = db.prepare<{ studioId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_STUDIO);
-  const insertScreening = db.prepare(sql.INSERT_screenEENING);
+  const insertScreening = db.prepare(sql.INSERT_SCREENING);
   const insertConsultation = db.prepare(sql.INSERT_CONSULTATION);
 
-  const outcome = ({ birthYear }: Person, newest: ScreeningRow | undefined, consultations: readonly ConsultationRow[]): ScreeningOutcome =>
-    screeningOutcome(newest && screeningReply(newest), { birthYear, consultations: consultations.map(consultationReply), now: now() });
+  const outcome = (
+    { birthYear }: Person,
+    newest: ScreeningRow | undefined,
+    consultations: readonly ConsultationRow[],
+    moment = now(),
+  ): ScreeningOutcome =>
+    screeningOutcome(newest && screeningReply(newest), { birthYear, consultations: consultations.map(consultationReply), now: moment });
 
   function mustExist(traineeId: string): void {
     if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
@@ -48,6 +53,14 @@ export function screeningStore(context: Context) {
 
     outcomeOf: (person: Person): ScreeningOutcome =>
       outcome(person, ofTrainee.all({ traineeId: person.id })[0], consultationsOf.all({ traineeId: person.id })),
+
+    /** The outcome as it was at a moment, by the answers and consultations that count today. */
+    outcomeAt(person: Person, moment: Date): ScreeningOutcome {
+      const until = instant(moment);
+      const newest = ofTrainee.all({ traineeId: person.id }).find((s) => s.takenAt <= until);
+      const consultations = consultationsOf.all({ traineeId: person.id }).filter((c) => c.recordedAt <= until);
+      return outcome(person, newest, consultations, moment);
+    },
 
     /** The outcome of everybody in the studio, gathered once. */
     outcomesOfStudio(): (person: Person) => ScreeningOutcome {

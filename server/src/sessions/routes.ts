@@ -4,8 +4,11 @@ import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function sessionRoutes(app: FastifyInstance, { sessions, scope }: Services): void {
-  app.get<OfTrainee>('/api/trainees/:id/record', ({ params }) => sessions.record(params.id));
+export function sessionRoutes(app: FastifyInstance, { sessions, corrections, scope }: Services): void {
+  app.get<OfTrainee>('/api/trainees/:id/record', ({ params }) => ({
+    ...sessions.record(params.id),
+    takenBack: corrections.takenBack(params.id),
+  }));
 
   app.get<OfTrainee>('/api/trainees/:id/workload', ({ params }) => sessions.workload(params.id));
 

@@ -29,7 +29,7 @@ describe('a session', () => {
     expect((await bench.post(`${at}/sessions`, dto)).status).toBe(201);
     const [session] = (await record()).sessions;
     expect(session).toMatchObject({ ...dto, clean: true, load: 270 });
-    expect(session?.handLoad.push).toBeCloseTo(PLANK * 20, 9);
+    expect(session?.handLoad.push).toBeCloseTo(PLANK * 80, 9);
   });
 
   it('comes back in the order it was done', async () => {
@@ -53,9 +53,9 @@ describe('a session', () => {
     const { planner } = ((await bench.get(`${at}/readiness`)) as { body: ReadinessReply }).body;
     expect([...planner.knownDrills].sort()).toEqual(['plank', 'wall-scapular-push-up', 'wrist-circles']);
     expect(planner.lastLoaded).toMatchObject({ wrist: '2026-11-21' });
-    expect(planner.weekDoses[1]?.byJoint?.wrist).toBeCloseTo(PLANK * 20, 9);
+    expect(planner.weekDoses[1]?.byJoint?.wrist).toBeCloseTo(PLANK * 80, 9);
     expect(planner.weekDoses.map((w) => w.weekStart)).toEqual(['2026-11-23', '2026-11-16']);
-    expect(planner.weekDoses[1]?.dose).toBeCloseTo(PLANK * 20, 9);
+    expect(planner.weekDoses[1]?.dose).toBeCloseTo(PLANK * 80, 9);
   });
 });
 
@@ -89,7 +89,7 @@ describe('lists', () => {
     expect(await today()).toMatchObject([{ kind: 'screening' }, { kind: 're-check', name: 'Ada Spar' }]);
     expect(await caseload()).toMatchObject([{ here: -1, nextRungName: 'At a wall', gateOpen: false, limiter: { state: 'unknown' } }]);
     await reachOpenGate(bench, id);
-    expect(await today()).toMatchObject([{ kind: 'sign', sentence: '“At a wall”: every line of the gate is met.' }]);
+    expect(await today()).toMatchObject([{ kind: 'sign', rungName: 'At a wall' }]);
     expect(await caseload()).toMatchObject([{ gateOpen: true, unmet: 0, unknown: 0 }]);
   });
 
@@ -97,12 +97,14 @@ describe('lists', () => {
     await bench.post(`${at}/sessions`, sessionDto(ago(0)));
     expect((await today()).filter((i) => i.kind === 'morning')).toEqual([]);
     bench.passDays(0.6);
-    expect((await today()).filter((i) => i.kind === 'morning')).toMatchObject([{ sentence: 'How was the morning after Tue 24 Nov?' }]);
+    expect((await today()).filter((i) => i.kind === 'morning')).toMatchObject([
+      { performedAt: expect.stringMatching(/^2026-11-24/) as string },
+    ]);
   });
 
   it('put stop signs before anything else', async () => {
     await bench.post(`${at}/symptoms`, symptomDto(bench.now(), { intensity: 7, kind: 'ache', moment: 'during' }));
-    expect((await today())[0]).toMatchObject({ kind: 'stop sign', sentence: 'Ache 7/10, shoulder, during: stop and step back.' });
+    expect((await today())[0]).toMatchObject({ kind: 'stop sign', symptom: { intensity: 7, kind: 'ache' } });
     expect(await caseload()).toMatchObject([{ openStopSigns: 1 }]);
   });
 

@@ -1,10 +1,12 @@
 export const INSERT_SESSION = `
   INSERT INTO session (
     id, studio_id, trainee_id, coach_id, planned_session_id, performed_at, effort, minutes, note,
-    clean, clean_reason, push_dose, pull_dose, joint_doses, drill_ids, run_id, replaces
+    clean, clean_reason, clean_finding, practised, rules_version, push_dose, pull_dose, joint_doses, drill_ids, run_id, replaces,
+    origin_id, reason, recorded_at
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @plannedSessionId, @performedAt, @effort, @minutes, @note,
-    @clean, @cleanReason, @push, @pull, @jointDoses, @drillIds, @runId, @replaces
+    @clean, '', @cleanFinding, @practised, @rulesVersion, @push, @pull, @jointDoses, @drillIds, @runId, @replaces,
+    @originId, @reason, @recordedAt
   )`;
 
 export const INSERT_ITEM = `
@@ -18,15 +20,15 @@ export const INSERT_SET = `
 export const INSERT_SYMPTOM = `
   INSERT INTO symptom (
     id, studio_id, trainee_id, coach_id, session_id, run_id, at, intensity, place, side, kind, moment, note,
-    stop_reason
+    stop_reason, replaces, reason, recorded_at
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @sessionId, @runId, @at, @intensity, @place, @side, @kind, @moment, @note,
-    @stopReason
+    @stopReason, @replaces, @reason, @recordedAt
   )`;
 
 export const SESSIONS_OF_TRAINEE = `
   SELECT id, planned_session_id AS plannedSessionId, performed_at AS performedAt, effort, minutes, note,
-         clean, clean_reason AS cleanReason, push_dose AS push, pull_dose AS pull, run_id AS runId, replaces
+         clean, clean_reason AS cleanReason, clean_finding AS cleanFinding, reason, push_dose AS push, pull_dose AS pull, run_id AS runId, replaces
   FROM session_in_force
   WHERE trainee_id = @traineeId
   ORDER BY performed_at DESC, id DESC
@@ -52,19 +54,21 @@ export const SESSION_OF_SYMPTOM = `
   coalesce(
     (SELECT f.id FROM session_in_force f WHERE f.run_id = symptom.run_id),
     (SELECT f.id FROM session_in_force f WHERE f.run_id = (SELECT o.run_id FROM session o WHERE o.id = symptom.session_id)),
+    (SELECT f.id FROM session_in_force f
+     WHERE coalesce(f.origin_id, f.id) = (SELECT coalesce(o.origin_id, o.id) FROM session o WHERE o.id = symptom.session_id)),
     session_id
   )`;
 
 export const SYMPTOMS_OF_TRAINEE = `
   SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note
-  FROM symptom
+  FROM symptom_in_force symptom
   WHERE trainee_id = @traineeId
   ORDER BY at DESC, id DESC
   LIMIT @limit`;
 
 export const STOP_SIGNS_OF_TRAINEE = `
   SELECT s.id AS symptomId, s.stop_reason AS reason, s.at, c.ground, c.closed_at AS closedAt
-  FROM symptom s
+  FROM symptom_in_force s
   LEFT JOIN stop_sign_closure c ON c.symptom_id = s.id
   WHERE s.trainee_id = @traineeId AND s.stop_reason IS NOT NULL
   ORDER BY s.at DESC`;
@@ -102,3 +106,16 @@ export const SESSION_OWNER = `
 export const INSERT_CLOSURE = `
   INSERT INTO stop_sign_closure (id, symptom_id, coach_id, closed_at, ground)
   VALUES (@id, @symptomId, @coachId, @closedAt, @ground)`;
+
+/** The first version of a session, and whether it still counts. */
+export const SESSION_TO_CORRECT = `
+  SELECT coalesce(s.origin_id, s.id) AS originId, s.run_id AS runId,
+         EXISTS (SELECT 1 FROM session_in_force f WHERE f.id = s.id) AS inForce
+  FROM session s
+  WHERE s.id = @id AND s.trainee_id = @traineeId`;
+
+export const SYMPTOM_TO_CORRECT = `
+  SELECT s.session_id AS sessionId, s.run_id AS runId,
+         EXISTS (SELECT 1 FROM symptom_in_force f WHERE f.id = s.id) AS inForce
+  FROM symptom s
+  WHERE s.id = @id AND s.trainee_id = @traineeId`;

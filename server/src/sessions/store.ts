@@ -5,18 +5,20 @@ import {
   readStored,
   type RecordReply,
   type Scope,
+  type SessionCorrectionDto,
   type SessionDto,
   type SessionItemDto,
   type SessionReply,
   type StopSignClosureDto,
   type StopSignReply,
   STORED,
+  type SymptomCorrectionDto,
   type SymptomDto,
   type WorkloadReply,
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
-import { sessionCleanness } from '@myokinet/core/readiness';
+import { type CleanFinding, practisedIn, RULES_VERSION, sessionCleanness } from '@myokinet/core/readiness';
 import { stopSign, type Symptom } from '@myokinet/core/safety';
 import { fittedTo } from '@myokinet/core/library';
 import { traineeBody } from '@myokinet/core/statics';
@@ -32,6 +34,8 @@ import * as sql from './statements.ts';
 type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
   clean: number;
   cleanReason: string;
+  cleanFinding: string | null;
+  reason: string | null;
   push: number;
   pull: number;
   runId: string | null;
@@ -45,11 +49,13 @@ type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'skipped'> & {
 };
 type LoadRow = Omit<WorkloadReply['sessions'][number], 'byJoint'> & { jointDoses: string | null };
 
-/** A session that came from a run on the floor. */
+/** Where a session came from, when it was not logged by hand for the first time. */
 export interface FromRun {
-  readonly runId: string;
-  /** The version that it replaces, since more sets came in. */
+  readonly runId: string | null;
+  /** The version that it replaces: more sets came in, or it was corrected. */
   readonly replaces: string | null;
+  /** Why it was corrected. */
+  readonly reason?: string;
 }
 type SetRow = {
   id: string;
@@ -66,6 +72,14 @@ const PAGE = { sessions: 40, symptoms: 400 } as const;
 /** How far back the workload goes. */
 const LOAD_DAYS = 400;
 
+interface SymptomOrigin {
+  readonly sessionId?: string | null;
+  readonly runId?: string | null;
+  /** The symptom that it corrects, and why. */
+  readonly replaces?: string | null;
+  readonly reason?: string | null;
+}
+
 interface Neighbours {
   readonly trainees: TraineeStore;
   readonly clearances: ClearanceStore;
@@ -79,6 +93,7 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
   const insertItem = db.prepare(sql.INSERT_ITEM);
   const insertSet = db.prepare(sql.INSERT_SET);
   const insertSymptom = db.prepare(sql.INSERT_SYMPTOM);
+  const isOnRecord = db.prepare<{ id: string }, { id: string }>('SELECT id FROM session WHERE id = @id');
   const insertClosure = db.prepare(sql.INSERT_CLOSURE);
   const sessionsOf = db.prepare<{ traineeId: string; limit: number }, SessionRow>(sql.SESSIONS_OF_TRAINEE);
   const itemsOf = db.prepare<{ traineeId: string; limit: number }, ItemRow>(sql.ITEMS_OF_TRAINEE);
@@ -89,6 +104,13 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
   const photosOf = db.prepare<{ traineeId: string }, Omit<FloorPhotoReply, 'kept'> & { kept: number }>(sql.PHOTOS_OF_TRAINEE);
   const ofRun = db.prepare<{ runId: string }, { id: string }>(sql.SESSION_OF_RUN);
   const loadsOf = db.prepare<{ traineeId: string; since: string }, LoadRow>(sql.LOADS_OF_TRAINEE);
+  const toCorrect = db.prepare<{ id: string; traineeId: string }, { originId: string; runId: string | null; inForce: number }>(
+    sql.SESSION_TO_CORRECT,
+  );
+  const symptomToCorrect = db.prepare<
+    { id: string; traineeId: string },
+    { sessionId: string | null; runId: string | null; inForce: number }
+  >(sql.SYMPTOM_TO_CORRECT);
   const ownerOf = db.prepare<{ sessionId: string }, { traineeId: string }>(sql.SESSION_OWNER);
 
   function stopSigns(traineeId: string): readonly StopSignReply[] {
@@ -101,40 +123,52 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
   function writeSymptom(
     traineeId: string,
     dto: SymptomDto,
-    { sessionId = null, runId = null }: { readonly sessionId?: string | null; readonly runId?: string | null },
+    { sessionId = null, runId = null, replaces = null, reason: why = null }: SymptomOrigin,
   ): void {
     const reason = stopSign(dto as Symptom & SymptomDto);
-    insertSymptom.run({ ...dto, sessionId, runId, traineeId, studioId: who.studioId, coachId: who.coachId, stopReason: reason ?? null });
+    insertSymptom.run({
+      ...dto,
+      ...{ sessionId, runId, traineeId, replaces },
+      studioId: who.studioId,
+      coachId: who.coachId,
+      stopReason: reason ?? null,
+      reason: why,
+      recordedAt: instant(now()),
+    });
     if (reason) clearances.withdrawForStopSign(traineeId, dto, reason);
   }
 
-  function record(traineeId: string): RecordReply {
+  function record(traineeId: string): Omit<RecordReply, 'takenBack'> {
     trainees.find(traineeId);
     const limit = PAGE.sessions;
     const items = groupRows(itemsOf.all({ traineeId, limit }), (i) => i.sessionId);
     const sets = groupRows(setsOf.all({ traineeId, limit }), (s) => s.itemId);
     const symptoms = symptomsOf.all({ traineeId, limit: PAGE.symptoms });
     const photos = groupRows(photoList(traineeId), (p) => p.runId);
-    const sessions = sessionsOf.all({ traineeId, limit }).map(({ push, pull, clean, runId, replaces, ...row }): SessionReply => ({
-      ...row,
-      ...(runId ? { runId, photos: photos.get(runId) ?? [] } : {}),
-      ...replacedBy(replaces),
-      clean: clean === 1,
-      load: sessionLoad(row.effort, row.minutes),
-      handLoad: { push, pull },
-      items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, skipped, ...item }) => ({
-        ...item,
-        ...(skipped ? { skipped } : {}),
-        ...supportOf(support, supportVersion),
-        sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, ...set }) => ({
-          ...set,
-          ...(feeling ? { feeling } : {}),
-          faults: JSON.parse(faults) as FaultSeenDto[],
+    const sessions = sessionsOf
+      .all({ traineeId, limit })
+      .map(({ push, pull, clean, cleanFinding, reason, runId, replaces, ...row }): SessionReply => ({
+        ...row,
+        ...(cleanFinding === null ? {} : { finding: JSON.parse(cleanFinding) as CleanFinding }),
+        ...(reason === null ? {} : { reason }),
+        ...(runId ? { runId, photos: photos.get(runId) ?? [] } : {}),
+        ...replacedBy(replaces),
+        clean: clean === 1,
+        load: sessionLoad(row.effort, row.minutes),
+        handLoad: { push, pull },
+        items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, skipped, ...item }) => ({
+          ...item,
+          ...(skipped ? { skipped } : {}),
+          ...supportOf(support, supportVersion),
+          sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, ...set }) => ({
+            ...set,
+            ...(feeling ? { feeling } : {}),
+            faults: JSON.parse(faults) as FaultSeenDto[],
+          })),
         })),
-      })),
-      symptoms: symptoms.filter((s) => s.sessionId === row.id),
-      ...unreadableIn(items.get(row.id) ?? []),
-    }));
+        symptoms: symptoms.filter((s) => s.sessionId === row.id),
+        ...unreadableIn(items.get(row.id) ?? []),
+      }));
     return {
       sessions,
       symptoms: symptoms.filter((s) => s.sessionId === null),
@@ -195,10 +229,11 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
       const trainee = trainees.find(traineeId);
       const drills = library.current();
       const symptoms = dto.symptoms as (SymptomDto & Symptom)[];
-      const { clean, reason } = sessionCleanness({ effort: dto.effort, symptoms, items: dto.items }, drills);
+      const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms, items: dto.items }, drills);
+      const fitted = fittedTo(drills, traineeBody(trainee));
       const handLoad = loggedHandLoad(
         dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount), ...(i.support ? { support: i.support } : {}) })),
-        fittedTo(drills, traineeBody(trainee)),
+        fitted,
       );
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         insertSession.run({
@@ -214,7 +249,12 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
           studioId: who.studioId,
           coachId: who.coachId,
           clean: clean ? 1 : 0,
-          cleanReason: reason,
+          cleanFinding: JSON.stringify(finding),
+          practised: JSON.stringify(practisedIn(dto.items, fitted)),
+          rulesVersion: RULES_VERSION,
+          originId: from?.replaces ? (toCorrect.get({ id: from.replaces, traineeId })?.originId ?? from.replaces) : null,
+          reason: from?.reason ?? null,
+          recordedAt: instant(now()),
           push: handLoad.push,
           pull: handLoad.pull,
           jointDoses: JSON.stringify(handLoad.byJoint),
@@ -232,9 +272,29 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
             insertSet.run({ ...set, feeling: set.feeling ?? null, itemId: item.id, position: at, faults: JSON.stringify(set.faults) }),
           );
         });
+        // Of a run the symptoms are there already, and of a session that is corrected.
         if (!from) for (const symptom of dto.symptoms) writeSymptom(traineeId, symptom, { sessionId: dto.id });
       });
-      return { ...dto, clean, cleanReason: reason, load: sessionLoad(dto.effort, dto.minutes), handLoad };
+      return { ...dto, clean, finding, cleanReason: '', load: sessionLoad(dto.effort, dto.minutes), handLoad };
+    },
+
+    /** Puts a session in the place of one on record; what was felt stays as it was reported. */
+    correct(traineeId: string, { replaces, reason, session }: SessionCorrectionDto): SessionReply {
+      const old = toCorrect.get({ id: replaces, traineeId });
+      if (!old) throw new Refusal('fact-missing');
+      if (!old.inForce && !isOnRecord.get({ id: session.id })) throw new Refusal('fact-not-in-force');
+      return this.log(traineeId, { ...session, symptoms: [] }, { runId: old.runId, replaces, reason });
+    },
+
+    /** Puts a symptom in the place of one on record, in the same session. */
+    correctSymptom(traineeId: string, { replaces, reason, symptom }: SymptomCorrectionDto): SymptomDto {
+      const old = symptomToCorrect.get({ id: replaces, traineeId });
+      if (!old) throw new Refusal('fact-missing');
+      acceptOnce(context, symptom.id, { traineeId, replaces, reason, symptom }, () => {
+        if (!old.inForce) throw new Refusal('fact-not-in-force');
+        writeSymptom(traineeId, symptom, { sessionId: old.sessionId, runId: old.runId, replaces, reason });
+      });
+      return symptom;
     },
 
     report(traineeId: string, dto: SymptomDto): SymptomDto {

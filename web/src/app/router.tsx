@@ -87,6 +87,7 @@ export const router = createBrowserRouter([
                 path: 'checks/:measureId/edit',
                 lazy: page(() => import('../features/library/EditMeasurePage.tsx'), 'EditMeasurePage'),
               },
+              { path: 'gates', lazy: page(() => import('../features/gates/GatesPage.tsx'), 'GatesPage') },
               { path: 'bands', lazy: page(() => import('../features/lab/BandsPage.tsx'), 'BandsPage') },
               { path: 'faults', lazy: page(() => import('../features/library/FaultsPage.tsx'), 'FaultsPage') },
               { path: 'cautions', lazy: page(() => import('../features/library/CautionsPage.tsx'), 'CautionsPage') },

@@ -1,4 +1,4 @@
-import { needInWords, mainNeed } from '../needs.ts';
+import { needInWords, needName, mainNeed } from '../needs.ts';
 import { isPartner } from '../pairs.ts';
 import type { PlannedItem } from '../plan.ts';
 import { dayShort } from '../spacing.ts';
@@ -41,7 +41,7 @@ function whyOf(task: BlockTask, { option, sets }: ChosenItem, session: ChosenSes
   const paired = partnersServed(task, option.drill, session, sessions);
   const parts = [
     drill.id === task.practiceId
-      ? 'Practice of the rung in hand: two clean sessions at the top of its dose, 48 hours apart, count for the next gate.'
+      ? 'Practice of the rung in hand: two clean sessions, each of two sets a side at its own top, 48 hours apart, count for the next gate.'
       : need
         ? `For ${needInWords(need)}.`
         : brief.always.includes(drill.id)
@@ -96,8 +96,6 @@ function withoutOf(
   return parts.join(' ') || 'Without it nothing that is needed would be missing; it fills time that is there.';
 }
 
-const needName = ({ headroom, measure }: Served['need']) =>
-  needInWords({ headroom: { ...headroom, words: '' }, measure } as Served['need']).replace(/, $/, '');
 const doses = (amount: number) => (amount === 0 ? 'none' : `${amount.toFixed(1)} doses`);
 
 /** Needs that matter and get nothing in the whole block, each with the reason. */

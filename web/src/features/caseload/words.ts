@@ -1,5 +1,6 @@
 import type { CaseloadRow } from '@myokinet/core/contracts';
 import type { MeasureOf } from '@myokinet/core/measuring';
+import { headroomInWords } from '@myokinet/core/words';
 import { dayInWords } from '@myokinet/core/quantities';
 import { parseISO } from 'date-fns';
 
@@ -13,9 +14,10 @@ export function rungWords({ rungs, rungName, here, lapsed }: CaseloadRow): strin
 export function limiterWords({ limiter }: CaseloadRow, measureOf: MeasureOf): string {
   if (!limiter) return '';
   if (limiter.state === 'spare') return 'nothing short';
-  const { name } = measureOf(limiter.measureId);
+  const measure = measureOf(limiter.measureId);
+  const { name } = measure;
   const side = limiter.side === 'whole' ? '' : `, ${limiter.side}`;
-  return `${name}${side}: ${limiter.words}`;
+  return `${name}${side}: ${headroomInWords(limiter, measure)}`;
 }
 
 /** `open: ready to sign`, or what keeps it closed. */

@@ -3,6 +3,7 @@ import { doseInWords } from '@myokinet/core/drills';
 import { pencils, testedIn, verdictOn } from '@myokinet/core/floor';
 import { PROVISIONAL, readingInWords } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
+import { cleannessInWords } from '@myokinet/core/words';
 import { sessionLoad } from '@myokinet/core/workload';
 import { Camera } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
@@ -27,7 +28,8 @@ export function AfterLogged({ person }: { readonly person: FloorPerson }) {
     <div className="mt-2 grid content-start gap-x-10 gap-y-5 lg:grid-cols-2">
       <section aria-label="Verdict">
         <p className="text-xl">
-          <strong className={verdict.clean ? 'state-spare' : ''}>{verdict.clean ? 'Clean.' : 'Not clean.'}</strong> {verdict.reason}
+          <strong className={verdict.clean ? 'state-spare' : ''}>{verdict.clean ? 'Clean.' : 'Not clean.'}</strong>{' '}
+          {cleannessInWords(verdict.finding, person.library)}
         </p>
         <p className="mt-1 text-lg">
           Load {sessionLoad(closed.effort, closed.minutes)} (effort {closed.effort} × {closed.minutes} min).{' '}

@@ -1,6 +1,7 @@
 import { sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, dayInWords } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
+import { lockInWords } from '@myokinet/core/words';
 import { format, parseISO } from 'date-fns';
 import { Play } from 'lucide-react';
 import { useState } from 'react';
@@ -61,7 +62,10 @@ export function StartPage() {
   const isDone = chosen !== undefined && done.has(chosen.session.id);
   const underWay = runs.data.filter((r) => !r.ended && !r.unreadable);
   const unreadable = runs.data.flatMap((r) => r.unreadable ?? []);
-  const holds = [...readiness.data.stopSigns.filter((s) => !s.closure).map((s) => s.reason), ...trainee.screening.locks];
+  const holds = [
+    ...readiness.data.stopSigns.filter((s) => !s.closure).map((s) => s.reason),
+    ...trainee.screening.locks.map((lock) => lockInWords(lock, now)),
+  ];
   const company = (today.data ?? []).filter((t) => t.kind === 'session' && t.traineeId !== trainee.id);
 
   const start = async () => {

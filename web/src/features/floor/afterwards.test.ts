@@ -24,7 +24,7 @@ const library = openLibrary(BUILT_IN);
 const START = instant('2026-11-26T17:00:00Z');
 const item = { id: newId(), drillId: 'plank', sets: 3, min: 20, max: 40, restSeconds: 45 };
 const head: FloorHead = { id: newId(), plannedSessionId: null, startedAt: START, form: 'sets', progress: 'count', items: [item] };
-const NOTHING: RecordReply = { sessions: [], symptoms: [], stopSigns: [], clearances: [] };
+const NOTHING: RecordReply = { sessions: [], symptoms: [], stopSigns: [], clearances: [], takenBack: [] };
 
 const after = (minutes: number, deed: FloorDeed, order: number): FloorEvent => ({
   ...deed,
@@ -59,8 +59,8 @@ describe('how long it took', () => {
 it('the verdict is the one that the record will give', () => {
   const all = [1, 2, 3].map((round) => after(round, set(round), round));
   expect(verdictOn(person(all), 5).clean).toBe(true);
-  expect(verdictOn(person(all), 8).reason).toBe('Effort 8/10: 8 or more means hold.');
-  expect(verdictOn(person(all.slice(1)), 5).reason).toBe('Plank: 2 of 3 sets done.');
+  expect(verdictOn(person(all), 8).finding).toEqual({ code: 'effort', effort: 8, limit: 8 });
+  expect(verdictOn(person(all.slice(1)), 5).finding).toMatchObject({ code: 'sets-missing', done: 2, wanted: 3 });
 });
 
 describe('next doses', () => {

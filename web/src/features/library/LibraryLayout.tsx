@@ -7,6 +7,7 @@ const TABS = [
   { to: '/library', label: 'Drills', end: true },
   { to: '/library/ladders', label: 'Ladders', end: false },
   { to: '/library/checks', label: 'Checks', end: false },
+  { to: '/library/gates', label: 'Gates', end: false },
   { to: '/library/bands', label: 'Bands', end: false },
   { to: '/library/faults', label: 'Faults', end: false },
   { to: '/library/cautions', label: 'Cautions', end: false },

@@ -127,6 +127,7 @@ describe('pencilled doses', () => {
     symptoms: [],
     stopSigns: [],
     clearances: [],
+    takenBack: [],
   });
   const ask = (weeks: readonly PlanDto[], drillId: string) =>
     pencilledDoses(weeks, {

@@ -2,9 +2,9 @@ import { BUILT_IN, BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { openLibrary } from '@myokinet/core/library';
 import { capacityFromTrials } from '@myokinet/core/measuring';
 import { amount, instant } from '@myokinet/core/quantities';
-import { type Gate, headroom, judgeGate } from '@myokinet/core/readiness';
+import { type Gate, headroom, judgeGate, type Headroom } from '@myokinet/core/readiness';
 import { COMMON_PRACTICE } from '@myokinet/core/reference';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { expect, it } from 'vitest';
@@ -16,24 +16,31 @@ const { measure: measureOf } = BUILT_IN_LIBRARY;
 const now = new Date('2026-11-24T12:00:00Z');
 const rung = openLibrary(BUILT_IN).rung('push-up', 'wall');
 
-function show(gate: Gate, renewal = false) {
+function show(gate: Gate, renewal = false, headrooms: readonly Headroom[] = []) {
   render(
     <Provider store={createStore()}>
       <MemoryRouter>
-        <GatePanel traineeId="t" ladderId="push-up" rung={rung} gate={gate} renewal={renewal} />
+        <GatePanel
+          traineeId="t"
+          ladderId="push-up"
+          rung={rung}
+          gate={gate}
+          headrooms={headrooms}
+          measureOf={measureOf}
+          renewal={renewal}
+          now={now}
+        />
       </MemoryRouter>
     </Provider>,
   );
 }
 
+const practice = { drillIds: [], names: [], preparation: true };
+const pinch = { intensity: 2, kind: 'pinch', place: 'wrist', side: 'left', moment: 'during', at: instant(now) } as const;
 const closed = judgeGate({
-  headrooms: [],
-  sessions: [],
-  symptoms: [],
-  openStopSigns: ['Pinch 2/10.'],
-  locks: ['Medical hold.'],
-  measureOf,
-  now,
+  ...{ headrooms: [], sessions: [], symptoms: [], since: [], practice, now },
+  openStopSigns: [pinch],
+  locks: [{ code: 'never-screened' }],
 });
 const asked = {
   measureId: 'plank-hold',
@@ -51,16 +58,17 @@ const open = judgeGate({
   symptoms: [],
   openStopSigns: [],
   locks: [],
-  measureOf,
+  since: [],
+  practice,
   now,
-  rules: { cleanSessions: 0, sessionWindowDays: 28, quietDays: 7 },
+  settings: { cleanSessions: 0, hoursApart: 48, sessionWindowDays: 28, quietDays: 7 },
 });
 
 it('closed: counts and says what is unmet, and cannot be signed', () => {
   show(closed);
   expect(screen.getByText(/4 of 6 lines unmet/)).toBeDefined();
-  expect(screen.getByText('Open stop sign: Pinch 2/10.')).toBeDefined();
-  expect(screen.getByText('Medical hold.')).toBeDefined();
+  expect(screen.getByText('Open stop sign: Pinch 2/10, left wrist, during: stop and step back.')).toBeDefined();
+  expect(screen.getByText('The screening before training has not been answered yet.')).toBeDefined();
   expect(screen.queryByRole('button', { name: 'Sign clearance' })).toBeNull();
 });
 
@@ -86,4 +94,28 @@ it('open: takes two to four letters as a signature, nothing else', () => {
     typeInitials(text);
     expect([text, !sign.disabled]).toEqual([text, ready]);
   }
+});
+
+it('may be signed against lines that guard nobody’s safety, with a reason, and never against those that do', () => {
+  const settings = { cleanSessions: 2, hoursApart: 48, sessionWindowDays: 28, quietDays: 7 };
+  const base = {
+    headrooms: [headroom(shown, asked, measureOf(asked.measureId), now)],
+    sessions: [],
+    symptoms: [],
+    openStopSigns: [],
+    since: [],
+    practice,
+    now,
+    settings,
+  };
+  show(judgeGate({ ...base, locks: [] }), false, base.headrooms);
+  fireEvent.click(screen.getByRole('button', { name: 'Sign against this line…' }));
+  const sign = screen.getByRole<HTMLButtonElement>('button', { name: 'Sign clearance' });
+  fireEvent.change(screen.getByLabelText('Your initials'), { target: { value: 'AS' } });
+  expect(sign.disabled).toBe(true);
+  fireEvent.change(screen.getByLabelText(/Why do you sign/), { target: { value: 'Seen twice in my own class.' } });
+  expect(sign.disabled).toBe(false);
+  cleanup();
+  show(judgeGate({ ...base, locks: [{ code: 'never-screened' }] }), false, base.headrooms);
+  expect(screen.queryByRole('button', { name: /Sign/ })).toBeNull();
 });

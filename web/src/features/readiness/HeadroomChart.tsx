@@ -1,5 +1,6 @@
 import type { Capacity, MeasureOf } from '@myokinet/core/measuring';
 import type { Headroom } from '@myokinet/core/readiness';
+import { headroomInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { BANDS_SHOWN, figureWords, type HeadroomRow, headroomRows, type Mark, markOf } from './headroomRows.ts';
 import { usePixelWidth } from '../../kit/usePixelWidth.ts';
@@ -235,7 +236,7 @@ function ReadAsTable({ title, rows }: { readonly title: string; readonly rows: r
               <td>{row.asked}</td>
               <td>{h.side === 'whole' ? 'no sides' : h.side}</td>
               <td>{figureWords(h, row.measure)}</td>
-              <td>{h.words}</td>
+              <td>{headroomInWords(h, row.measure)}</td>
               <td>{h.state}</td>
             </tr>
           )),

@@ -1,5 +1,6 @@
 import type { Ladder, Rung } from '@myokinet/core/ladders';
 import type { Gate, RungStanding, Standing } from '@myokinet/core/readiness';
+import { type CautionInForce, cautionInWords } from '@myokinet/core/safety';
 import { type Build, type KnownBody, plannedLoad, setUpInWords } from '@myokinet/core/statics';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
@@ -11,7 +12,7 @@ export interface LadderViewProps {
   readonly ladder: Ladder;
   readonly standing: Standing;
   /** Rungs that the screening closes, with the reason. */
-  readonly closed: Readonly<Record<string, string>>;
+  readonly closed: Readonly<Record<string, CautionInForce>>;
   readonly gate: Gate | undefined;
   readonly build: Build;
   readonly body: KnownBody;
@@ -64,7 +65,7 @@ function RungRow({
   readonly standing: RungStanding | undefined;
   readonly here: boolean;
   readonly reached: boolean;
-  readonly closed: string | undefined;
+  readonly closed: CautionInForce | undefined;
   readonly build: Build;
   readonly body: KnownBody;
   readonly now: Date;
@@ -95,7 +96,7 @@ function RungRow({
         {closed && (
           <details className="text-sm leading-tight">
             <summary className="state-short cursor-pointer font-semibold">closed by the screening</summary>
-            {closed}
+            {cautionInWords(closed)}
           </details>
         )}
       </div>

@@ -1,4 +1,4 @@
-import { capacityInWords } from '@myokinet/core/readiness';
+import { capacityInWords, headroomInWords } from '@myokinet/core/words';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
@@ -70,6 +70,9 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
             ladderId={ladder.id}
             rung={rung}
             gate={data.gate}
+            headrooms={data.headrooms}
+            measureOf={library.measure}
+            now={now}
             renewal={inHand?.state === 'lapsed'}
           />
         ) : (
@@ -81,7 +84,7 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
             <ul className="list-disc ps-5">
               {data.slipped.map((h) => (
                 <li key={h.demand.measureId + h.side}>
-                  {capacityInWords(h, library.measure(h.demand.measureId))}: {h.words}.
+                  {capacityInWords(h, library.measure(h.demand.measureId))}: {headroomInWords(h, library.measure(h.demand.measureId))}.
                 </li>
               ))}
             </ul>

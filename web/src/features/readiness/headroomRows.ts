@@ -1,5 +1,6 @@
 import { demandInWords } from '@myokinet/core/ladders';
 import { type Capacity, type Measure, type MeasureOf, readingWithBand } from '@myokinet/core/measuring';
+import { headroomInWords } from '@myokinet/core/words';
 import { byUrgency, checkKey, type Headroom, type HeadroomState, overDemand } from '@myokinet/core/readiness';
 
 /** One demand as a row of the chart: its sides, the worse one deciding the words. */
@@ -31,7 +32,7 @@ export function headroomRows(headrooms: readonly Headroom[], limiter: Headroom |
       asked: demandInWords(demand, measure) + (demand.basis ? ` (${demand.basis})` : ''),
       sides,
       state: worst.state,
-      verdict: verdictWords(worst, sides),
+      verdict: verdictWords(worst, sides, measure),
       ...tagOf(measureId, limiter),
     };
   });
@@ -42,11 +43,12 @@ function tagOf(measureId: string, limiter: Headroom | undefined): Pick<HeadroomR
   return { tag: limiter.state === 'unknown' ? 'check this next' : 'limiter' };
 }
 
-function verdictWords(worst: Headroom, sides: readonly Headroom[]): string {
+function verdictWords(worst: Headroom, sides: readonly Headroom[], measure: Measure): string {
+  const words = headroomInWords(worst, measure);
   const alike = sides.every((s) => s.state === worst.state);
-  if (worst.state === 'spare' || worst.side === 'whole') return worst.words;
-  if (alike && worst.state !== 'short') return worst.words;
-  return `${worst.words} on the ${worst.side}`;
+  if (worst.state === 'spare' || worst.side === 'whole') return words;
+  if (alike && worst.state !== 'short') return words;
+  return `${words} on the ${worst.side}`;
 }
 
 /** Error bands shown either side of the mark; further out is clipped with an arrow. */

@@ -1,6 +1,6 @@
 import type { ClearanceReply } from '@myokinet/core/contracts';
 import { shortDay } from '@myokinet/core/quantities';
-import { capacityInWords } from '@myokinet/core/readiness';
+import { capacityInWords, headroomInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
@@ -32,7 +32,7 @@ export function ClearanceEntry({ clearance: c, now }: { readonly clearance: Clea
         <ul className="text-sm">
           {c.figures.map((h) => (
             <li key={h.demand.measureId + h.side}>
-              {capacityInWords(h, measure(h.demand.measureId))}: {h.words}
+              {capacityInWords(h, measure(h.demand.measureId))}: {headroomInWords(h, measure(h.demand.measureId))}
               {h.capacity ? `, checked ${shortDay(h.capacity.takenAt, now)}` : ''}.
             </li>
           ))}

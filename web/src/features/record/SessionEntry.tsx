@@ -3,6 +3,7 @@ import { doseInWords, LOADING_PHASES } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
 import { symptomInWords } from '@myokinet/core/safety';
+import { cleannessInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { SessionPhotos } from './SessionPhotos.tsx';
@@ -89,14 +90,14 @@ export function SessionEntry({
 }
 
 /** Clean, not clean with the reason, or a session that is not there to count. */
-function Verdict({ session: { clean, cleanReason, items } }: { readonly session: SessionReply }) {
+function Verdict({ session: { clean, finding, cleanReason, items } }: { readonly session: SessionReply }) {
   const library = useLibrary();
   if (clean) return <span className="state-spare font-semibold">Clean.</span>;
   const counts = items.some((i) => LOADING_PHASES.includes(library.drill(i.drillId).phase));
   if (!counts) return <span className="font-semibold">Mobility only.</span>;
   return (
     <>
-      <span className="font-semibold">Not clean.</span> {cleanReason}
+      <span className="font-semibold">Not clean.</span> {finding ? cleannessInWords(finding, library) : cleanReason}
     </>
   );
 }

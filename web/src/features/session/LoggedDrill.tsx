@@ -8,7 +8,7 @@ import { useLibrary } from '../../client/LibraryContext.ts';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
 import { FaultEntry } from './FaultEntry.tsx';
-import { doneAsPlanned, type ItemLog, readSet, type SetLog, withRound } from './sessionLog.ts';
+import { doneAtLeast, type ItemLog, readSet, type SetLog, withRound } from './sessionLog.ts';
 
 export interface LoggedDrillProps {
   readonly item: ItemLog;
@@ -66,10 +66,10 @@ export function LoggedDrill({ item, schools, change, remove }: LoggedDrillProps)
           <button
             type="button"
             className="btn btn-xs"
-            aria-label={`${drill.name} done as planned`}
-            onClick={() => change(doneAsPlanned(item, byFeel))}
+            aria-label={`${drill.name}: ${byFeel ? 'felt right' : `${item.min} in each open set`}`}
+            onClick={() => change(doneAtLeast(item, byFeel))}
           >
-            <Check size={14} aria-hidden /> as planned
+            <Check size={14} aria-hidden /> {byFeel ? 'felt right' : `${item.min} each`}
           </button>
           <button
             type="button"

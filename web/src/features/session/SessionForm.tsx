@@ -2,6 +2,7 @@ import { inspect, type PlanDto, SessionDto } from '@myokinet/core/contracts';
 import { weekStartOf } from '@myokinet/core/planning';
 import type { Drill } from '@myokinet/core/drills';
 import type { Schools } from '@myokinet/core/schools';
+import { cleannessInWords } from '@myokinet/core/words';
 import { parseISO } from 'date-fns';
 import { OctagonX, Plus } from 'lucide-react';
 import { useId, useState } from 'react';
@@ -17,7 +18,7 @@ import { useLogSessionMutation } from './endpoints.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { LoggedDrill } from './LoggedDrill.tsx';
 import { SessionSymptoms } from './SessionSymptoms.tsx';
-import { doneAsPlanned, itemFor, type ItemLog, judgeLog, logFor, readSet, type SessionLog, sessionFrom } from './sessionLog.ts';
+import { doneAtLeast, itemFor, type ItemLog, judgeLog, logFor, readSet, type SessionLog, sessionFrom } from './sessionLog.ts';
 
 export interface SessionFormProps {
   readonly planned: PlanDto['sessions'][number] | undefined;
@@ -67,8 +68,8 @@ export function SessionForm({ planned, schools }: SessionFormProps) {
         <div className="flex flex-wrap items-center gap-3">
           <h2>{planned ? 'Log the session' : 'Log a session without a plan'}</h2>
           {log.items.length > 0 && (
-            <button type="button" className="btn btn-sm" onClick={() => change({ items: log.items.map((i) => doneAsPlanned(i, byFeel)) })}>
-              All done as planned
+            <button type="button" className="btn btn-sm" onClick={() => change({ items: log.items.map((i) => doneAtLeast(i, byFeel)) })}>
+              {byFeel ? 'All felt right' : 'All done, the least of each dose'}
             </button>
           )}
         </div>
@@ -117,7 +118,8 @@ export function SessionForm({ planned, schools }: SessionFormProps) {
           role="status"
           className={`border-s-4 p-2.5 leading-snug ${clean.clean ? 'border-success bg-success/10' : 'border-base-300 bg-base-200'}`}
         >
-          <span className="font-semibold">{clean.clean ? 'Clean so far.' : 'Not a clean session so far.'}</span> {clean.reason}
+          <span className="font-semibold">{clean.clean ? 'Clean so far.' : 'Not a clean session so far.'}</span>{' '}
+          {cleannessInWords(clean.finding, library)}
         </p>
         {tried && (problems.length > 0 || wrongSets > 0) && (
           <p role="alert" className="text-sm text-error">

@@ -4,7 +4,7 @@ import { openLibrary } from '@myokinet/core/library';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../../client/newId.ts';
 import { quietSymptom } from '../record/index.ts';
-import { doneAsPlanned, judgeLog, logFor, readSet, type SessionLog, sessionFrom, withRound } from './sessionLog.ts';
+import { doneAtLeast, judgeLog, logFor, readSet, type SessionLog, sessionFrom, withRound } from './sessionLog.ts';
 
 const library = openLibrary(BUILT_IN);
 const scope = { now: new Date('2026-11-24T18:30:00'), library };
@@ -14,7 +14,7 @@ const planned = { id: newId(), day: '2026-11-23', items: [item('plank', 2), item
 
 const filled = (change: Partial<SessionLog> = {}): SessionLog => {
   const log = logFor(planned, now, library);
-  return { ...log, effort: '6', items: log.items.map((i) => doneAsPlanned(i, false)), ...change };
+  return { ...log, effort: '6', items: log.items.map((i) => doneAtLeast(i, false)), ...change };
 };
 
 describe('a fresh log', () => {
@@ -47,11 +47,11 @@ describe('sets', () => {
     expect(readSet(text, { min: 5, max: 10 }).problem).toBe('A set must be a whole number from 0 to 3600.'),
   );
 
-  it('keep what was typed when the rest is filled as planned', () => {
+  it('keep what was typed when the rest is filled with the least of the dose', () => {
     const [plank] = logFor(planned, now, library).items;
     if (!plank) throw new Error('no item');
     const partly = { ...plank, sets: plank.sets.map((s, i) => (i === 0 ? { ...s, text: '7' } : s)) };
-    expect(doneAsPlanned(partly, false).sets.map((s) => s.text)).toEqual(['7', '10']);
+    expect(doneAtLeast(partly, false).sets.map((s) => s.text)).toEqual(['7', '5']);
     expect(withRound(partly, library).sets).toHaveLength(3);
   });
 });
@@ -81,7 +81,14 @@ describe('the request', () => {
 });
 
 describe('the verdict while typing', () => {
-  it('is clean when all is done at the top', () => expect(judgeLog(sessionFrom(filled()), library).clean.clean).toBe(true));
+  it('is clean when all is done at the top, and not when only the least is known', () => {
+    const at = (amount: string) => {
+      const log = filled();
+      return sessionFrom({ ...log, items: log.items.map((i) => ({ ...i, sets: i.sets.map((s) => ({ ...s, text: amount })) })) });
+    };
+    expect(judgeLog(at('10'), library).clean.clean).toBe(true);
+    expect(judgeLog(sessionFrom(filled()), library).clean.finding).toMatchObject({ code: 'below-top', top: 10 });
+  });
 
   it('is clean by feel when every set felt right, and not when one locked up', () => {
     const felt = (text: string) => {
@@ -89,7 +96,7 @@ describe('the verdict while typing', () => {
       return sessionFrom({ ...log, items: log.items.map((i) => ({ ...i, sets: i.sets.map((s) => ({ ...s, text })) })) });
     };
     expect(judgeLog(felt('right'), library).clean.clean).toBe(true);
-    expect(judgeLog(felt('locked up'), library).clean.reason).toBe('Plank: felt “locked up”.');
+    expect(judgeLog(felt('locked up'), library).clean.finding).toEqual({ code: 'felt', drillId: 'plank', feeling: 'locked up' });
     expect(felt('right').items[0]?.sets[0]).toMatchObject({ feeling: 'right', amount: 10 });
   });
 

@@ -83,9 +83,12 @@ export function withRound(item: ItemLog, library: Library): ItemLog {
   return { ...item, sets: [...item.sets, ...sides.map((side) => ({ id: newId(), side, text: '', faults: [] }))] };
 }
 
-/** Every open set done at the top of its dose, or felt right. */
-export function doneAsPlanned(item: ItemLog, byFeel: boolean): ItemLog {
-  const done = byFeel ? ('right' satisfies Feeling) : String(item.max);
+/**
+ * Every open set done with the least that was planned, or felt right: a plan that asks for 8 to 12 was kept from 8 on, and nobody said
+ * that it was 12.
+ */
+export function doneAtLeast(item: ItemLog, byFeel: boolean): ItemLog {
+  const done = byFeel ? ('right' satisfies Feeling) : String(item.min);
   return { ...item, sets: item.sets.map((s) => (s.text.trim() === '' ? { ...s, text: done } : s)) };
 }
 

@@ -1,6 +1,8 @@
 import type { TodayItem } from '@myokinet/core/contracts';
+import { dueInWords } from '@myokinet/core/words';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { useTodayQuery } from '../caseload/index.ts';
 import { HereOnDevice } from '../floor/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
@@ -11,6 +13,7 @@ import { MorningForm } from '../record/index.ts';
 /** What waits to be done, most pressing first. */
 const SECTIONS: readonly { readonly kind: TodayItem['kind']; readonly title: string }[] = [
   { kind: 'stop sign', title: 'Stop signs' },
+  { kind: 'withdrawn', title: 'Clearances taken back' },
   { kind: 'screening', title: 'Screenings to ask' },
   { kind: 'sign', title: 'Ready to sign' },
   { kind: 'session', title: 'Training today' },
@@ -20,12 +23,15 @@ const SECTIONS: readonly { readonly kind: TodayItem['kind']; readonly title: str
 
 export function TodayPage() {
   const { data, error, isLoading, refetch } = useTodayQuery();
+  const { measure } = useLibrary();
   if (isLoading) return <Waiting />;
+  const now = new Date();
+  const sentenceOf = (item: TodayItem) => dueInWords(item, { measureOf: measure, now });
   return (
     <div className="mx-auto w-full max-w-4xl px-4 py-5 sm:px-6">
       <title>Today · Myokinet</title>
       <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <h1>{format(new Date(), 'EEEE d MMMM')}</h1>
+        <h1>{format(now, 'EEEE d MMMM')}</h1>
         <Link className="link" to="/rechecks">
           Re-check calendar
         </Link>
@@ -52,13 +58,13 @@ export function TodayPage() {
             <ul>
               {items.map((item) => (
                 <li
-                  key={item.traineeId + item.sentence}
+                  key={item.traineeId + sentenceOf(item)}
                   className="grid items-center gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_1fr_auto]"
                 >
                   <Link className="font-semibold hover:underline" to={`/trainees/${item.traineeId}`}>
                     {item.name}
                   </Link>
-                  <span>{item.sentence}</span>
+                  <span>{sentenceOf(item)}</span>
                   <Act item={item} />
                 </li>
               ))}
@@ -71,11 +77,14 @@ export function TodayPage() {
 }
 
 /** The one thing to do about a line, done in place where that is possible. */
-function Act({ item: { kind, traineeId, sessionId, name } }: { readonly item: TodayItem }) {
+function Act({ item }: { readonly item: TodayItem }) {
+  const { kind, traineeId, name } = item;
   const at = `/trainees/${traineeId}`;
   switch (kind) {
     case 'morning':
-      return sessionId ? <MorningForm traineeId={traineeId} sessionId={sessionId} name={name} /> : null;
+      return <MorningForm traineeId={traineeId} sessionId={item.sessionId} name={name} />;
+    case 'withdrawn':
+      return <Go to={`${at}/record`} label={`See the record: ${name}`} words="See the record" />;
     case 'sign':
       return <Go to={at} label={`Look and sign: ${name}`} words="Look and sign" />;
     case 'stop sign':

@@ -1,0 +1,4 @@
+/** The beginning of a sentence. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,38 @@
+import type { Library } from '../library/index.ts';
+import type { CleanFinding } from '../readiness/index.ts';
+import { QUIET_UP_TO, stopSign, symptomInWords } from '../safety/index.ts';
+import { capital } from './capital.ts';
+
+/**
+ * What decided whether a session is clean, in one sentence.
+ *
+ * @param drillName the library's, for records too that name what is no longer there
+ * @example cleannessInWords({ code: 'effort', effort: 9, limit: 8 }, library) // 'Effort 9/10: 8 or more means hold.'
+ */
+export function cleannessInWords(finding: CleanFinding, library: Pick<Library, 'drill' | 'hasDrill'>): string {
+  const name = (id: string) => (library.hasDrill(id) ? library.drill(id).name : id);
+  switch (finding.code) {
+    case 'clean':
+      return 'All sets clean at the top of the dose, effort and symptoms quiet.';
+    case 'nothing-loading':
+      return 'No blade, stability, skill or strength drill was done.';
+    case 'sets-missing': {
+      const where = finding.side ? ` on the ${finding.side}` : '';
+      return `${name(finding.drillId)}: ${finding.done} of ${finding.wanted} sets done${where}.`;
+    }
+    case 'felt':
+      return `${name(finding.drillId)}: felt “${finding.feeling}”.`;
+    case 'below-top':
+      return `${name(finding.drillId)}: not every set reached the top of its dose (${finding.top}).`;
+    case 'below-least':
+      return `${name(finding.drillId)}: not every set reached the least of its dose (${finding.least}).`;
+    case 'fault-stayed':
+      return `${name(finding.drillId)}: a fault stayed that the cue did not mend.`;
+    case 'effort':
+      return `Effort ${finding.effort}/10: ${finding.limit} or more means hold.`;
+    case 'stop-sign':
+      return stopSign(finding.symptom) ?? `${capital(symptomInWords(finding.symptom))}.`;
+    case 'symptom':
+      return `${symptomInWords(finding.symptom)}: more than ${QUIET_UP_TO}/10.`;
+  }
+}

@@ -1,0 +1,133 @@
+import { demandInWords } from '../ladders/index.ts';
+import { type Measure, type MeasureOf, PROVISIONAL, readingInWords } from '../measuring/index.ts';
+import { formatApart, shortDay } from '../quantities/index.ts';
+import type { DemandSide, GateFinding, Headroom } from '../readiness/index.ts';
+import { cautionInWords, QUIET_UP_TO, stopSign, symptomInWords } from '../safety/index.ts';
+import { capacityInWords, checkInWords } from './headroom.ts';
+import { lockInWords } from './screening.ts';
+
+/** What the words of a finding are filled in from. */
+export interface GateWords {
+  readonly measureOf: MeasureOf;
+  /** The headrooms that the gate was judged on: their figures stand in the sentences. */
+  readonly headrooms: readonly Headroom[];
+  readonly now: Date;
+}
+
+type Found<R extends GateFinding['rule']> = Extract<GateFinding, { readonly rule: R }>;
+
+/**
+ * What a rule of the gate found, as a sentence.
+ *
+ * @example say({ rule: 'stop-signs', met: true, open: [] }, words) // 'No open stop sign.'
+ */
+export function say(finding: GateFinding, words: GateWords): string {
+  const { now } = words;
+  switch (finding.rule) {
+    case 'demand-asked':
+      return 'This rung asks for no check yet: write at least one demand into its ladder.';
+    case 'demand':
+      return demandFound(finding, words);
+    case 'sides':
+      return sidesFound(finding, words.measureOf(finding.measureId));
+    case 'stop-signs':
+      return finding.met ? 'No open stop sign.' : `Open stop sign: ${finding.open.map((s) => stopSign(s) ?? symptomInWords(s)).join(' ')}`;
+    case 'settled':
+      return settledFound(finding, now);
+    case 'symptoms':
+      return finding.loud
+        ? `${shortDay(finding.loud.at, now)}: ${symptomInWords(finding.loud)}. ${finding.days} days at ${QUIET_UP_TO}/10 or less are needed, none of a stopping kind.`
+        : `No symptom above ${QUIET_UP_TO}/10 in the last ${finding.days} days, none of a stopping kind.`;
+    case 'mornings':
+      return morningsFound(finding, now);
+    case 'clean-sessions':
+      return cleanFound(finding);
+    case 'screening':
+      return finding.met ? 'Screened, and nothing locks.' : finding.locks.map((lock) => lockInWords(lock, now)).join(' ');
+    case 'rung-open':
+      return finding.caution ? cautionInWords(finding.caution) : 'No caution closes this rung.';
+  }
+}
+
+function demandFound({ measureId, sides }: Found<'demand'>, { headrooms, measureOf }: GateWords): string {
+  const measure = measureOf(measureId);
+  const failing = sides.filter(({ verdict }) => verdict !== 'spare' && verdict !== 'on the mark, allowed');
+  const shown = failing.length > 0 ? failing : sides;
+  const of = (side: DemandSide) => headrooms.find((h) => h.demand.measureId === measureId && h.side === side.side);
+  // One sentence where no side is known; the older side counts.
+  const [first] = shown;
+  const alike = first && shown.every((s) => s.verdict === first.verdict);
+  if (alike && first.verdict === 'never checked') {
+    const asked = of(first)?.demand;
+    return `${measure.name} has never been checked${asked ? `; ${demandInWords(asked, measure)} asked` : ''}.`;
+  }
+  if (alike && first.verdict === 'stale') {
+    const age = Math.max(...shown.map((s) => of(s)?.ageDays ?? 0));
+    return `${measure.name} was last checked ${age} days ago; ${measure.freshDays} days is the limit. Check it again.`;
+  }
+  if (alike && first.verdict === 'in the future') return `${measure.name} is dated in the future: set the clock right and check it again.`;
+  if (alike && first.verdict === 'skipped')
+    return `${measure.name} was skipped at the newest try (${first.skipped?.reason ?? 'pain'}): what was shown before counts no more. Check it again.`;
+  return shown.map((s) => sideFound(s, of(s), measure)).join(' ');
+}
+
+function sideFound({ side, verdict, skipped }: DemandSide, h: Headroom | undefined, measure: Measure): string {
+  if (!h) return `${checkInWords(side, measure)}: ${verdict}.`;
+  const found = `${capacityInWords(h, measure)}; ${demandInWords(h.demand, measure)} asked`;
+  switch (verdict) {
+    case 'spare':
+    case 'short':
+      return `${found}.`;
+    case 'on the mark':
+      return `${found}: too close to call, more trials would decide.`;
+    case 'on the mark, allowed':
+      return `${found}: on the mark, which you allow here.`;
+    case 'never checked':
+      return `${checkInWords(side, measure)} has never been checked.`;
+    case 'stale':
+      return `${checkInWords(side, measure)} was last checked ${h.ageDays ?? 0} days ago.`;
+    case 'in the future':
+      return `${found}: dated in the future.`;
+    case 'skipped':
+      return `${found}: skipped since (${skipped?.reason ?? 'pain'}).`;
+    default:
+      return `${found}: ${PROVISIONAL[verdict]}.`;
+  }
+}
+
+function sidesFound({ left, right, difference, allowed }: Found<'sides'>, measure: Measure): string {
+  if (measure.choices)
+    return `${measure.name}: ${readingInWords(measure, left)} left, ${readingInWords(measure, right)} right; one step apart counts as alike.`;
+  const [differ, alikeUpTo] = formatApart(difference, allowed, measure.unit);
+  return `Sides of ${measure.phrase} differ by ${differ}; up to ${alikeUpTo} counts as alike.`;
+}
+
+function settledFound({ met, closedAt, days }: Found<'settled'>, now: Date): string {
+  if (!closedAt || met) return `No stop sign was closed in the last ${days} days.`;
+  return `A stop sign was closed on ${shortDay(closedAt, now)}: ${days} quiet days after that are needed.`;
+}
+
+function morningsFound({ problem, sessions, days }: Found<'mornings'>, now: Date): string {
+  if (!problem)
+    return sessions === 0
+      ? `No session in the last ${days} days, so no morning to ask about.`
+      : 'Mornings after training were reported, and no place was worse than before.';
+  const day = shortDay(problem.performedAt, now);
+  switch (problem.kind) {
+    case 'still to come':
+      return 'Today’s session counts once its next morning is recorded.';
+    case 'not reported':
+      return `The morning after ${day} is not recorded yet.`;
+    case 'worse':
+      return `The morning after ${day}: ${symptomInWords(problem.symptom)}, above the ${problem.before}/10 there before the session.`;
+  }
+}
+
+const NAMES_SHOWN = 3;
+
+function cleanFound({ counted, needed, practice, preparation, hoursApart, windowDays }: Found<'clean-sessions'>): string {
+  const named = practice.slice(0, NAMES_SHOWN).map((name) => `“${name}”`);
+  const rest = practice.length > NAMES_SHOWN ? ` or ${practice.length - NAMES_SHOWN} more` : '';
+  const what = preparation ? ` with a drill that prepares for this rung (${named.join(', ')}${rest})` : ` with ${named.join(', ')}`;
+  return `${counted} of ${needed} clean sessions${practice.length > 0 ? what : ''} at the drill’s own top, under the rung’s load, ${hoursApart} hours apart, in the last ${windowDays} days.`;
+}

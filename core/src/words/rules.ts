@@ -1,0 +1,95 @@
+import type { EvidenceKind, GateRule, GateSetting } from '../readiness/index.ts';
+
+/** A row of the table of rules, as the coach reads it. */
+export interface RuleWords {
+  readonly title: string;
+  /** What has to hold. */
+  readonly needs: string;
+  /** What counts as evidence, and what does not. */
+  readonly counts: string;
+  /** Which fact can change the verdict. */
+  readonly changes: string;
+}
+
+export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
+  'demand-asked': {
+    title: 'Something is asked',
+    needs: 'The rung asks for at least one check.',
+    counts: 'The ladder as the studio has it.',
+    changes: 'A demand written into the rung.',
+  },
+  demand: {
+    title: 'Every demand is met',
+    needs: 'Each side lies beyond the demand by at least its error band; on the mark passes only where the ladder says so.',
+    counts:
+      'The newest check of that side, fresh, typed or read by an instrument, a picture with confirmed points or a trace. Figures from a simulated instrument, from suggested points or from a session only inform. A later try that was skipped for pain or safety takes the figure away.',
+    changes: 'A new check, a correction of a trial, or the day on which the figure goes stale.',
+  },
+  sides: {
+    title: 'Both sides are alike',
+    needs: 'Left and right differ by no more than a tenth of the larger, or by no more than two checks can differ.',
+    counts: 'The newest fresh check of each side.',
+    changes: 'A new check of either side.',
+  },
+  'stop-signs': {
+    title: 'No open stop sign',
+    needs: 'Every stop sign was closed by the coach on a stated ground.',
+    counts: 'Symptoms from 5 of 10 and every sharp, pinching, numb, tingling or locking one, whoever reported it.',
+    changes: 'Closing it, or another stop sign.',
+  },
+  settled: {
+    title: 'A closed stop sign has settled',
+    needs: 'No stop sign was closed within the quiet days.',
+    counts: 'The moment at which the coach closed it.',
+    changes: 'Days that pass.',
+  },
+  symptoms: {
+    title: 'Symptoms are quiet',
+    needs: 'No symptom above 2 of 10, and none of a stopping kind at any strength, within the quiet days.',
+    counts: 'Every report, in a session or outside one, by coach or trainee, closed or not.',
+    changes: 'A report, or days that pass.',
+  },
+  mornings: {
+    title: 'Mornings were back to before',
+    needs: 'The morning after each session of the quiet days was reported, and no place was worse than before that session.',
+    counts: 'Reports of a later day than the session; what was felt at the same place and side before it.',
+    changes: 'A reported morning, or another session.',
+  },
+  'clean-sessions': {
+    title: 'Enough clean sessions of the practice',
+    needs:
+      'Sessions without a fault that stayed, effort below 8, each holding the practice of the rung in hand (below the ladder: a drill that trains a demand of the first rung well) in at least two sets a side at the drill’s own usual top, under at least nine tenths of its load.',
+    counts:
+      'Sessions in elapsed hours apart, after the last withdrawal and the last stop sign, after the trainee was added and first screened, none in the future; the same planned session once.',
+    changes: 'A logged or corrected session, a withdrawal, a stop sign, or days that pass.',
+  },
+  screening: {
+    title: 'Screened, and nothing locks',
+    needs: 'The screening was answered whole within the last year, and no answer locks.',
+    counts: 'The newest answers; a licensed professional’s word opens what it is about.',
+    changes: 'A screening, or a consultation.',
+  },
+  'rung-open': {
+    title: 'No caution closes this rung',
+    needs: 'The practice of the rung is not excluded by a caution in force.',
+    counts: 'The cautions of the newest screening.',
+    changes: 'A screening, or a consultation.',
+  },
+};
+
+export const SETTING_WORDS: Readonly<Record<GateSetting, { readonly name: string; readonly unit: string }>> = {
+  cleanSessions: { name: 'Clean sessions asked', unit: 'sessions' },
+  hoursApart: { name: 'Hours between two of them', unit: 'hours' },
+  sessionWindowDays: { name: 'Days over which they count', unit: 'days' },
+  quietDays: { name: 'Quiet days', unit: 'days' },
+};
+
+export const EVIDENCE_WORDS: Readonly<Record<EvidenceKind, string>> = {
+  check: 'checks',
+  session: 'sessions',
+  symptom: 'symptoms',
+  'stop sign': 'stop signs',
+  screening: 'screening',
+  consultation: 'consultations',
+  ladder: 'ladder',
+};

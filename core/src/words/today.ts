@@ -1,0 +1,45 @@
+import type { MeasureOf } from '../measuring/index.ts';
+import { shortDay } from '../quantities/index.ts';
+import type { DueToday, Lapse } from '../readiness/index.ts';
+import { stopSign, symptomInWords } from '../safety/index.ts';
+import { lockInWords } from './screening.ts';
+
+/**
+ * Why a clearance lapsed.
+ *
+ * @example lapseInWords({ measureId: 'free-hang', at }, library.measure) // 'Free packed hang was not checked within 14 days.'
+ */
+export function lapseInWords({ measureId }: Pick<Lapse, 'measureId'>, measureOf: MeasureOf): string {
+  const { name, freshDays } = measureOf(measureId);
+  return `${name} was not checked within ${freshDays} days.`;
+}
+
+/** One thing to do about a trainee today, in a sentence. */
+export function dueInWords(due: DueToday, { measureOf, now }: { readonly measureOf: MeasureOf; readonly now: Date }): string {
+  switch (due.kind) {
+    case 'stop sign':
+      return stopSign(due.symptom) ?? symptomInWords(due.symptom);
+    case 'screening':
+      return lockInWords(due.lock, now);
+    case 'withdrawn':
+      return `The clearance of “${due.rungName}” was taken back. ${due.reason}`;
+    case 'sign':
+      return `“${due.rungName}”: every line of the gate is met.`;
+    case 'morning':
+      return `How was the morning after ${shortDay(due.performedAt, now)}?`;
+    case 'session':
+      return `Trains today on “${due.ladderName}”${due.care ? CARE[due.care] : ''}.`;
+    case 're-check': {
+      const [first = ''] = due.measureIds;
+      if (due.lapsed) return `Clearance lapsed: ${lapseInWords({ measureId: first }, measureOf)}`;
+      const names = due.measureIds.map((id) => measureOf(id).name).join(', ');
+      return `${due.measureIds.length === 1 ? 'Check' : `${due.measureIds.length} checks`} due: ${names}.`;
+    }
+  }
+}
+
+/** What to think of before today's session starts. */
+const CARE = {
+  'stop sign': ': a stop sign is open, see to it first',
+  locked: ': locked, look at the cautions first',
+} as const;
