@@ -109,7 +109,12 @@ const WRITES: readonly Write[] = [
   ['StopSignClosureDto', 'POST', () => `${at}/stop-sign-closures`, () => ({ id: v7(), symptomId: v7(), ground: 'seen by a doctor' })],
   ['ClearanceDto', 'POST', () => `${at}/clearances`, () => ({ id: v7(), ladderId: 'push-up', rungId: 'wall', initials: 'AS' })],
   ['WithdrawalDto', 'POST', () => `${at}/withdrawals`, () => ({ id: v7(), clearanceId: v7(), reason: 'because of it' })],
-  ['ScreeningDto', 'POST', () => `${at}/screenings`, () => ({ ...screeningDto(new Date(past())), beighton: [] })],
+  [
+    'ScreeningDto',
+    'POST',
+    () => `${at}/screenings`,
+    () => ({ ...screeningDto(new Date(past())), basedOn: known.screeningId, beighton: [] }),
+  ],
   [
     'ConsultationDto',
     'POST',

@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { FastifyInstance } from 'fastify';
 import { v7 } from 'uuid';
-import type { CheckDto, ScreeningDto, SessionDto, SymptomDto, TraineeDto } from '@myokinet/core/contracts';
+import type { CheckDto, ScreeningDto, ScreeningsReply, SessionDto, SymptomDto, TraineeDto } from '@myokinet/core/contracts';
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import { type Demand, demandsOn } from '@myokinet/core/ladders';
 import { openLibrary } from '@myokinet/core/library';
@@ -79,12 +79,19 @@ export function screeningDto(
 ): ScreeningDto {
   return {
     id: v7(),
+    basedOn: null,
     takenAt: instant(takenAt),
     answers: QUESTION_IDS.map((questionId) => ({ questionId, answer: yes[questionId] ? 'yes' : 'no', side: yes[questionId] ?? 'whole' })),
     beighton: null,
     note: '',
     ...own,
   };
+}
+
+/** Answers the screening anew, on top of what is on record. */
+export async function answerScreening(bench: TestBench, at: string, dto: ScreeningDto) {
+  const { current } = (await bench.get(`${at}/screenings`)).body as ScreeningsReply;
+  return bench.post(`${at}/screenings`, { ...dto, basedOn: current?.id ?? null });
 }
 
 /** Three trials a side for every demand of a rung, each far beyond what is asked unless told otherwise. */
@@ -149,7 +156,7 @@ export async function reachOpenGate(bench: TestBench, traineeId: string): Promis
   const ago = (days: number) => new Date(addDays(bench.now(), -days));
   // Known for a month: sessions from before somebody was added count for nothing.
   bench.db.prepare('UPDATE trainee_revision SET saved_at = ? WHERE trainee_id = ?').run(instant(ago(30)), traineeId);
-  await bench.post(`${at}/screenings`, screeningDto(ago(6)));
+  await answerScreening(bench, at, screeningDto(ago(6)));
   await bench.post(`${at}/checks`, checkFor('wall', ago(1)));
   for (const days of [5, 2]) {
     const session = sessionDto(ago(days));

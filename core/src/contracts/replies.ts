@@ -2,17 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { PlanBrief, PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type {
-  CleanFinding,
-  DueToday,
-  Gate,
-  GateFinding,
-  GateSettings,
-  Headroom,
-  HeadroomState,
-  Standing,
-  Recheck,
-} from '../readiness/index.ts';
+import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
 import type { BeightonTest, CautionInForce, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
@@ -133,6 +123,8 @@ export interface CheckReply {
   readonly trials: readonly TrialReply[];
   readonly capacities: readonly Capacity[];
   readonly skips: readonly Skip[];
+  /** Why it counts no more. */
+  readonly takenBack?: string;
 }
 
 /** A battery that is being taken. */

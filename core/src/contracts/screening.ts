@@ -56,6 +56,8 @@ export class ScreenAnswerDto {
 /** The screening before training, answered as a whole. */
 export class ScreeningDto {
   @IsUUID('7') id!: string;
+  /** The screening that it takes the place of; null for the first. Of two that build on the same one, the later is refused. */
+  @IsOptional() @IsUUID('7') basedOn!: string | null;
   @IsPastInstant('The time of the screening') takenAt!: string;
   @AnswersAll()
   @Parts(() => ScreenAnswerDto)

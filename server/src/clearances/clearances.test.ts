@@ -2,6 +2,7 @@ import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { ClearanceReply, ReadinessReply, RecordReply } from '@myokinet/core/contracts';
 import {
+  answerScreening,
   checkFor,
   comfortably,
   reachOpenGate,
@@ -52,7 +53,7 @@ describe('readiness', () => {
 describe('signing', () => {
   it('is refused while the gate is closed, with the first reason, what guards safety before all else', async () => {
     expect(await sign()).toMatchObject({ status: 409, body: { detail: expect.stringContaining('screening before training') as string } });
-    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
+    await answerScreening(bench, at, screeningDto(bench.now()));
     expect(await sign()).toMatchObject({
       status: 409,
       body: { code: 'gate-closed', detail: expect.stringContaining('has never been checked') as string },
@@ -85,7 +86,7 @@ describe('signing', () => {
   });
 
   it('does not open by a check alone: two clean sessions 48 hours apart are asked', async () => {
-    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
+    await answerScreening(bench, at, screeningDto(bench.now()));
     await bench.post(`${at}/checks`, checkFor('wall', bench.now()));
     await bench.post(`${at}/sessions`, sessionDto(bench.now()));
     expect((await readiness()).gate?.unmet.map((f) => f.rule)).toEqual(['mornings', 'clean-sessions']);
@@ -165,6 +166,6 @@ describe('a signed clearance', () => {
 
 it('a medical hold locks every gate', async () => {
   await reachOpenGate(bench, id);
-  await bench.post(`${at}/screenings`, screeningDto(bench.now(), { 'medical-hold': 'whole' }));
+  await answerScreening(bench, at, screeningDto(bench.now(), { 'medical-hold': 'whole' }));
   expect(await sign()).toMatchObject({ status: 409, body: { detail: expect.stringContaining('Medical hold') as string } });
 });

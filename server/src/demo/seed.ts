@@ -109,7 +109,8 @@ function screening(traineeId: string, story: Story, yes: NonNullable<Story['scre
     side: yes[questionId] ?? 'whole',
   }));
   const id = world.newId();
-  screenings.record(traineeId, { id, takenAt: instant(moment), answers, beighton: [...(story.beighton ?? [])], note: '' });
+  const basedOn = screenings.reply(traineeId).current?.id ?? null;
+  screenings.record(traineeId, { id, basedOn, takenAt: instant(moment), answers, beighton: [...(story.beighton ?? [])], note: '' });
   if (!story.consulted) return;
   const cautionIds = trainees.find(traineeId).screening.cautions.flatMap((c) => (isLiftable(c.id) ? [c.id] : []));
   screenings.consult(traineeId, { id: world.newId(), screeningId: id, cautionIds, consultedOn: calendarDay(moment), ...story.consulted });

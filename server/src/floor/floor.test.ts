@@ -3,7 +3,16 @@ import type { FloorDeed, FloorEvent, FloorHead } from '@myokinet/core/floor';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { reachOpenGate, screeningDto, sessionDto, symptomDto, testBench, type TestBench, traineeDto } from '../testBench.ts';
+import {
+  answerScreening,
+  reachOpenGate,
+  screeningDto,
+  sessionDto,
+  symptomDto,
+  testBench,
+  type TestBench,
+  traineeDto,
+} from '../testBench.ts';
 
 let bench: TestBench;
 let traineeId: string;
@@ -162,7 +171,7 @@ describe('symptoms act at once', () => {
   it('a lock that comes in meanwhile from elsewhere is told to the floor', async () => {
     const run = head();
     await send(run, [set(run, 1)]);
-    await bench.post(`/api/trainees/${traineeId}/screenings`, screeningDto(bench.now(), { 'medical-hold': 'whole' }));
+    await answerScreening(bench, `/api/trainees/${traineeId}`, screeningDto(bench.now(), { 'medical-hold': 'whole' }));
     const { body } = await send(run, []);
     expect(body.holds).toHaveLength(1);
     expect(body.holds[0]).toMatch(/hold/i);

@@ -4,7 +4,17 @@ import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { ConsultationDto, ReadinessReply, ScreeningsReply, TraineeReply } from '@myokinet/core/contracts';
 import { addDays } from '@myokinet/core/quantities';
-import { checkFor, reachOpenGate, screeningDto, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
+import {
+  answerScreening,
+  checkFor,
+  reachOpenGate,
+  screeningDto,
+  sessionDto,
+  symptomDto,
+  type TestBench,
+  testBench,
+  traineeDto,
+} from '../testBench.ts';
 
 let bench: TestBench;
 const trainee = traineeDto();
@@ -45,7 +55,7 @@ describe('the screening before training', () => {
   it('locks by an answer, and opens only when a professional’s word is on record', async () => {
     await reachOpenGate(bench, trainee.id);
     const screening = screeningDto(bench.now(), { 'medical-hold': 'whole' });
-    await bench.post(`${at}/screenings`, screening);
+    await answerScreening(bench, at, screening);
     expect(await unmet()).toEqual([expect.stringMatching(/^Medical hold: .*Because: a doctor advised against straining\.$/)]);
     const sign = { id: v7(), ladderId: 'push-up', rungId: 'wall', initials: 'BC' };
     expect(await bench.post(`${at}/clearances`, sign)).toMatchObject({ status: 409, body: { code: 'gate-closed' } });
@@ -64,13 +74,20 @@ describe('the screening before training', () => {
   it('keeps every screening; a consultation is about the newest one only', async () => {
     const [first, second] = [screeningDto(new Date(addDays(bench.now(), -2)), { 'medical-hold': 'whole' }), screeningDto(bench.now())];
     await bench.post(`${at}/screenings`, first);
-    await bench.post(`${at}/screenings`, second);
+    await answerScreening(bench, at, second);
     expect(await bench.get(`${at}/screenings`)).toMatchObject({ body: { current: { id: second.id }, earlier: [{ id: first.id }] } });
     expect(await bench.post(`${at}/consultations`, consultation(first.id))).toMatchObject({
       status: 409,
       body: { code: 'screening-missing' },
     });
     expect(((await bench.get(`${at}/screenings`)).body as ScreeningsReply).consultations).toEqual([]);
+  });
+
+  it('names the one it builds on: of two people who answer at once the later is told', async () => {
+    const [ours, theirs] = [screeningDto(bench.now()), screeningDto(bench.now(), { 'medical-hold': 'whole' })];
+    expect(await bench.post(`${at}/screenings`, theirs)).toMatchObject({ status: 201 });
+    expect(await bench.post(`${at}/screenings`, ours)).toMatchObject({ status: 409, body: { code: 'edited-elsewhere' } });
+    expect((await screenOf()).locks).toMatchObject([{ code: 'caution', caution: { id: 'medical-hold' } }]);
   });
 
   it('is the same when the request comes twice, and is never changed', async () => {

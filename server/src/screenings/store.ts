@@ -71,7 +71,9 @@ export function screeningStore(context: Context) {
 
     record(traineeId: string, dto: ScreeningDto): ScreeningsReply {
       mustExist(traineeId);
-      acceptOnce(context, dto.id, { traineeId, dto }, () =>
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        if ((ofTrainee.all({ traineeId })[0]?.id ?? null) !== (dto.basedOn ?? null))
+          throw new Refusal('edited-elsewhere', 'Somebody else answered the screening first. Look at those answers before you save yours.');
         insertScreening.run({
           ...dto,
           traineeId,
@@ -79,8 +81,8 @@ export function screeningStore(context: Context) {
           coachId: who.coachId,
           answers: JSON.stringify(dto.answers),
           beighton: dto.beighton ? JSON.stringify(dto.beighton) : null,
-        }),
-      );
+        });
+      });
       return reply(traineeId);
     },
 

@@ -7,6 +7,7 @@ import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useCorrectTrialMutation } from './endpoints.ts';
 import { readCell } from '@myokinet/core/checking';
+import { TakeBack } from '../record/index.ts';
 import { originWords } from './originWords.ts';
 
 /** The trials of one occasion; a mistyped one is corrected by a new one, and both stay visible. */
@@ -48,6 +49,11 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
           </div>
         );
       })}
+      {check.takenBack === undefined ? (
+        <TakeBack traineeId={traineeId} kind="check" factId={check.id} what="this check" />
+      ) : (
+        <p className="state-short mt-1">Taken back, counts no more: {check.takenBack}</p>
+      )}
     </div>
   );
 }

@@ -24,7 +24,7 @@ const endpoints = api.injectEndpoints({
     }),
     correctTrial: build.mutation<CheckReply, About<TrialCorrectionDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/trial-corrections`, method: 'POST', body }),
-      invalidatesTags: (_r, error, { traineeId }) => stales('check', traineeId, error),
+      invalidatesTags: (_r, error, { traineeId }) => stales('correction', traineeId, error),
     }),
     battery: build.query<OpenBattery, string>({
       query: (id) => `trainees/${id}/battery`,

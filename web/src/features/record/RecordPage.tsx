@@ -8,6 +8,7 @@ import { useCurrentTrainee } from '../trainee/index.ts';
 import { ClearanceEntry } from './ClearanceEntry.tsx';
 import { ReportSymptom } from './ReportSymptom.tsx';
 import { SessionEntry } from './SessionEntry.tsx';
+import { TakenBackList } from './TakenBackList.tsx';
 import { SymptomEntries } from './SymptomEntries.tsx';
 
 /** What was done, felt and signed. Nothing here is ever changed; corrections stand beside what they correct. */
@@ -37,8 +38,9 @@ export function RecordPage() {
             <section aria-label="Symptoms">
               <h2>Symptoms and stop signs</h2>
               <ReportSymptom traineeId={trainee.id} />
-              <SymptomEntries record={data} now={now} />
+              <SymptomEntries record={data} traineeId={trainee.id} now={now} />
             </section>
+            <TakenBackList facts={data.takenBack} now={now} />
           </div>
         </div>
       )}

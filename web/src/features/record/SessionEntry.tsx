@@ -6,8 +6,11 @@ import { symptomInWords } from '@myokinet/core/safety';
 import { cleannessInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { CorrectSession } from './CorrectSession.tsx';
+import { CorrectSymptom } from './CorrectSymptom.tsx';
 import { SessionPhotos } from './SessionPhotos.tsx';
 import { MorningForm } from './MorningForm.tsx';
+import { TakeBack } from './TakeBack.tsx';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 /** One logged session: the verdict at a glance, every set on request, and the morning after. */
@@ -46,14 +49,17 @@ export function SessionEntry({
       <UnreadableNote sentences={session.unreadable ? [session.unreadable] : []} />
       {session.replaced && (
         <p className="aside text-sm sm:ps-[14rem]">
-          Second version: sets of another device came in after the end. The first, with {session.replaced.sets}{' '}
-          {session.replaced.sets === 1 ? 'set' : 'sets'} and load {session.replaced.load}, stays on record.
+          {session.reason
+            ? `Corrected: ${session.reason}. The version before, with`
+            : 'Second version: sets of another device came in after the end. The first, with'}{' '}
+          {session.replaced.sets} {session.replaced.sets === 1 ? 'set' : 'sets'} and load {session.replaced.load}, stays on record.
         </p>
       )}
       {[...others, ...mornings].map((s) => (
-        <p key={s.id} className="text-sm sm:ps-[14rem]">
+        <div key={s.id} className="text-sm sm:ps-[14rem]">
           {capital(symptomInWords({ ...s, at: s.at as Instant }))}.{s.note && ` “${s.note}”`}
-        </p>
+          <CorrectSymptom symptom={s} traineeId={traineeId} name={symptomInWords({ ...s, at: s.at as Instant })} />
+        </div>
       ))}
       {mornings.length === 0 && morningCame && (
         <div className="mt-1 flex flex-wrap items-center gap-3 sm:ps-[14rem]">
@@ -83,6 +89,8 @@ export function SessionEntry({
             Hands: {Math.round(session.handLoad.push)} pushing, {Math.round(session.handLoad.pull)} pulling, in body-weight seconds (share
             of body weight × seconds under tension).
           </p>
+          <CorrectSession session={session} traineeId={traineeId} />
+          <TakeBack traineeId={traineeId} kind="session" factId={session.id} what="this session" />
         </div>
       )}
     </li>

@@ -1,9 +1,20 @@
 import type { RecordReply } from '@myokinet/core/contracts';
 import { type Instant, shortDay } from '@myokinet/core/quantities';
 import { symptomInWords } from '@myokinet/core/safety';
+import { CorrectSymptom } from './CorrectSymptom.tsx';
 
 /** Stop signs with how they were closed, and what was reported outside a session. */
-export function SymptomEntries({ record: { stopSigns, symptoms }, now }: { readonly record: RecordReply; readonly now: Date }) {
+export function SymptomEntries({
+  record,
+  traineeId,
+  now,
+}: {
+  readonly record: RecordReply;
+  readonly traineeId: string;
+  readonly now: Date;
+}) {
+  const { stopSigns, symptoms } = record;
+  const all = [...symptoms, ...record.sessions.flatMap((s) => s.symptoms)];
   const stopped = new Set(stopSigns.map((s) => s.symptomId));
   const others = symptoms.filter((s) => !stopped.has(s.id));
   if (stopSigns.length + others.length === 0) return <p className="aside mt-1">Nothing reported.</p>;
@@ -11,9 +22,14 @@ export function SymptomEntries({ record: { stopSigns, symptoms }, now }: { reado
     <ul className="mt-1">
       {stopSigns.map((sign) => (
         <li key={sign.symptomId} className="border-b border-base-300 py-1.5">
-          <p>
+          <div>
             <span className="font-semibold">{shortDay(sign.at, now)}</span> {sign.reason}
-          </p>
+            {all
+              .filter((s) => s.id === sign.symptomId)
+              .map((s) => (
+                <CorrectSymptom key={s.id} symptom={s} traineeId={traineeId} name={sign.reason} />
+              ))}
+          </div>
           <p className={`text-sm ${sign.closure ? 'aside' : 'state-short font-semibold'}`}>
             {sign.closure
               ? `Closed ${shortDay(sign.closure.closedAt, now)}: ${sign.closure.ground}`
@@ -25,6 +41,7 @@ export function SymptomEntries({ record: { stopSigns, symptoms }, now }: { reado
         <li key={s.id} className="border-b border-base-300 py-1.5">
           <span className="font-semibold">{shortDay(s.at as Instant, now)}</span> {symptomInWords({ ...s, at: s.at as Instant })}
           {s.note && ` “${s.note}”`}
+          <CorrectSymptom symptom={s} traineeId={traineeId} name={symptomInWords({ ...s, at: s.at as Instant })} />
         </li>
       ))}
     </ul>

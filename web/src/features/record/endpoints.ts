@@ -1,4 +1,13 @@
-import type { FloorRunReply, RecordReply, SymptomDto } from '@myokinet/core/contracts';
+import type {
+  FloorRunReply,
+  RecordReply,
+  SessionCorrectionDto,
+  SessionReply,
+  SymptomCorrectionDto,
+  SymptomDto,
+  TakenBackDto,
+  TakenBackReply,
+} from '@myokinet/core/contracts';
 import { type About, api } from '../../client/api.ts';
 import { rests, stales } from '../../client/stale.ts';
 
@@ -12,6 +21,18 @@ const endpoints = api.injectEndpoints({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/symptoms`, method: 'POST', body }),
       invalidatesTags: (_r, error, { traineeId }) => stales('symptom', traineeId, error),
     }),
+    takeBack: build.mutation<readonly TakenBackReply[], About<TakenBackDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/taken-back`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => stales('correction', traineeId, error),
+    }),
+    correctSession: build.mutation<SessionReply, About<SessionCorrectionDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/session-corrections`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => stales('correction', traineeId, error),
+    }),
+    correctSymptom: build.mutation<SymptomDto, About<SymptomCorrectionDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/symptom-corrections`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => stales('correction', traineeId, error),
+    }),
     takeOffFloorPhoto: build.mutation<FloorRunReply, { readonly runId: string; readonly traineeId: string; readonly photoId: string }>({
       query: ({ runId, photoId }) => ({ url: `floor/${runId}/photos/${photoId}`, method: 'DELETE' }),
       invalidatesTags: (_r, error, { traineeId }) => stales('session', traineeId, error),
@@ -22,4 +43,11 @@ const endpoints = api.injectEndpoints({
 /** What is asked outside the hooks. */
 export const recordEndpoints = endpoints.endpoints;
 
-export const { useRecordQuery, useReportSymptomMutation, useTakeOffFloorPhotoMutation } = endpoints;
+export const {
+  useCorrectSessionMutation,
+  useCorrectSymptomMutation,
+  useRecordQuery,
+  useReportSymptomMutation,
+  useTakeBackMutation,
+  useTakeOffFloorPhotoMutation,
+} = endpoints;

@@ -2,6 +2,7 @@ import { shortDay } from '@myokinet/core/quantities';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useScreeningsQuery } from './endpoints.ts';
+import { TakeBack } from '../record/index.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { Consequences } from './Consequences.tsx';
 import { ScreeningForm } from './ScreeningForm.tsx';
@@ -17,6 +18,7 @@ export function ScreeningPage() {
       {(outcome, unsaved) => (
         <>
           <Consequences outcome={outcome} screening={data} unsaved={unsaved} />
+          {data.current && !unsaved && <TakeBack traineeId={trainee.id} kind="screening" factId={data.current.id} what="this screening" />}
           {data.earlier.length > 0 && (
             <details className="mt-4 text-sm">
               <summary className="cursor-pointer">Earlier screens ({data.earlier.length})</summary>

@@ -7,6 +7,8 @@ import { newId } from '../../client/newId.ts';
 /** A screening while it is being answered; a question without an entry is still open. */
 export interface ScreeningDraft {
   readonly id: string;
+  /** The screening that it was begun on. */
+  readonly basedOn: string | null;
   readonly answers: Readonly<Partial<Record<QuestionId, { readonly answer: Answer; readonly side: BodySide }>>>;
   /** Null: the laxity tests were not done. */
   readonly beighton: readonly BeightonTest[] | null;
@@ -17,6 +19,7 @@ export interface ScreeningDraft {
 export function screeningDraft(current: ScreeningReply | undefined): ScreeningDraft {
   return {
     id: newId(),
+    basedOn: current?.id ?? null,
     answers: Object.fromEntries(current?.answers.map(({ questionId, answer, side }) => [questionId, { answer, side }]) ?? []),
     beighton: current?.beighton ?? null,
     note: '',
@@ -37,6 +40,7 @@ export function withAnswer(draft: ScreeningDraft, id: QuestionId, answer: Answer
 export function screeningFrom(draft: ScreeningDraft, now: Date): ScreeningDto {
   return {
     id: draft.id,
+    basedOn: draft.basedOn,
     takenAt: instant(now),
     answers: QUESTION_IDS.flatMap((questionId) => {
       const given = draft.answers[questionId];
