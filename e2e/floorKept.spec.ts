@@ -53,6 +53,7 @@ test('the server is killed during a set: the set is kept, the tab may crash, and
   const run = await openRun(server, idOf('Noor'), [drill('plank', { sets: 3 })]);
   await page.goto(`${server.address}/floor/${run.id}`);
   await doSet(page);
+  await expect(page.getByText('all sent')).toBeVisible();
   await page.keyboard.press('Space');
   await page.keyboard.press('Space');
   await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from './test.ts';
 import type { CaseloadRow, LibraryReply } from '@myokinet/core/contracts';
+import { carryDown } from './drag.ts';
 import { Server } from './server.ts';
 
 const server = new Server();
@@ -113,14 +114,8 @@ test('a ladder is edited by keyboard and mouse, undone, saved, and trainees are 
   const order = async () => (await rungs.evaluateAll((all) => all.map((b) => b.getAttribute('aria-label')))) as string[];
   await expect(rungs).toHaveCount(6);
   const before = await order();
-  const said = (text: string) => expect(page.locator('[id^=DndLiveRegion]').filter({ hasText: text })).toBeAttached();
 
-  await page.getByRole('button', { name: 'Move Pull-up, loaded', exact: true }).focus();
-  await page.keyboard.press('Space');
-  await said('Pull-up, loaded is over place 1');
-  await page.keyboard.press('ArrowDown');
-  await said('Pull-up, loaded is over place 2');
-  await page.keyboard.press('Space');
+  await carryDown(page, page.getByRole('button', { name: 'Move Pull-up, loaded', exact: true }), 'Pull-up, loaded');
   await expect.poll(order).toEqual([before[1], before[0], ...before.slice(2)]);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(order).toEqual(before);

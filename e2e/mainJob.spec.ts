@@ -1,6 +1,7 @@
 import { expect, type Page, test } from './test.ts';
 import { dayOf, now } from './clock.ts';
 import type { CheckReply, RecordReply } from '@myokinet/core/contracts';
+import { carryDown } from './drag.ts';
 import { Server } from './server.ts';
 
 const server = new Server();
@@ -127,13 +128,7 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     // by keyboard: pick the first drill up, move it one down, put it down
     const names = () => card.locator('li p:first-child > span:first-child').allTextContents();
     const [first, second] = await names();
-    await card.getByRole('button', { name: `Move ${first}`, exact: true }).focus();
-    const said = (text: string) => expect(page.locator('[id^=DndLiveRegion]').filter({ hasText: text })).toBeAttached();
-    await page.keyboard.press('Space');
-    await said(`${first} is over place 1`);
-    await page.keyboard.press('ArrowDown');
-    await said(`${first} is over place 2`);
-    await page.keyboard.press('Space');
+    await carryDown(page, card.getByRole('button', { name: `Move ${first}`, exact: true }), first ?? '');
     await expect.poll(async () => (await names()).slice(0, 2)).toEqual([second, first]);
 
     await card

@@ -22,13 +22,14 @@ export const router = createBrowserRouter([
     ErrorBoundary: NotHere,
     HydrateFallback: Waiting,
     children: [
+      // Outside the gate: what is on this device is found without the server too.
       { index: true, lazy: page(() => import('../features/today/TodayPage.tsx'), 'TodayPage') },
-      { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
-      { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
-      { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },
       {
         lazy: page(() => import('../features/library/LibraryGate.tsx'), 'LibraryGate'),
         children: [
+          { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
+          { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
+          { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },
           { path: 'trainees/new', lazy: page(() => import('../features/trainee/NewTraineePage.tsx'), 'NewTraineePage') },
           {
             path: 'trainees/:traineeId',

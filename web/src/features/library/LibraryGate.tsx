@@ -1,5 +1,5 @@
 import { openLibrary } from '@myokinet/core/library';
-import { useMemo } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { Outlet } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
@@ -7,19 +7,14 @@ import { useLibraryQuery, useSchoolsQuery } from './endpoints.ts';
 import { LibraryContext } from '../../client/LibraryContext.ts';
 
 /** Loads the studio's library once and hands it to every page below. */
-export function LibraryGate() {
+export function WithLibrary({ children }: { readonly children: ReactNode }) {
   const library = useLibraryQuery();
   const schools = useSchoolsQuery();
   const studio = useMemo(
     () => library.data && schools.data && { library: openLibrary(library.data.content), reply: library.data, schools: schools.data },
     [library.data, schools.data],
   );
-  if (studio)
-    return (
-      <LibraryContext value={studio}>
-        <Outlet />
-      </LibraryContext>
-    );
+  if (studio) return <LibraryContext value={studio}>{children}</LibraryContext>;
   const error = library.error ?? schools.error;
   if (!error) return <Waiting />;
   const retry = () => {
@@ -30,5 +25,14 @@ export function LibraryGate() {
     <div className="p-6">
       <ProblemNote error={error} retry={retry} />
     </div>
+  );
+}
+
+/** The same around whatever page the address names. */
+export function LibraryGate() {
+  return (
+    <WithLibrary>
+      <Outlet />
+    </WithLibrary>
   );
 }

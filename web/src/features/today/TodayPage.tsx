@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useTodayQuery } from '../caseload/index.ts';
+import { WithLibrary } from '../library/index.ts';
 import { HereOnDevice } from '../floor/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -23,15 +24,12 @@ const SECTIONS: readonly { readonly kind: TodayItem['kind']; readonly title: str
 
 export function TodayPage() {
   const { data, error, isLoading, refetch } = useTodayQuery();
-  const { measure } = useLibrary();
   if (isLoading) return <Waiting />;
-  const now = new Date();
-  const sentenceOf = (item: TodayItem) => dueInWords(item, { measureOf: measure, now });
   return (
     <div className="mx-auto w-full max-w-4xl px-4 py-5 sm:px-6">
       <title>Today · Myokinet</title>
       <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <h1>{format(now, 'EEEE d MMMM')}</h1>
+        <h1>{format(new Date(), 'EEEE d MMMM')}</h1>
         <Link className="link" to="/rechecks">
           Re-check calendar
         </Link>
@@ -48,32 +46,45 @@ export function TodayPage() {
           </Empty>
         </div>
       )}
-      {SECTIONS.map(({ kind, title }) => {
-        const items = data?.filter((i) => i.kind === kind) ?? [];
-        return items.length === 0 ? null : (
-          <section key={kind} className="mt-5">
-            <h2 className="border-b-2 border-base-content pb-1">
-              {title} <span className="aside font-sans text-base font-normal">{items.length}</span>
-            </h2>
-            <ul>
-              {items.map((item) => (
-                <li
-                  key={item.traineeId + sentenceOf(item)}
-                  className="grid items-center gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_1fr_auto]"
-                >
-                  <Link className="font-semibold hover:underline" to={`/trainees/${item.traineeId}`}>
-                    {item.name}
-                  </Link>
-                  <span>{sentenceOf(item)}</span>
-                  <Act item={item} />
-                </li>
-              ))}
-            </ul>
-          </section>
-        );
-      })}
+      {data && data.length > 0 && (
+        <WithLibrary>
+          <Waits items={data} />
+        </WithLibrary>
+      )}
     </div>
   );
+}
+
+function Waits({ items }: { readonly items: readonly TodayItem[] }) {
+  const { measure } = useLibrary();
+  const now = new Date();
+  return SECTIONS.map(({ kind, title }) => {
+    const here = items.filter((i) => i.kind === kind);
+    return here.length === 0 ? null : (
+      <section key={kind} className="mt-5">
+        <h2 className="border-b-2 border-base-content pb-1">
+          {title} <span className="aside font-sans text-base font-normal">{here.length}</span>
+        </h2>
+        <ul>
+          {here.map((item) => {
+            const sentence = dueInWords(item, { measureOf: measure, now });
+            return (
+              <li
+                key={item.traineeId + sentence}
+                className="grid items-center gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_1fr_auto]"
+              >
+                <Link className="font-semibold hover:underline" to={`/trainees/${item.traineeId}`}>
+                  {item.name}
+                </Link>
+                <span>{sentence}</span>
+                <Act item={item} />
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+    );
+  });
 }
 
 /** The one thing to do about a line, done in place where that is possible. */
