@@ -4,6 +4,7 @@ import { copyFileSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { SHIFT_MS } from './clock.ts';
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 
@@ -18,8 +19,8 @@ export class Server {
     return `http://127.0.0.1:${this.#port}`;
   }
 
-  /** Starts, on the same port as before when there was one, and waits until it is ready. */
-  async start({ demo = false } = {}): Promise<this> {
+  /** Starts, some days ago where that is asked, on the same port as before when there was one, and waits until it is ready. */
+  async start({ demo = false, daysBack = 0 } = {}): Promise<this> {
     // A worker may come back to a file that it had finished with.
     mkdirSync(this.#folder, { recursive: true });
     if (demo) copyFileSync(process.env.MYOKINET_DEMO_DATA ?? '', this.#file);
@@ -32,6 +33,7 @@ export class Server {
         MYOKINET_DB: this.#file,
         MYOKINET_PAGES: join(ROOT, 'web/dist'),
         MYOKINET_PORT: String(this.#port),
+        MYOKINET_CLOCK_SHIFT: String(SHIFT_MS - daysBack * 86_400_000),
       },
     });
     this.#process = child;

@@ -16,8 +16,8 @@ const LEAST_REASON = 10;
 
 /** The coach's signature; against unmet lines only with a reason, which stays with it. */
 export function SignForm({ traineeId, ladderId, rung, against }: SignFormProps) {
-  const [open, setOpen] = useState(against === 0);
-  if (!open)
+  const [open, setOpen] = useState(false);
+  if (!open && against > 0)
     return (
       <button type="button" className="btn btn-sm btn-ghost mt-2" onClick={() => setOpen(true)}>
         Sign against {against === 1 ? 'this line' : `these ${against} lines`}…
