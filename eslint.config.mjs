@@ -36,5 +36,24 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // Rules return codes and figures; sentences are said in core/src/words.
+    files: ['core/src/readiness/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        // Names of states have up to three words; a fourth, or a capital before a space, is prose.
+        {
+          selector: ':not(ImportDeclaration, ExportNamedDeclaration) > Literal[value=/^[A-Z][a-z]+ |([a-z,]+ ){3,}[a-z]/]',
+          message: 'A rule returns a code and figures; its sentence belongs to core/src/words.',
+        },
+        {
+          selector: 'TemplateElement[value.raw=/^[A-Z][a-z]+ |([a-z,]+ ){3,}[a-z]/]',
+          message: 'A rule returns a code and figures; its sentence belongs to core/src/words.',
+        },
+      ],
+    },
+  },
   { files: ['web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended, languageOptions: { globals: globals.browser } },
 );

@@ -65,18 +65,18 @@ describe('the error band', () => {
     expect(capacityFromTrials(measureOf('plank-hold'), trials([40], 'whole'), options).band).toBe(4);
   });
 
-  it('is the wider one where the readings know their own error', () => {
+  it('grows in quadrature where the readings know their own error, and is never narrower for it', () => {
     const read = (standardError: number) =>
       capacityFromTrials(
         flexion,
         trials([158, 160, 162]).map((t) => ({ ...t, standardError })),
         { takenAt },
       );
-    // √(3·5²)/3 = 2.887; 1.6449 of them.
-    expect(read(5).standardError).toBeCloseTo(2.887, 3);
-    expect(read(5).band).toBeCloseTo(1.6449 * 2.887, 2);
-    expect(read(5).errorBasis).toBe('error of picking the points on the picture');
-    expect(read(1).band).toBeCloseTo(2.87346, 4);
+    // Without: s/√n = √6.56/√3 = 1.4788, t₀.₉₅,₆ = 1.9432. Three readings of ±5° bring √(3·5²)/3 = 2.887.
+    expect(read(5).standardError).toBeCloseTo(Math.hypot(1.4788, 2.8868), 3);
+    expect(read(5).band).toBeCloseTo(1.9432 * Math.hypot(1.4788, 2.8868), 2);
+    expect(read(5).errorBasis).toBe('default measuring error and 3 trials, and the reading’s own error');
+    for (const own of [0.01, 0.5, 1, 1.5, 2, 4]) expect([own, read(own).band > 2.8734]).toEqual([own, true]);
   });
 
   it('of a best-of reading is that of a single one', () => {

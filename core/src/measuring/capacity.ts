@@ -62,7 +62,7 @@ export function bandOfReading(standardError: number): number {
  * freedom) is pooled with the trials' own scatter, s² = (ν₀s₀² + (n−1)s_t²)/(ν₀+n−1), and the band
  * is t₀.₉₅,ν·s/√n with ν = ν₀+n−1 (project choice, classical pooling). Best-of keeps the error of a
  * single reading. Holds and counts: the best trial, with a share of the value or a fixed amount.
- * Where the readings bring an error of their own (pictures), the wider of the two counts.
+ * Where the readings bring an error of their own (pictures, instruments), it comes on top in quadrature.
  *
  * @param measure the check that was taken
  * @param trials one or more readings of one side, in the measure's unit
@@ -84,7 +84,7 @@ export function capacityFromTrials(measure: Measure, trials: readonly Trial[], o
   }
   const combine = options.combine ?? measure.combine;
   const value = combine === 'mean' ? mean(values) : bestOf(measure, values);
-  const { band, standardError, basis } = wider(
+  const { band, standardError, basis } = widened(
     errorOf(effectiveError(measure.error, options), { values, value, combine, smallest: measure.limits.step }),
     trials,
     { value, combine },
@@ -116,14 +116,18 @@ interface Told {
   readonly basis: string;
 }
 
-/** What the readings know about their own error, where that is more than what the trials show. */
-function wider(told: Told, trials: readonly Trial[], { value, combine }: Pick<Reading, 'value' | 'combine'>): Told {
+/**
+ * What the readings know about their own error (points picked on a picture, an instrument) comes on top, in quadrature, and the
+ * multiplier stays the same: it can only widen a band.
+ */
+function widened(told: Told, trials: readonly Trial[], { value, combine }: Pick<Reading, 'value' | 'combine'>): Told {
   const errors = trials.map((t) => t.standardError ?? 0);
   const best = trials.find((t) => t.value === value)?.standardError ?? 0;
   const own = combine === 'mean' ? Math.hypot(...errors) / trials.length : best;
-  return own > told.standardError
-    ? { band: bandOfReading(own), standardError: own, basis: 'error of picking the points on the picture' }
-    : told;
+  if (own === 0) return told;
+  const standardError = Math.hypot(told.standardError, own);
+  const multiplier = told.standardError > 0 ? told.band / told.standardError : ONE_SIDED_95;
+  return { band: multiplier * standardError, standardError, basis: `${told.basis}, and the reading’s own error` };
 }
 
 interface Reading {

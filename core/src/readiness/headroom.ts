@@ -50,11 +50,7 @@ export function headroom(
 ): Headroom {
   const { side } = demand;
   if (!capacity) return { demand, side, state: 'unknown', stale: false };
-  if (capacity.measureId !== demand.measureId || capacity.side !== demand.side)
-    throw new Refusal(
-      'measure-mismatch',
-      `${capacity.measureId} (${capacity.side}) cannot be held against a demand on ${demand.measureId} (${demand.side}).`,
-    );
+  if (capacity.measureId !== demand.measureId || capacity.side !== demand.side) throw new Refusal('measure-mismatch');
   const amount = overDemand(capacity.value, demand) as Amount;
   const bands = countInBands(amount, capacity.band, measure.limits.step);
   const age = daysBetween(capacity.takenAt, now);
