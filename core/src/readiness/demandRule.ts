@@ -28,7 +28,7 @@ export function demands({ headrooms }: GateInput): GateFinding[] {
   });
 }
 
-const PASSES: ReadonlySet<DemandVerdict> = new Set(['spare', 'on the mark, allowed']);
+const PASSES: ReadonlySet<DemandVerdict> = new Set(['spare', 'allowed']);
 
 function verdictOn({ state, stale, inFuture, skipped, capacity, demand }: Headroom): DemandVerdict {
   if (!capacity) return 'never checked';
@@ -36,7 +36,7 @@ function verdictOn({ state, stale, inFuture, skipped, capacity, demand }: Headro
   if (stale) return 'stale';
   if (skipped) return 'skipped';
   if (capacity.provisional) return capacity.provisional;
-  if (state === 'on the mark') return demand.allowOnTheMark ? 'on the mark, allowed' : 'on the mark';
+  if (state === 'on the mark') return demand.allowOnTheMark ? 'allowed' : 'on the mark';
   return state === 'spare' ? 'spare' : 'short';
 }
 

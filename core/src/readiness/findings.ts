@@ -5,7 +5,7 @@ import type { CautionInForce, ScreeningLock, Symptom } from '../safety/index.ts'
 
 /** Why one side of a demand passes or does not. */
 export type DemandVerdict =
-  'spare' | 'on the mark, allowed' | 'on the mark' | 'short' | 'never checked' | 'stale' | 'in the future' | 'skipped' | Provisional;
+  'spare' | 'allowed' | 'on the mark' | 'short' | 'never checked' | 'stale' | 'in the future' | 'skipped' | Provisional;
 
 /** Each side of a demand with its verdict. */
 export interface DemandSide {

@@ -51,7 +51,7 @@ export function say(finding: GateFinding, words: GateWords): string {
 
 function demandFound({ measureId, sides }: Found<'demand'>, { headrooms, measureOf }: GateWords): string {
   const measure = measureOf(measureId);
-  const failing = sides.filter(({ verdict }) => verdict !== 'spare' && verdict !== 'on the mark, allowed');
+  const failing = sides.filter(({ verdict }) => verdict !== 'spare' && verdict !== 'allowed');
   const shown = failing.length > 0 ? failing : sides;
   const of = (side: DemandSide) => headrooms.find((h) => h.demand.measureId === measureId && h.side === side.side);
   // One sentence where no side is known; the older side counts.
@@ -80,7 +80,7 @@ function sideFound({ side, verdict, skipped }: DemandSide, h: Headroom | undefin
       return `${found}.`;
     case 'on the mark':
       return `${found}: too close to call, more trials would decide.`;
-    case 'on the mark, allowed':
+    case 'allowed':
       return `${found}: on the mark, which you allow here.`;
     case 'never checked':
       return `${checkInWords(side, measure)} has never been checked.`;
