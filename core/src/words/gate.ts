@@ -6,6 +6,11 @@ import { cautionInWords, QUIET_UP_TO, stopSign, symptomInWords } from '../safety
 import { capacityInWords, checkInWords } from './headroom.ts';
 import { lockInWords } from './screening.ts';
 
+/** A chance in percent, never certain: from 1 to 99. */
+export function chanceInWords(chance: number): string {
+  return `${Math.min(99, Math.max(1, Math.round(chance * 100)))}%`;
+}
+
 /** What the words of a finding are filled in from. */
 export interface GateWords {
   readonly measureOf: MeasureOf;

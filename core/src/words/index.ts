@@ -1,5 +1,5 @@
 export { capacityInWords, headroomInWords } from './headroom.ts';
-export { say, type GateWords } from './gate.ts';
+export { chanceInWords, say, type GateWords } from './gate.ts';
 export { RULE_WORDS, SETTING_WORDS, EVIDENCE_WORDS, type RuleWords } from './rules.ts';
 export { cleannessInWords } from './cleanness.ts';
 export { lockInWords } from './screening.ts';

@@ -1,7 +1,7 @@
 import type { Rung } from '@myokinet/core/ladders';
 import type { MeasureOf } from '@myokinet/core/measuring';
 import { type Gate, type GateFinding, guardsSafety, type Headroom } from '@myokinet/core/readiness';
-import { say } from '@myokinet/core/words';
+import { chanceInWords, say } from '@myokinet/core/words';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { SignForm } from './SignForm.tsx';
@@ -46,6 +46,7 @@ export function GatePanel({ traineeId, ladderId, rung, gate, headrooms, measureO
           {checks.length === 1 ? 'Check this one' : `Check these ${checks.length}`}
         </Link>
       )}
+      {gate.open && <SignForm {...{ traineeId, ladderId, rung }} against={0} />}
       {gate.likelihood !== undefined && <Likelihood chance={gate.likelihood} asked={headrooms.length} />}
       <button type="button" className="link aside mt-2 text-sm" aria-expanded={showMet} onClick={() => setShowMet(!showMet)}>
         {showMet ? 'Hide the met lines' : `Show the ${met.length} met lines`}
@@ -60,21 +61,17 @@ export function GatePanel({ traineeId, ladderId, rung, gate, headrooms, measureO
       <Link className="link aside mt-1 block w-fit text-sm" to="/library/gates">
         What opens a gate
       </Link>
-      {(gate.open || !gate.unmet.some(guardsSafety)) && (
-        <SignForm {...{ traineeId, ladderId, rung }} against={gate.open ? 0 : gate.unmet.length} />
-      )}
+      {!gate.open && !gate.unmet.some(guardsSafety) && <SignForm {...{ traineeId, ladderId, rung }} against={gate.unmet.length} />}
     </section>
   );
 }
 
-const PERCENT = 100;
-
 /** Every demand may be spare and one of many still be truly short: how likely it is that none is. */
 function Likelihood({ chance, asked }: { readonly chance: number; readonly asked: number }) {
-  const percent = Math.min(99, Math.max(1, Math.round(chance * PERCENT)));
   return (
     <p className="aside mt-2 text-sm">
-      By their error bands, all {asked} figures truly meet what is asked with about {percent}%. More trials of the closest would tell.
+      By their error bands, all {asked} figures truly meet what is asked with about {chanceInWords(chance)}. More trials of the closest
+      would tell.
     </p>
   );
 }

@@ -1,6 +1,6 @@
 import type { ClearanceReply } from '@myokinet/core/contracts';
 import { shortDay } from '@myokinet/core/quantities';
-import { capacityInWords, headroomInWords, say } from '@myokinet/core/words';
+import { capacityInWords, chanceInWords, headroomInWords, say } from '@myokinet/core/words';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
@@ -16,7 +16,7 @@ export function ClearanceEntry({ clearance: c, now }: { readonly clearance: Clea
         <span className="font-semibold">{c.rungName}</span>{' '}
         <span className="aside text-sm">
           signed {shortDay(c.signedAt, now)}, {c.initials}
-          {c.likelihood === undefined ? '' : `, all truly met with about ${Math.round(c.likelihood * 100)}%`}
+          {c.likelihood === undefined ? '' : `, all truly met with about ${chanceInWords(c.likelihood)}`}
         </span>
         {c.against && (
           <span className="state-mark block text-sm">

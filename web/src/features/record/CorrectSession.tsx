@@ -1,5 +1,6 @@
 import { inspect, SessionCorrectionDto, type SessionReply } from '@myokinet/core/contracts';
 import { UNIT_WORDS } from '@myokinet/core/drills';
+import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { newId } from '../../client/newId.ts';
@@ -70,7 +71,7 @@ export function CorrectSession({ session, traineeId }: { readonly session: Sessi
                       aria-label={`Not done: ${drill.name}, set ${i + 1}`}
                       onClick={() => leaveOut(item.id, set.id)}
                     >
-                      ×
+                      <X size={12} aria-hidden />
                     </button>
                   </span>
                 ))}
