@@ -95,7 +95,7 @@ describe.each(ladders.map((l) => [l.name, l] as const))('%s', (_name, ladder) =>
       expect(library.drill(rung.practice).rung).toEqual({ ladderId: ladder.id, rungId: rung.id });
       for (const { measureId, direction, origin, unit } of rung.demands) {
         expect(unit).toBe(measureOf(measureId).unit);
-        expect(direction === 'at least').toBe(measureOf(measureId).better === 'more');
+        expect(direction).toBe({ more: 'at least', less: 'at most', inside: 'within' }[measureOf(measureId).better]);
         expect(['common practice', 'project default']).toContain(origin.kind);
       }
     }
@@ -110,7 +110,7 @@ describe.each(ladders.map((l) => [l.name, l] as const))('%s', (_name, ladder) =>
         demandsOn(r, TYPICAL, measureOf).filter((d) => d.measureId === measureId && d.side !== 'right'),
       );
       const values = asked.map((d) => d.value);
-      const sorted = [...values].sort((a, b) => (measureOf(measureId).better === 'more' ? a - b : b - a));
+      const sorted = [...values].sort((a, b) => (measureOf(measureId).better === 'less' ? b - a : a - b));
       expect([measureId, values]).toEqual([measureId, sorted]);
     }
   });

@@ -12,6 +12,7 @@ export function trueCapacity(story: Story, ladder: Ladder, measureId: string, si
     demandsOn(rung, traineeBody(story.profile), BUILT_IN_LIBRARY.measure).find((d) => d.measureId === measureId && d.side === side),
   );
   const asked = askedAt(demands, level);
+  if (measure.better === 'inside' && measure.inside) return (measure.inside.from + measure.inside.to) / 2;
   if (asked === undefined) return measure.better === 'more' ? 50 : 20;
   const band = typicalBand(measure, asked);
   const behind = (side === 'left' ? (story.leftBehind ?? 0) : 0) + (story.behindIn?.[measureId] ?? 0);

@@ -20,6 +20,11 @@ export function atMost(measureId: string, value: number): RungDemand {
   return demand(measureId, value, 'at most', STARTING_VALUE);
 }
 
+/** A range with two ends, for checks that are good inside one. */
+export function within(measureId: string, value: number, upTo: number): RungDemand {
+  return { ...demand(measureId, value, 'within', STARTING_VALUE), upTo };
+}
+
 /** A floor as a share of body mass: 0.4 asks 30 kg of somebody of 75 kg. */
 export function shareOfBodyMass(measureId: string, value: number): RungDemand {
   return { ...demand(measureId, value, 'at least', STARTING_VALUE), per: 'bodyMass' };

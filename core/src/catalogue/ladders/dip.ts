@@ -1,6 +1,6 @@
 import { reps } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary, ownLoad } from './demands.ts';
+import { atLeast, customary, ownLoad, within } from './demands.ts';
 
 const DEEP = ['shoulder-injury', 'unstable-under-load', 'wrist-injury', 'elbow-pain', 'raised-pressure'] as const;
 
@@ -57,7 +57,7 @@ export const DIP = climb({
         atLeast('seated-press', 7),
         ownLoad('hand-load-push'),
         customary('scapular-push-ups', 15),
-        atLeast('elbow-extension', -2),
+        within('elbow-extension', -2, 10),
       ],
       practice: {
         dose: reps(4, 6, 3, { tempo: { out: 3, hold: 1, back: 2 }, restSeconds: 90 }),
@@ -79,7 +79,7 @@ export const DIP = climb({
         atLeast('seated-press', 10),
         ownLoad('hand-load-push', 0.95),
         atLeast('scapular-push-ups', 18),
-        atLeast('elbow-extension', -2),
+        within('elbow-extension', -2, 10),
       ],
       practice: {
         dose: reps(2, 5, 3, { tempo: { out: 3, hold: 1, back: 2 }, restSeconds: 120 }),

@@ -1,6 +1,6 @@
 import { MAT_UNDER_KNEES, reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary, shareOfBodyMass, ownLoad } from './demands.ts';
+import { atLeast, customary, ownLoad, shareOfBodyMass, within } from './demands.ts';
 
 const HEAVY_FINGERS = ['finger-injury', 'wrist-injury', 'minor', 'elbow-pain', 'shoulder-injury'] as const;
 
@@ -33,7 +33,7 @@ export const FINGERTIP_SUPPORT = climb({
         shareOfBodyMass('grip', 0.3),
         customary('fingertip-hold', 5),
         atLeast('heel-of-hand-lifts', 8),
-        atLeast('elbow-crease', 20),
+        within('elbow-crease', 20, 70),
       ],
       practice: {
         dose: seconds(10, 20, 3, { restSeconds: 60 }),
@@ -57,7 +57,7 @@ export const FINGERTIP_SUPPORT = climb({
         customary('heel-of-hand-lifts', 10),
         atLeast('plank-hold', 40),
         ownLoad('hand-load-push'),
-        atLeast('elbow-crease', 30),
+        within('elbow-crease', 30, 70),
       ],
       practice: {
         easier: ['fingertip-raised-lean'],
@@ -119,7 +119,7 @@ export const FINGERTIP_SUPPORT = climb({
         atLeast('fingertip-hold', 40),
         customary('lean-hold', 10),
         ownLoad('hand-load-push'),
-        atLeast('elbow-crease', 35),
+        within('elbow-crease', 30, 70),
       ],
       practice: {
         dose: seconds(5, 10, 2, { restSeconds: 90 }),
@@ -139,7 +139,7 @@ export const FINGERTIP_SUPPORT = climb({
         atLeast('fingertip-hold', 50),
         atLeast('lean-hold', 20),
         ownLoad('hand-load-push'),
-        atLeast('elbow-crease', 40),
+        within('elbow-crease', 30, 70),
       ],
       practice: {
         dose: reps(3, 3, 2, { tempo: { out: 2, hold: 5, back: 2 }, restSeconds: 120 }),

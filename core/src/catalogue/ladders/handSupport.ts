@@ -1,6 +1,6 @@
 import { breaths, MAT_UNDER_KNEES, seconds, SOFT_LANDING, WEDGE } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, atMost, customary, ownLoad } from './demands.ts';
+import { atLeast, atMost, customary, ownLoad, within } from './demands.ts';
 
 const WEIGHT_ON_WRISTS = ['wrist-injury', 'shoulder-injury'] as const;
 const LEANS = [...WEIGHT_ON_WRISTS, 'minor', 'raised-pressure'] as const;
@@ -36,7 +36,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'seated-press', seatHeightM: 0.45 }, wanted: 0.2 },
       demands: [
         atLeast('wrist-extension', 55),
-        atLeast('elbow-extension', -5),
+        within('elbow-extension', -5, 10),
         atLeast('shoulder-extension', 30),
         atLeast('heel-of-hand-lifts', 3),
       ],
@@ -60,7 +60,7 @@ export const HAND_SUPPORT = climb({
       demands: [
         atLeast('wrist-extension', 60),
         atLeast('wrist-extension-loaded', 70),
-        atLeast('elbow-extension', -5),
+        within('elbow-extension', -5, 10),
         atLeast('shoulder-extension', 35),
         atLeast('seated-press', 3),
         atLeast('heel-of-hand-lifts', 5),
@@ -82,11 +82,11 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'seated-press', legs: 'long' }, wanted: 0.4 },
       demands: [
         atLeast('wrist-extension-loaded', 75),
-        atLeast('elbow-extension', -3),
+        within('elbow-extension', -3, 10),
         atLeast('shoulder-extension', 40),
         atLeast('seated-press', 4),
         ownLoad('hand-load-push', 0.5),
-        atLeast('elbow-crease', 20),
+        within('elbow-crease', 20, 70),
       ],
       practice: {
         dose: breaths(3, 5, 3),
@@ -105,10 +105,10 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'seated-press', legs: 'long', pressShare: 1 } },
       demands: [
         atLeast('wrist-extension-loaded', 80),
-        atLeast('elbow-extension', -3),
+        within('elbow-extension', -3, 10),
         customary('seated-press', 5),
         ownLoad('hand-load-push', 0.5),
-        atLeast('elbow-crease', 25),
+        within('elbow-crease', 25, 70),
         atLeast('heel-of-hand-lifts', 8),
       ],
       practice: {
@@ -128,7 +128,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'tabletop', leanM: 0.04 } },
       demands: [
         atLeast('wrist-extension-loaded', 82),
-        atLeast('elbow-crease', 30),
+        within('elbow-crease', 30, 70),
         customary('heel-of-hand-lifts', 10),
         atLeast('scapular-push-ups', 12),
         ownLoad('hand-load-push'),
@@ -152,7 +152,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'plank' } },
       demands: [
         atLeast('wrist-extension-loaded', 88),
-        atLeast('elbow-crease', 30),
+        within('elbow-crease', 30, 70),
         atLeast('heel-of-hand-lifts', 12),
         customary('scapular-push-ups', 15),
         ownLoad('hand-load-push'),
@@ -176,7 +176,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'plank', leanM: 0.05 } },
       demands: [
         atLeast('wrist-extension-loaded', 95),
-        atLeast('elbow-crease', 35),
+        within('elbow-crease', 30, 70),
         atLeast('heel-of-hand-lifts', 15),
         customary('scapular-push-ups', 15),
         atLeast('plank-hold', 40),
@@ -201,7 +201,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'plank', leanM: 0.1 } },
       demands: [
         atLeast('wrist-extension-loaded', 100),
-        atLeast('elbow-crease', 40),
+        within('elbow-crease', 30, 70),
         atLeast('lean-hold', 10),
         atLeast('plank-hold', 50),
         ownLoad('hand-load-push'),
@@ -224,7 +224,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'plank', leanM: 0.15 } },
       demands: [
         atLeast('wrist-extension-loaded', 105),
-        atLeast('elbow-crease', 40),
+        within('elbow-crease', 30, 70),
         atLeast('arm-lean', 15),
         atLeast('lean-hold', 20),
         atLeast('plank-hold', 60),

@@ -1,6 +1,6 @@
 import { reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, atMost, customary, shareOfBodyMass, ownLoad } from './demands.ts';
+import { atLeast, atMost, customary, ownLoad, shareOfBodyMass, within } from './demands.ts';
 
 const BEFORE_POST = ['wrist-injury', 'shoulder-injury', 'elbow-pain'] as const;
 
@@ -38,7 +38,7 @@ export const POST_BRACE = climb({
         atLeast('pronation', 65),
         atLeast('supination', 70),
         shareOfBodyMass('grip', 0.3),
-        atLeast('elbow-crease', 20),
+        within('elbow-crease', 20, 70),
       ],
       practice: {
         dose: seconds(10, 15, 2, { perSide: true, restSeconds: 20 }),

@@ -115,6 +115,8 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'elbow-extension',
+    better: 'inside',
+    inside: { from: -2, to: 10 },
     picture: 'elbow-extension',
     name: 'Elbow extension',
     phrase: 'elbow extension',
@@ -132,6 +134,8 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'elbow-crease',
+    better: 'inside',
+    inside: { from: 30, to: 60 },
     device: 'angle held',
     picture: 'elbow-crease',
     name: 'Elbow crease, turn toward the thumb',

@@ -1,4 +1,4 @@
-import { type Capacity, changeBetween, type Measure, readingInWords, sideDifference } from '@myokinet/core/measuring';
+import { type Capacity, changeBetween, goodness, type Measure, readingInWords, sideDifference } from '@myokinet/core/measuring';
 import { formatApart } from '@myokinet/core/quantities';
 
 /** Whether two occasions truly differ. */
@@ -6,7 +6,7 @@ export function changeInWords(measure: Measure, earlier: Capacity, later: Capaci
   const { difference, detectable, real } = changeBetween(earlier, later);
   if (measure.choices) {
     if (difference === 0) return 'as before';
-    return `${readingInWords(measure, earlier.value)} before: ${difference > 0 === (measure.better === 'more') ? 'better' : 'worse'}`;
+    return `${readingInWords(measure, earlier.value)} before: ${goodness(measure, later.value) > goodness(measure, earlier.value) ? 'better' : 'worse'}`;
   }
   if (difference === 0) return 'no change';
   const [apart, allowed] = formatApart(Math.abs(difference), detectable, measure.unit);
@@ -19,11 +19,12 @@ export function changeInWords(measure: Measure, earlier: Capacity, later: Capaci
 export function sidesInWords(measure: Measure, left: Capacity, right: Capacity): string {
   const { difference, allowed, alike, weakerPercent } = sideDifference(left, right);
   if (difference === 0) return 'sides alike';
-  const leftLarger = left.value > right.value;
-  const ahead = leftLarger === (measure.better === 'more') ? 'left' : 'right';
+  const ahead = goodness(measure, left.value) > goodness(measure, right.value) ? 'left' : 'right';
   if (measure.choices) return `${ahead} better by ${difference} ${difference === 1 ? 'step' : 'steps'}`;
   const [apart, most] = formatApart(difference, allowed, measure.unit);
   if (Number.parseFloat(apart) === 0) return 'sides alike';
+  // Where a range is good, more is not ahead.
+  if (measure.better === 'inside' && !alike) return `${left.value > right.value ? 'left' : 'right'} larger by ${apart}, ${most} allowed`;
   return alike
     ? `sides alike: ${apart} apart, ${most} allowed`
     : `${ahead} ahead by ${apart} (weaker side ${Math.round(weakerPercent)}%), ${most} allowed`;
