@@ -26,10 +26,10 @@ describe('repeatability, against a published worked example', () => {
   });
 
   it('has the intervals that statistics packages print for it (from memory)', () => {
-    expect(told.icc21.low).toBeCloseTo(0.02, 2);
-    expect(told.icc21.high).toBeCloseTo(0.76, 2);
-    expect(told.icc31.low).toBeCloseTo(0.34, 2);
-    expect(told.icc31.high).toBeCloseTo(0.95, 2);
+    expect(told.icc21.interval?.low).toBeCloseTo(0.02, 2);
+    expect(told.icc21.interval?.high).toBeCloseTo(0.76, 2);
+    expect(told.icc31.interval?.low).toBeCloseTo(0.34, 2);
+    expect(told.icc31.interval?.high).toBeCloseTo(0.95, 2);
   });
 
   it('is put into words by the usual steps', () =>
@@ -43,6 +43,38 @@ describe('repeatability, against a published worked example', () => {
 });
 
 describe('repeatability', () => {
+  it('of readings that never differ says so, and gives no interval that would be certain', () => {
+    const told = repeatability([150, 160, 170].map((v) => [[v], [v]]));
+    expect(told.icc31).toEqual({ value: 1 });
+    expect(told.icc21).toEqual({ value: 1 });
+    expect(told.sem).toBe(0);
+    expect(told.agreement).toEqual({ bias: 0, low: 0, high: 0 });
+  });
+
+  it('has limits of agreement, worked by hand', () => {
+    // Differences 2, −1, 3, 0: mean 1, SD √(10/3) = 1.826; 1.96 of it is 3.578.
+    const told = repeatability([
+      [[10], [12]],
+      [[20], [19]],
+      [[30], [33]],
+      [[40], [40]],
+    ]);
+    expect(told.agreement?.bias).toBeCloseTo(1, 12);
+    expect(told.agreement?.low).toBeCloseTo(-2.578, 3);
+    expect(told.agreement?.high).toBeCloseTo(4.578, 3);
+    expect(repeatability(SHROUT_AND_FLEISS).agreement).toBeUndefined();
+  });
+
+  it('may lie below 0, where bodies differ less than their own readings', () => {
+    const told = repeatability([
+      [[10], [20]],
+      [[20], [10]],
+      [[15], [16]],
+    ]);
+    expect(told.icc31.value).toBeLessThan(0);
+    expect(reliabilityInWords(told.icc31.value)).toBe('poor');
+  });
+
   it('of testers who differ by a constant is consistent but does not agree', () => {
     const told = repeatability([150, 160, 170, 155, 165].map((v) => [[v], [v + 6]]));
     expect(told.icc31.value).toBeCloseTo(1, 9);
@@ -65,8 +97,8 @@ describe('repeatability', () => {
     expect(told.sem).toBeGreaterThan(0.93 * Math.sqrt(3));
     expect(told.sem).toBeLessThan(1.07 * Math.sqrt(3));
     expect(told.icc21.value).toBeCloseTo(64 / 67, 1);
-    expect(told.icc21.low).toBeLessThan(64 / 67);
-    expect(told.icc21.high).toBeGreaterThan(64 / 67);
+    expect(told.icc21.interval?.low).toBeLessThan(64 / 67);
+    expect(told.icc21.interval?.high).toBeGreaterThan(64 / 67);
     expect(ownErrorFromTest(measureOf('shoulder-flexion'), told)?.sem).toBeCloseTo(told.sem * Math.sqrt(3), 9);
   });
 

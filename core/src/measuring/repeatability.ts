@@ -1,9 +1,17 @@
 import { Refusal } from '../errors.ts';
 import { fQuantile, normalQuantile } from '../statistics/index.ts';
 
-/** A coefficient between 0 (all noise) and 1, with its 95 % confidence interval. */
+/** A coefficient, 1 at best, with its 95 % confidence interval. Below 0: bodies differ less than their own readings. */
 export interface Coefficient {
   readonly value: number;
+  /** Absent where nothing scattered at all: then nothing tells how far it may be off. */
+  readonly interval?: { readonly low: number; readonly high: number };
+}
+
+/** How far two readings of the same body lie apart: 95 % of differences, second minus first, lie between. */
+export interface Agreement {
+  /** Mean difference. */
+  readonly bias: number;
   readonly low: number;
   readonly high: number;
 }
@@ -26,7 +34,9 @@ export interface Repeatability {
   readonly mdc95: number;
   /** Mean of each occasion. */
   readonly means: readonly number[];
-  /** (targets − 1)·(occasions − 1). */
+  /** Limits of agreement of two occasions: mean ± 1.96·SD of the differences (Bland & Altman 1986, from memory). */
+  readonly agreement?: Agreement;
+  /** (targets − 1)·(occasions − 1): what the error rests on. */
   readonly degreesOfFreedom: number;
 }
 
@@ -68,8 +78,16 @@ export function repeatability(trialsByOccasion: readonly (readonly (readonly num
     sem,
     mdc95: normalQuantile(TWO_SIDED) * Math.SQRT2 * sem,
     means,
+    ...(k === 2 ? { agreement: agreementOf(table.map(([first = 0, second = 0]) => second - first)) } : {}),
     degreesOfFreedom: df,
   };
+}
+
+function agreementOf(differences: readonly number[]): Agreement {
+  const bias = mean(differences);
+  const sd = Math.sqrt(differences.reduce((sum, d) => sum + (d - bias) ** 2, 0) / (differences.length - 1));
+  const reach = normalQuantile(TWO_SIDED) * sd;
+  return { bias, low: bias - reach, high: bias + reach };
 }
 
 /**
@@ -111,20 +129,23 @@ interface Squares {
 }
 
 function consistencyInterval(value: number, { B, E, n, k }: Squares): Coefficient {
-  if (E === 0) return { value, low: value, high: value };
+  if (E === 0) return { value };
   const df = (n - 1) * (k - 1);
   const low = B / E / fQuantile(TWO_SIDED, n - 1, df);
   const high = (B / E) * fQuantile(TWO_SIDED, df, n - 1);
-  return { value, low: (low - 1) / (low + k - 1), high: (high - 1) / (high + k - 1) };
+  return { value, interval: { low: (low - 1) / (low + k - 1), high: (high - 1) / (high + k - 1) } };
 }
 
 function agreementInterval(value: number, { B, J, E, n, k }: Squares & { readonly J: number }): Coefficient {
-  if (E === 0 || value >= 1) return { value, low: value, high: value };
+  if (E === 0 || value >= 1) return { value };
   const a = (k * value) / (n * (1 - value));
   const b = 1 + (k * value * (n - 1)) / (n * (1 - value));
   const v = (a * J + b * E) ** 2 / ((a * J) ** 2 / (k - 1) + (b * E) ** 2 / ((n - 1) * (k - 1)));
   const rest = k * J + (k * n - k - n) * E;
   const below = fQuantile(TWO_SIDED, n - 1, v);
   const above = fQuantile(TWO_SIDED, v, n - 1);
-  return { value, low: (n * (B - below * E)) / (below * rest + n * B), high: (n * (above * B - E)) / (rest + n * above * B) };
+  return {
+    value,
+    interval: { low: (n * (B - below * E)) / (below * rest + n * B), high: (n * (above * B - E)) / (rest + n * above * B) },
+  };
 }
