@@ -92,6 +92,15 @@ export const IsBirthYear = () =>
     return fits ? undefined : `Birth year must be a whole year from ${EARLIEST_BIRTH} to ${limit}.`;
   });
 
+/** A day of birth in the year that the sibling property `birthYear` says. */
+export const IsBirthDate = () =>
+  rule('isBirthDate', (value, { birthYear }) => {
+    if (!isDay(value)) return `"${shown(value)}" is not a day like 1990-11-23.`;
+    if (Date.parse(`${value}T00:00:00Z`) - ONE_DAY_MS > nowInScope().getTime())
+      return 'The day of birth is in the future; the limit is today.';
+    return value.startsWith(`${String(birthYear)}-`) ? undefined : 'The day of birth lies in another year than the birth year.';
+  });
+
 /**
  * Text that stays text wherever it is shown: no angle brackets, and no first character that a spreadsheet
  * would run. Control characters are refused in whatever arrives (`shape.ts`).

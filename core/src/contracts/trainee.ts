@@ -4,7 +4,7 @@ import { Refusal } from '../errors.ts';
 import { type Equipment, EQUIPMENT_IDS } from '../drills/index.ts';
 import { type Weekday, WEEKDAYS } from '../planning/index.ts';
 import { BODY_LIMITS, traineeBody } from '../statics/index.ts';
-import { IsBirthYear, IsLadderId, IsWritten } from './decorators.ts';
+import { IsBirthDate, IsBirthYear, IsLadderId, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
 import { SomeOf } from './parts.ts';
@@ -44,6 +44,8 @@ export class TraineeDto {
   name!: string;
 
   @IsBirthYear() birthYear!: number;
+  /** Where it is known; the year alone leaves the age open by one. */
+  @IsOptional() @IsBirthDate() birthDate?: string | null;
   @IsIn(['female', 'male', 'unstated'], { message: 'Sex for body proportions must be female, male or unstated.' }) sex!:
     'female' | 'male' | 'unstated';
 

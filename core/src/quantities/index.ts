@@ -13,4 +13,5 @@ export {
   type PercentOfBodyWeight,
   type Seconds,
 } from './amount.ts';
+export { ageOn, type Age, type Born } from './age.ts';
 export { addDays, calendarDay, dayInWords, daysBetween, instant, shortDay, type CalendarDay, type Instant } from './instant.ts';

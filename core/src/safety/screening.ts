@@ -1,5 +1,5 @@
 import type { BodySide } from '../anatomy/index.ts';
-import { daysBetween, type CalendarDay, type Instant, shortDay } from '../quantities/index.ts';
+import { ageOn, type Born, daysBetween, type CalendarDay, type Instant, shortDay } from '../quantities/index.ts';
 import { type CautionId, type CautionInForce, cautionOf } from './cautions.ts';
 import { type BeightonTest, beightonScore, type Laxity } from './laxity.ts';
 import { type Answer, QUESTION_IDS, type QuestionId, questionOf } from './questions.ts';
@@ -64,9 +64,8 @@ export interface ScreeningOutcome {
   readonly laxity?: Laxity;
 }
 
-export interface ScreenedPerson {
-  /** Four digits; the birthday is taken as the last day of the year, the safe side. */
-  readonly birthYear: number;
+/** Where only the year of birth is known, the birthday is taken as the last day of the year, the safe side. */
+export interface ScreenedPerson extends Born {
   readonly consultations: readonly Consultation[];
   readonly now: Date;
 }
@@ -87,8 +86,8 @@ const RANK = { lock: 0, 'ask first': 1, stands: 2, note: 3 } as const;
  * @example screeningOutcome(undefined, { birthYear: 1990, consultations: [], now }).locks
  * // [{ code: 'never-screened' }]
  */
-export function screeningOutcome(screening: Screening | undefined, { birthYear, consultations, now }: ScreenedPerson): ScreeningOutcome {
-  const caused = causes(screening, birthYear, now);
+export function screeningOutcome(screening: Screening | undefined, { consultations, now, ...born }: ScreenedPerson): ScreeningOutcome {
+  const caused = causes(screening, born, now);
   const lifted: LiftedCaution[] = [];
   const cautions: CautionInForce[] = [];
   for (const [id, { because, answers }] of caused) {
@@ -121,7 +120,7 @@ interface Caused {
   readonly answers: Pick<ScreeningAnswer, 'questionId' | 'side'>[];
 }
 
-function causes(screening: Screening | undefined, birthYear: number, now: Date): ReadonlyMap<CautionId, Caused> {
+function causes(screening: Screening | undefined, born: Born, now: Date): ReadonlyMap<CautionId, Caused> {
   const caused = new Map<CautionId, Caused>();
   const add = (id: CautionId, because: string, answer?: Pick<ScreeningAnswer, 'questionId' | 'side'>) => {
     const entry = caused.get(id) ?? { because: [], answers: [] };
@@ -135,12 +134,13 @@ function causes(screening: Screening | undefined, birthYear: number, now: Date):
   }
   const laxity = screening?.beighton ? beightonScore(screening.beighton) : undefined;
   if (laxity?.lax) add('lax-joints', `laxity ${laxity.points} of 9 points`);
-  if (!surelyAdult(birthYear, now)) add('minor', `born ${birthYear}`);
+  if (!surelyAdult(born, now)) add('minor', `born ${born.birthDate ?? born.birthYear}`);
   return caused;
 }
 
-function surelyAdult(birthYear: number, now: Date): boolean {
-  return now.getFullYear() - birthYear > ADULT_AGE;
+function surelyAdult(born: Born, now: Date): boolean {
+  const { years, sure } = ageOn(born, now);
+  return sure ? years >= ADULT_AGE : years > ADULT_AGE;
 }
 
 /**

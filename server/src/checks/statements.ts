@@ -19,7 +19,8 @@ export const STANDING_TRIALS = `
 
 export const TRIAL_BY_ID = `
   SELECT t.id, t.check_id AS checkId, t.position, t.measure_id AS measureId, t.side, t.reading,
-         EXISTS (SELECT 1 FROM trial c WHERE c.replaces = t.id) AS replaced
+         EXISTS (SELECT 1 FROM trial c WHERE c.replaces = t.id) AS replaced,
+         EXISTS (SELECT 1 FROM taken_back b WHERE b.fact_id = t.check_id) AS takenBack
   FROM trial t
   JOIN check_occasion o ON o.id = t.check_id
   WHERE t.id = @id AND o.trainee_id = @traineeId`;

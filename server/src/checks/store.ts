@@ -53,7 +53,7 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
   const standingTrials = db.prepare<{ checkId: string }, StandingTrial>(sql.STANDING_TRIALS);
   const trialById = db.prepare<
     { id: string; traineeId: string },
-    { checkId: string; position: number; measureId: string; side: string; reading: string | null; replaced: number }
+    { checkId: string; position: number; measureId: string; side: string; reading: string | null; replaced: number; takenBack: number }
   >(sql.TRIAL_BY_ID);
   const takenAtOf = db.prepare<{ checkId: string }, { takenAt: Instant }>(
     'SELECT taken_at AS takenAt FROM check_occasion WHERE id = @checkId',
@@ -168,6 +168,7 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       // What a figure came from stays with it: a mistyped digit makes no measurement of a simulation.
       const { checkId, position, side, reading } = old;
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        if (old.takenBack) throw new Refusal('fact-not-in-force', 'The whole check was taken back: its trials count no more.');
         if (old.replaced) throw new Refusal('edited-elsewhere', 'This trial was corrected before; correct the newer one.');
         insertTrial.run({ ...dto, checkId, coachId: who.coachId, position, side, reading });
         const occasion = takenAtOf.get({ checkId });

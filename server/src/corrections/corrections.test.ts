@@ -162,6 +162,11 @@ describe('a corrected fact', () => {
     expect((await takeBack('check', later.id)).status).toBe(201);
     expect((await readiness()).headrooms.every((h) => h.state === 'spare')).toBe(true);
     expect((await record()).takenBack).toMatchObject([{ kind: 'check', factId: later.id, reason: 'of somebody else' }]);
+    // A trial of it that is corrected afterwards does not bring it back.
+    const [trial] = later.trials;
+    const late = { id: v7(), replaces: trial?.id, measureId: trial?.measureId, value: 170, reason: 'late' };
+    expect(await bench.post(`${at}/trial-corrections`, late)).toMatchObject({ status: 409, body: { code: 'fact-not-in-force' } });
+    expect((await readiness()).headrooms.every((h) => h.state === 'spare')).toBe(true);
   });
 
   it.each([['session'], ['symptom'], ['check'], ['screening']])('is nobody else’s %s, and taken back once', async (kind) => {

@@ -106,7 +106,7 @@ export function floorStore(context: Context, { trainees, sessions, scope }: Neig
 
   /** Puts a closed run on record, or its next version where the first lacks something. */
   function log(run: RunRow, state: RunState): void {
-    if (!state.closed) return;
+    if (!state.closed || sessions.runTakenBack(run.id)) return;
     const before = sessions.ofRun(run.id);
     // The first version has the id of what closed the run; ids inside must be new in each.
     const id = before ? v7() : state.closed.id;

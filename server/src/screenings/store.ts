@@ -1,6 +1,6 @@
 import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreeningsReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Instant, instant } from '@myokinet/core/quantities';
+import { type Born, type Instant, instant } from '@myokinet/core/quantities';
 import { type ScreeningAnswer, type ScreeningOutcome, screeningOutcome } from '@myokinet/core/safety';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -11,9 +11,8 @@ type ScreeningRow = Omit<ScreeningReply, 'answers' | 'beighton'> & { traineeId: 
 type ConsultationRow = Omit<ConsultationReply, 'cautionIds' | 'about'> & { traineeId: string; cautionIds: string; about: string };
 
 /** Who is screened, as far as the outcome depends on it. */
-interface Person {
+interface Person extends Born {
   readonly id: string;
-  readonly birthYear: number;
 }
 
 export function screeningStore(context: Context) {
@@ -27,12 +26,17 @@ export function screeningStore(context: Context) {
   const insertConsultation = db.prepare(sql.INSERT_CONSULTATION);
 
   const outcome = (
-    { birthYear }: Person,
+    { birthYear, birthDate }: Person,
     newest: ScreeningRow | undefined,
     consultations: readonly ConsultationRow[],
     moment = now(),
   ): ScreeningOutcome =>
-    screeningOutcome(newest && screeningReply(newest), { birthYear, consultations: consultations.map(consultationReply), now: moment });
+    screeningOutcome(newest && screeningReply(newest), {
+      birthYear,
+      birthDate: birthDate ?? null,
+      consultations: consultations.map(consultationReply),
+      now: moment,
+    });
 
   function mustExist(traineeId: string): void {
     if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');

@@ -107,6 +107,13 @@ export const INSERT_CLOSURE = `
   INSERT INTO stop_sign_closure (id, symptom_id, coach_id, closed_at, ground)
   VALUES (@id, @symptomId, @coachId, @closedAt, @ground)`;
 
+/** Whether the session that a run has become was taken back. */
+export const RUN_TAKEN_BACK = `
+  SELECT 1
+  FROM session s
+  JOIN taken_back b ON b.fact_id = s.id
+  WHERE s.run_id = @runId`;
+
 /** The first version of a session, and whether it still counts. */
 export const SESSION_TO_CORRECT = `
   SELECT coalesce(s.origin_id, s.id) AS originId, s.run_id AS runId,

@@ -93,6 +93,7 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
   const insertItem = db.prepare(sql.INSERT_ITEM);
   const insertSet = db.prepare(sql.INSERT_SET);
   const insertSymptom = db.prepare(sql.INSERT_SYMPTOM);
+  const takenBackOfRun = db.prepare<{ runId: string }, unknown>(sql.RUN_TAKEN_BACK);
   const isOnRecord = db.prepare<{ id: string }, { id: string }>('SELECT id FROM session WHERE id = @id');
   const insertClosure = db.prepare(sql.INSERT_CLOSURE);
   const sessionsOf = db.prepare<{ traineeId: string; limit: number }, SessionRow>(sql.SESSIONS_OF_TRAINEE);
@@ -207,6 +208,9 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
 
     /** Ids of the session that a run has become. */
     ofRun: (runId: string): string | undefined => ofRun.get({ runId })?.id,
+
+    /** Whether the session that a run has become was taken back: what comes late makes no new one. */
+    runTakenBack: (runId: string): boolean => takenBackOfRun.get({ runId }) !== undefined,
 
     /** A symptom of a run that is under way. */
     reportFromRun(traineeId: string, dto: SymptomDto, runId: string): void {

@@ -60,6 +60,7 @@ export function traineeStore(context: Context, { screenings, calibrations }: Nei
         const row = {
           ...dto,
           basedOn: dto.basedOn ?? null,
+          birthDate: dto.birthDate ?? null,
           armLength: dto.armLength ?? null,
           legLength: dto.legLength ?? null,
           coachId: who.coachId,

@@ -63,4 +63,21 @@ describe('a trainee', () => {
     bench.passDays(2 * 366);
     expect(await bench.get(`/api/trainees/${dto.id}`)).toMatchObject({ body: { screening: { cautions: [] } } });
   });
+
+  it('a known day of birth tells the age to the day, and must lie in the birth year', async () => {
+    // The bench lives on 24 and 25 November 2026.
+    const born = (birthDate: string) => traineeDto({ birthYear: 2008, birthDate });
+    const cautions = async (dto: ReturnType<typeof traineeDto>) =>
+      ((await bench.post('/api/trainees', dto)).body as { screening: { cautions: { id: string }[] } }).screening.cautions.map((c) => c.id);
+    expect(await cautions(born('2008-11-20'))).toEqual([]);
+    expect(await cautions(born('2008-12-20'))).toEqual(['minor']);
+    expect(await bench.post('/api/trainees', born('2007-12-20'))).toMatchObject({
+      status: 422,
+      body: { fields: [{ field: '/birthDate' }] },
+    });
+    expect(await bench.post('/api/trainees', born('2008-02-30'))).toMatchObject({
+      status: 422,
+      body: { fields: [{ field: '/birthDate' }] },
+    });
+  });
 });

@@ -11,13 +11,15 @@ import type { personOf } from '../trainee/index.ts';
 export interface CapacityTableProps {
   readonly checks: readonly CheckReply[];
   readonly person: ReturnType<typeof personOf>;
+  /** The day of birth is known, and not the year alone. */
+  readonly ageIsSure: boolean;
   readonly now: Date;
 }
 
 const SIDES = ['left', 'right', 'whole'] as const;
 
 /** The newest capacity of each check and side: what changed, how the sides compare, how it stands against published tables, and its age. */
-export function CapacityTable({ checks, person, now }: CapacityTableProps) {
+export function CapacityTable({ checks, person, ageIsSure, now }: CapacityTableProps) {
   const { everyMeasure } = useLibrary();
   const found = new Map<string, Capacity[]>();
   for (const c of checks.flatMap((check) => check.capacities)) {
@@ -86,6 +88,7 @@ export function CapacityTable({ checks, person, now }: CapacityTableProps) {
       <p className="aside mt-2 text-sm">
         ± is the error band (one-sided 95%). A change is real when it is larger than two such checks can differ by (MDC95). Published tables
         are quoted from memory and shown only where they describe this trainee’s sex and age; – means none does.
+        {!ageIsSure && ' Only the birth year is known here: near a birthday the age band may be off by one.'}
       </p>
     </div>
   );

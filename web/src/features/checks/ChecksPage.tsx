@@ -44,7 +44,7 @@ export function ChecksPage() {
       ) : (
         data && (
           <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_18rem]">
-            <CapacityTable checks={data} person={personOf(trainee, now)} now={now} />
+            <CapacityTable checks={data} person={personOf(trainee, now)} ageIsSure={Boolean(trainee.birthDate)} now={now} />
             <div>
               <RecheckList capacities={data.flatMap((check) => check.capacities)} now={now} />
               <section aria-label="Occasions">

@@ -49,6 +49,7 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
   const resolver = useMemo(() => resolverWith(library), [library]);
   const {
     register,
+    setValue,
     handleSubmit,
     subscribe,
     formState: { errors },
@@ -73,6 +74,23 @@ export function TraineeForm({ values, onChange, save, saveLabel, saving, error }
           {(props) => <input className="input w-full" autoComplete="off" {...props} {...register('name')} />}
         </Field>
         {numberField('birthYear', 'Birth year')}
+        <Field label="Born on" unit="if known" error={errors.birthDate}>
+          {(props) => (
+            <input
+              className="input w-full"
+              type="date"
+              {...props}
+              {...register('birthDate', {
+                setValueAs: (v: unknown) => (v === '' || v === undefined ? null : v),
+                onChange: (e: { readonly target: { readonly value: string } }) => {
+                  // A whole day names its year; a half-typed one starts with zeros.
+                  const year = Number(e.target.value.slice(0, 4));
+                  if (year > 1000) setValue('birthYear', year, { shouldValidate: true });
+                },
+              })}
+            />
+          )}
+        </Field>
         <Field label="Sex, for body proportions" error={errors.sex}>
           {(props) => (
             <select className="select w-full" {...props} {...register('sex')}>

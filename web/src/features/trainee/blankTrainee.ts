@@ -12,6 +12,7 @@ export function blankTrainee(ladderId: string): TraineeValues {
     basedOn: null,
     name: '',
     birthYear: null,
+    birthDate: null,
     sex: 'unstated',
     stature: null,
     mass: null,
