@@ -167,3 +167,45 @@ describe('what a session showed of a drill', () => {
     expect(practisedIn([{ drillId: 'plank', sets: [] }], library)).toEqual([]);
   });
 });
+
+describe('one set is enough to spoil it', () => {
+  const sets = (own: (i: number) => object) => [0, 1, 2].map((i) => ({ amount: 30, faults: [], ...own(i) }));
+  const spoiled = (own: (i: number) => object, more: Partial<LoggedItem> = {}) =>
+    cleanness(session([item([], { sets: sets(own), ...more })])).finding;
+
+  it('by a fault, by too little by feel, by one hard feeling, by one below the top', () => {
+    expect(spoiled((i) => (i === 1 ? { faults: [{ faultId: 'shrug', mended: false }] } : {}))).toMatchObject({ code: 'fault-stayed' });
+    expect(spoiled((i) => ({ feeling: 'right', amount: i === 1 ? 1 : 30 }))).toMatchObject({ code: 'below-least', drillId: 'plank' });
+    expect(spoiled((i) => (i === 1 ? { feeling: 'locked up' } : {}))).toMatchObject({ code: 'felt', feeling: 'locked up' });
+    expect(spoiled((i) => (i === 1 ? { amount: 29 } : {}))).toMatchObject({ code: 'below-top', top: 30 });
+  });
+
+  it('not by a fault that was mended, and not by fewer than the top by feel', () => {
+    expect(spoiled(() => ({ faults: [{ faultId: 'shrug', mended: true }] }))).toEqual({ code: 'clean' });
+    expect(spoiled(() => ({ feeling: 'right', amount: 29 }))).toEqual({ code: 'clean' });
+  });
+
+  it('by a side done too rarely, where sides are told', () => {
+    const sided = (names: readonly ('left' | 'right')[]) =>
+      cleanness(session([item([], { plannedSets: 2, perSide: true, sets: names.map((side) => ({ amount: 30, faults: [], side })) })]))
+        .finding;
+    expect(sided(['left', 'left', 'left', 'right'])).toEqual({ code: 'sets-missing', drillId: 'plank', done: 1, wanted: 2, side: 'right' });
+    expect(sided(['left', 'right', 'right', 'left'])).toEqual({ code: 'clean' });
+    const halfTold = [{ amount: 30, faults: [], side: 'left' as const }, ...sets(() => ({}))];
+    expect(cleanness(session([item([], { plannedSets: 2, perSide: true, sets: halfTold })])).finding).toEqual({ code: 'clean' });
+  });
+
+  it('by a symptom of the session, but not by one of the morning after', () => {
+    const felt = (kind: 'ache' | 'sharp', moment: 'during' | 'next morning') =>
+      cleanness(
+        session([item([30, 30, 30])], {
+          symptoms: [{ intensity: 3, kind, place: 'wrist', side: 'left', moment, at: instant('2026-11-01T10:00:00Z') }],
+        }),
+      ).finding.code;
+    expect([felt('ache', 'during'), felt('ache', 'next morning'), felt('sharp', 'next morning')]).toEqual([
+      'symptom',
+      'clean',
+      'stop-sign',
+    ]);
+  });
+});

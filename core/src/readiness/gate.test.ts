@@ -6,7 +6,7 @@ import { capacityFromTrials } from '../measuring/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import { say } from '../words/index.ts';
-import { type GateInput, headroom, judgeGate, type SessionFact } from './index.ts';
+import { GATE_RULES, type GateInput, guardsSafety, headroom, judgeGate, type SessionFact } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
 
 const { measure: measureOf } = BUILT_IN_LIBRARY;
@@ -303,5 +303,68 @@ describe('how likely it is that every demand is truly met', () => {
     const close = headroomsWith({ 'plank-hold/whole': 17.5 });
     expect(judgeGate({ ...OPEN, headrooms: close }).likelihood ?? 1).toBeLessThan(likelihood);
     expect(judgeGate({ ...OPEN, headrooms: headroomsWith({}, 20) }).likelihood).toBeUndefined();
+  });
+});
+
+describe('on the very edge of a rule', () => {
+  const settledOn = (days: number) => rules({ lastStopSignClosedAt: addDays(now, -days) });
+  const ache = (days: number): Symptom => ({ ...quietMorning(now), intensity: 4, kind: 'ache', moment: 'during', at: addDays(now, -days) });
+
+  it('seven days to the hour are not yet past', () => {
+    expect([settledOn(7), settledOn(7.01)]).toEqual([['settled'], []]);
+    expect([rules({ symptoms: [ache(7)] }), rules({ symptoms: [ache(7.01)] })]).toEqual([['symptoms'], []]);
+    const unreported = { symptoms: [] };
+    expect(rules({ sessions: [session(2), session(5), session(7, unreported)] })).toEqual(['mornings']);
+    expect(rules({ sessions: [session(2), session(5), session(7.01, unreported)] })).toEqual([]);
+  });
+
+  it('a session counts for 28 days, not before its time by more than clocks differ, and not at the moment of a withdrawal', () => {
+    const next = { sessions: [session(2), session(28)] };
+    expect([rules(next), rules({ sessions: [session(2), session(28.01)] })]).toEqual([[], ['clean-sessions']]);
+    const ahead = (minutes: number) => rules({ sessions: [session(5), session(-minutes / 1440, { symptoms: [quietMorning(now)] })] });
+    expect(ahead(4)).not.toContain('clean-sessions');
+    expect(ahead(6)).toContain('clean-sessions');
+    expect([rules({ since: [addDays(now, -5)] }), rules({ since: [addDays(now, -5.01)] })]).toEqual([['clean-sessions'], []]);
+  });
+
+  it('a session that holds the practice beside other drills counts', () => {
+    const practised = [
+      { drillId: 'plank', top: true, load: 1 },
+      { drillId: PRACTICE, top: true, load: 1 },
+    ];
+    expect(rules({ sessions: [session(2, { practised }), session(5, { practised })] })).toEqual([]);
+  });
+
+  it('one limiter is named, and it is unmet', () => {
+    const { findings } = judgeGate({ ...OPEN, headrooms: headroomsWith({ 'wrist-extension-loaded/left': 66, 'plank-hold/whole': 1 }) });
+    expect(findings.flatMap((f) => (f.rule === 'demand' && f.limiter ? [f.met] : []))).toEqual([false]);
+    expect(judgeGate(OPEN).findings.some((f) => f.rule === 'demand' && f.limiter)).toBe(false);
+  });
+});
+
+it('guards safety by the rules that nobody signs against, and by no other', () => {
+  expect(GATE_RULES.filter(guardsSafety).map((r) => r.rule)).toEqual([
+    'stop-signs',
+    'settled',
+    'symptoms',
+    'mornings',
+    'screening',
+    'rung-open',
+  ]);
+  expect(guardsSafety({ rule: 'demand' })).toBe(false);
+});
+
+it('each rule says what it rests on and what a studio may set about it', () => {
+  expect(Object.fromEntries(GATE_RULES.map((r) => [r.rule, [...r.evidence, '|', ...r.settings].join(' ')]))).toEqual({
+    'demand-asked': 'ladder |',
+    demand: 'check |',
+    sides: 'check |',
+    'stop-signs': 'stop sign |',
+    settled: 'stop sign | quietDays',
+    symptoms: 'symptom | quietDays',
+    mornings: 'session symptom | quietDays',
+    'clean-sessions': 'session stop sign screening | cleanSessions hoursApart sessionWindowDays',
+    screening: 'screening consultation |',
+    'rung-open': 'screening consultation |',
   });
 });

@@ -203,3 +203,42 @@ describe('a level without an error band', () => {
     );
   });
 });
+
+describe('of a range', () => {
+  const inside = (value: number) =>
+    headroom(
+      capacity('elbow-extension', value, 2),
+      demand('elbow-extension', 0, { direction: 'within', upTo: 10 as Amount }),
+      measureOf('elbow-extension'),
+      now,
+    ).amount;
+
+  it('is the distance to the nearer end, negative outside', () => {
+    expect([-3, 0, 2, 5, 9, 10, 14].map(inside)).toEqual([-3, 0, 2, 5, 1, 0, -4]);
+  });
+});
+
+describe('the moment of a check', () => {
+  const taken = (minutesAhead: number) =>
+    headroom(
+      capacity('shoulder-flexion', 175, 3, { daysAgo: -minutesAhead / 1440 }),
+      demand('shoulder-flexion', 165),
+      measureOf('shoulder-flexion'),
+      now,
+      undefined,
+    );
+
+  it('may be five minutes ahead of this clock and no more', () => {
+    expect([taken(5).state, taken(5.1).state]).toEqual(['spare', 'unknown']);
+  });
+
+  it('a skip at the same moment belongs to the same check', () => {
+    const at = addDays(now, -1);
+    const skipped = (moment: typeof at) =>
+      headroom(capacity('shoulder-flexion', 175, 3), demand('shoulder-flexion', 165), measureOf('shoulder-flexion'), now, {
+        at: moment,
+        reason: 'pain',
+      }).state;
+    expect([skipped(at), skipped(addDays(now, -0.5))]).toEqual(['spare', 'unknown']);
+  });
+});

@@ -57,3 +57,48 @@ describe('today', () => {
     expect(words(due({ verdict: lapsed })[0])).toBe('Clearance lapsed: Grip was not checked within 56 days.');
   });
 });
+
+describe('what a verdict asks for today', () => {
+  const verdict = (gate: object, more: object = {}) =>
+    ({
+      ...NOTHING.verdict,
+      rung: { name: 'Low bar' },
+      gate: { open: false, unmet: [], ...gate },
+      ...more,
+    }) as unknown as TodayFacts['verdict'];
+  const closed = (rule: string) => verdict({ unmet: [{ rule: 'clean-sessions' }, { rule }] });
+
+  it('is a signature where the gate is open, and none where it is not', () => {
+    expect(due({ verdict: verdict({ open: true }) })).toEqual([{ kind: 'sign', rungName: 'Low bar' }]);
+    expect(due({ verdict: verdict({}) })).toEqual([]);
+  });
+
+  it.each([
+    ['screening', 'locked'],
+    ['rung-open', 'locked'],
+    ['demand', undefined],
+  ])('warns before the session where %s is unmet: %s', (rule, care) => {
+    expect(due({ trainsToday: true, verdict: closed(rule) })).toEqual([
+      { kind: 'session', ladderName: 'Push-up', ...(care ? { care } : {}) },
+    ]);
+  });
+
+  it('shows a clearance that was taken back for a week, in its place', () => {
+    const fell = (days: number) => ({ at: ago(days), rungName: `${days}`, reason: 'corrected' });
+    expect(due({ withdrawn: [1, 7, 7.01].map(fell) })).toEqual([
+      { kind: 'withdrawn', rungName: '1', reason: 'corrected' },
+      { kind: 'withdrawn', rungName: '7', reason: 'corrected' },
+    ]);
+  });
+
+  it('asks about a morning on the seventh day, and has somebody train who trained on another day only', () => {
+    expect(due({ sessions: [{ id: 's', performedAt: ago(7) }] })).toMatchObject([{ kind: 'morning', sessionId: 's' }]);
+    const sessions = [0.05, 1].map((days) => ({ id: `${days}`, performedAt: ago(days) }));
+    expect(due({ trainsToday: true, sessions }).map((d) => d.kind)).toEqual(['morning']);
+  });
+
+  it('asks for no re-check of what is known', () => {
+    const headrooms = [{ state: 'short', demand: { measureId: 'grip' } }];
+    expect(due({ verdict: verdict({}, { headrooms }) })).toEqual([]);
+  });
+});

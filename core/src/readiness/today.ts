@@ -16,9 +16,9 @@ export type DueToday =
 /** What Today rests on, of one trainee. */
 export interface TodayFacts {
   readonly verdict: Pick<Verdict, 'rung' | 'gate' | 'headrooms' | 'standing'>;
-  /** What the screening waits for; nothing while it is fresh. */
   /** Clearances that a correction has taken back. */
   readonly withdrawn: readonly { readonly at: Instant; readonly rungName: string; readonly reason: string }[];
+  /** What the screening waits for; nothing while it is fresh. */
   readonly screeningWaits: ScreeningLock | undefined;
   readonly openStopSigns: readonly Symptom[];
   readonly sessions: readonly { readonly id: string; readonly performedAt: Instant }[];
@@ -60,11 +60,7 @@ function mornings({ sessions, symptoms, now }: TodayFacts): readonly DueToday[] 
   const answered = new Set(symptoms.filter((s) => s.moment === 'next morning').map((s) => s.sessionId));
   return sessions
     .filter(({ id, performedAt }) => daysBetween(performedAt, now) <= MORNING_DAYS && !answered.has(id) && calendarDay(performedAt) < today)
-    .map(({ id, performedAt }) => ({
-      kind: 'morning',
-      sessionId: id,
-      performedAt,
-    }));
+    .map(({ id, performedAt }) => ({ kind: 'morning', sessionId: id, performedAt }));
 }
 
 function trainsStill({ trainsToday, sessions, now }: TodayFacts): boolean {
