@@ -32,7 +32,6 @@ const SHOTS = [
     act: askBackwards,
   },
   { file: 'plan.png', trainee: 'Petra', path: '/plan', size: { width: 1280, height: 1250 }, act: planTheWeeks },
-  { file: 'plan-compare.png', trainee: 'Petra', path: '/plan/compare', size: TALL, act: compareRhythms },
   { file: 'plan-calendar.png', trainee: 'Petra', path: '/plan/calendar', act: showPlanned },
   { file: 'floor.png', runs: ['Noor'], act: (page) => seeFaults(page) },
   { file: 'floor-phone.png', runs: ['Noor'], size: PHONE, act: onThePhone },
@@ -41,6 +40,7 @@ const SHOTS = [
   { file: 'workload.png', trainee: 'Jory', path: '/workload' },
   { file: 'record.png', trainee: 'Petra', path: '/record' },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
+  { file: 'gates.png', path: '/library/gates' },
   { file: 'library.png', path: '/library?joint=shoulder&quality=stability' },
 ];
 
@@ -146,11 +146,6 @@ async function planTheWeeks(page) {
   const says = page.getByRole('region', { name: 'What the planner says' });
   await says.waitFor();
   await says.getByText('What shaped it').click();
-}
-
-async function compareRhythms(page) {
-  await page.getByRole('button', { name: 'Plan and compare' }).click();
-  await page.getByRole('button', { name: 'Put it on the desk' }).nth(2).waitFor({ timeout: 60_000 });
 }
 
 async function showPlanned(page) {

@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { instant } from '../quantities/index.ts';
-import { cleanness as judge, type LoggedItem, type LoggedSession, practisedIn, type SessionFact, spaced } from './index.ts';
+import {
+  cleanness as judge,
+  type LoggedItem,
+  type LoggedSession,
+  practisedIn,
+  type PractisedItem,
+  type SessionFact,
+  spaced,
+} from './index.ts';
 import { cleannessInWords } from '../words/index.ts';
 
 const library = openLibrary(BUILT_IN);
@@ -208,4 +216,41 @@ describe('one set is enough to spoil it', () => {
       'stop-sign',
     ]);
   });
+});
+
+describe('practised at the top', () => {
+  const plank = library.drill('plank').dose;
+  const top = (
+    sets: readonly {
+      amount: number;
+      feeling?: 'right' | 'too easy' | 'too much';
+      faults?: readonly { faultId: string; mended: boolean }[];
+      side?: 'left' | 'right';
+    }[],
+    drillId = 'plank',
+  ) => practisedIn([{ drillId, sets: sets.map((s) => ({ faults: [], ...s })) } as PractisedItem], library)[0]?.top;
+
+  it('is two good sets at the drill’s own top, counted or by feel', () => {
+    expect(top([{ amount: plank.max }, { amount: plank.max }])).toBe(true);
+    expect(top([{ amount: plank.max }])).toBe(plank.sets < 2);
+    expect(top([{ amount: plank.max }, { amount: plank.max - 1 }])).toBe(false);
+    expect(top([1, 2].map(() => ({ amount: plank.min, feeling: 'too easy' })))).toBe(true);
+    expect(top([1, 2].map(() => ({ amount: plank.max, feeling: 'too much' })))).toBe(false);
+    expect(top([1, 2].map(() => ({ amount: plank.min - 1, feeling: 'right' })))).toBe(false);
+    expect(top([1, 2].map(() => ({ amount: plank.max, faults: [{ faultId: 'shrug', mended: false }] })))).toBe(false);
+    expect(top([1, 2].map(() => ({ amount: plank.max, faults: [{ faultId: 'shrug', mended: true }] })))).toBe(true);
+  });
+
+  it('is reached on each side of a drill with sides', () => {
+    const sided = library.drills.find((d) => d.dose.perSide && d.dose.sets >= 2);
+    const at = (sides: readonly ('left' | 'right')[]) =>
+      top(
+        sides.map((side) => ({ amount: sided?.dose.max ?? 0, side })),
+        sided?.id,
+      );
+    expect([at(['left', 'left', 'left', 'left']), at(['left', 'left', 'right', 'right'])]).toEqual([false, true]);
+  });
+
+  it('is nothing where no set was done', () =>
+    expect(practisedIn([{ drillId: 'plank', sets: [] } as unknown as PractisedItem], library)).toEqual([]));
 });

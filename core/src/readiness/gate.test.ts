@@ -6,7 +6,16 @@ import { capacityFromTrials } from '../measuring/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import { say } from '../words/index.ts';
-import { GATE_RULES, type GateInput, guardsSafety, headroom, judgeGate, type SessionFact } from './index.ts';
+import {
+  DEFAULT_GATE_SETTINGS,
+  GATE_LIMITS,
+  GATE_RULES,
+  type GateInput,
+  guardsSafety,
+  headroom,
+  judgeGate,
+  type SessionFact,
+} from './index.ts';
 import { bodyModel } from '../statics/index.ts';
 
 const { measure: measureOf } = BUILT_IN_LIBRARY;
@@ -367,4 +376,14 @@ it('each rule says what it rests on and what a studio may set about it', () => {
     screening: 'screening consultation |',
     'rung-open': 'screening consultation |',
   });
+});
+
+it('asks what is shipped where nobody set anything, within limits that only make it stricter', () => {
+  expect(DEFAULT_GATE_SETTINGS).toEqual({ cleanSessions: 2, hoursApart: 48, sessionWindowDays: 28, quietDays: 7 });
+  const { sessionWindowDays, ...atLeast } = GATE_LIMITS;
+  expect(sessionWindowDays).toEqual({ min: 7, max: DEFAULT_GATE_SETTINGS.sessionWindowDays });
+  for (const [setting, { min, max }] of Object.entries(atLeast)) {
+    expect(min).toBe(DEFAULT_GATE_SETTINGS[setting as keyof typeof atLeast]);
+    expect(max).toBeGreaterThan(min);
+  }
 });

@@ -35,3 +35,17 @@ describe('the re-check calendar', () => {
 
   it('is empty where nothing was checked', () => expect(rechecksOf([], measureOf, new Date(instant(now)))).toEqual([]));
 });
+
+it('is due, not overdue, on its own day', () => {
+  const taken = [{ measureId: 'plank-hold', takenAt: instant('2026-11-10T10:00:00Z') }];
+  const on = (day: string) => rechecksOf(taken, measureOf, new Date(`2026-11-${day}T10:00:00Z`)).map((r) => r.overdue);
+  expect([on('24'), on('25')]).toEqual([[false], [true]]);
+});
+
+it('goes by the older of two sides', () => {
+  const taken = ['2026-11-10', '2026-11-02', '2026-11-12'].map((day) => ({
+    measureId: 'plank-hold',
+    takenAt: instant(`${day}T10:00:00Z`),
+  }));
+  expect(rechecksOf(taken, measureOf, new Date('2026-11-13T10:00:00Z'))).toMatchObject([{ dueOn: '2026-11-16' }]);
+});

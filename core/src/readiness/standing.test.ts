@@ -94,3 +94,33 @@ describe('standing on a ladder', () => {
     });
   });
 });
+
+describe('on the very edge of a lapse', () => {
+  it('a figure is fresh on its last day', () => {
+    expect(lapseOf(clearance('wall', '11-10'), new Map(), measureOf, now)).toBeUndefined();
+    expect(lateAfter([day('05-01'), day('05-15')], 14)).toEqual([]);
+  });
+
+  it('the check that was signed upon is followed from its own moment on', () => {
+    expect(lapseOf(clearance('wall', '11-01'), checks('11-20', '11-01'), measureOf, now)).toMatchObject({ at: day('11-15') });
+    expect(lapseOf(clearance('wall', '11-12'), checks('11-01'), measureOf, now)).toBeUndefined();
+  });
+
+  it('the earliest of several lapses is told', () => {
+    const figures = [
+      { measureId: 'plank-hold', side: 'whole', takenAt: day('11-05') },
+      { measureId: 'plank-hold', side: 'left', takenAt: day('11-01') },
+    ] as const;
+    expect(lapseOf(clearance('wall', '11-05', { figures }), new Map(), measureOf, now)).toEqual({
+      at: day('11-15'),
+      measureId: 'plank-hold',
+    });
+  });
+
+  it('clean sessions count from the last of several withdrawals', () => {
+    const withdrawn = ['10-20', '11-18', '11-03'].map((at, i) =>
+      clearance(['wall', 'far-wall', 'surface-60'][i] ?? '', '10-01', { withdrawnAt: day(at) }),
+    );
+    expect(standingOn(ladder, [...withdrawn, clearance('wall', '11-19')], new Map(), measureOf, now).cleanSince).toBe(day('11-18'));
+  });
+});
