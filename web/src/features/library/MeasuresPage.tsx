@@ -23,7 +23,9 @@ export function MeasuresPage() {
           <thead>
             <tr>
               <th scope="col">Check</th>
-              <th scope="col">Read in</th>
+              <th scope="col" className="max-sm:hidden">
+                Read in
+              </th>
               <th scope="col">Sides</th>
               <th scope="col">Fresh for</th>
               <th scope="col">Asked by</th>
@@ -66,8 +68,8 @@ function MeasureRow({ measure: m }: { readonly measure: Measure }) {
         </Link>
         {own && <span className="ms-2 border-s-4 border-primary bg-primary/10 px-1.5 text-sm">the studio’s</span>}
       </th>
-      <td>{m.choices ? `${m.choices.length} levels` : UNITS[m.unit].name}</td>
-      <td>{measureSides(m).length === 2 ? 'left and right' : 'none'}</td>
+      <td className="max-sm:hidden">{m.choices ? `${m.choices.length} levels` : UNITS[m.unit].name}</td>
+      <td>{measureSides(m).length === 2 ? 'both' : 'none'}</td>
       <td>{m.freshDays} days</td>
       <td>{counted(rungs, 'rung')}</td>
       <td>{counted(drills, 'drill')}</td>

@@ -54,12 +54,14 @@ export function CorrectSession({ session, traineeId }: { readonly session: Sessi
             const drill = library.drill(item.drillId);
             return (
               <li key={item.id} className="flex flex-wrap items-center gap-x-3 gap-y-1">
-                <span className="min-w-44 font-semibold">{drill.name}</span>
+                <span className="w-full font-semibold sm:w-56">
+                  {drill.name} <span className="aside font-normal">({UNIT_WORDS[drill.dose.unit]})</span>
+                </span>
                 {item.sets.map((set, i) => (
                   <span key={set.id} className="inline-flex items-center">
                     {set.side !== 'whole' && <span className="aside me-1">{set.side}</span>}
                     <input
-                      className="input input-xs w-14 text-center"
+                      className="input input-sm w-16 text-center"
                       type="number"
                       aria-label={`${drill.name}, set ${i + 1}${set.side === 'whole' ? '' : `, ${set.side}`}, in ${UNIT_WORDS[drill.dose.unit]}`}
                       value={Number.isNaN(set.amount) ? '' : set.amount}
@@ -67,11 +69,11 @@ export function CorrectSession({ session, traineeId }: { readonly session: Sessi
                     />
                     <button
                       type="button"
-                      className="btn btn-ghost btn-xs btn-square"
+                      className="btn btn-ghost btn-sm btn-square"
                       aria-label={`Not done: ${drill.name}, set ${i + 1}`}
                       onClick={() => leaveOut(item.id, set.id)}
                     >
-                      <X size={12} aria-hidden />
+                      <X size={14} aria-hidden />
                     </button>
                   </span>
                 ))}
