@@ -253,7 +253,10 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
     await expect(page.getByText('This withdraws the clearance in hand.')).toBeVisible();
     await page.getByRole('button', { name: 'Record the symptom' }).click();
     await expect(page.getByText(/^Withdrawn .*: Sharp 4\/10, left wrist, during: stop and step back\.$/)).toBeVisible();
-    await page.getByRole('button', { name: /^The \d+ lines and 7 figures it rested on$/ }).first().click();
+    await page
+      .getByRole('button', { name: /^The \d+ lines and 7 figures it rested on$/ })
+      .first()
+      .click();
     await expect(page.getByText(/Left wrist extension 58° ± 2°: 8° spare, checked/)).toBeVisible();
     await page.getByRole('link', { name: 'Readiness' }).click();
     await expect(page.getByRole('heading', { name: 'Gate closed' })).toBeVisible();

@@ -38,7 +38,10 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
   const due = trainee.screening.state !== 'fresh';
   const answers = screeningFrom(value, now).answers;
   const outcome = unsaved
-    ? screeningOutcome({ takenAt: instant(now), answers, beighton: value.beighton }, { birthYear: trainee.birthYear, birthDate: trainee.birthDate ?? null, consultations, now })
+    ? screeningOutcome(
+        { takenAt: instant(now), answers, beighton: value.beighton },
+        { birthYear: trainee.birthYear, birthDate: trainee.birthDate ?? null, consultations, now },
+      )
     : trainee.screening;
 
   const save = async () => {
