@@ -86,7 +86,7 @@ export async function proposePlan(input: BlockInput, solve: Solve, options: Prop
   });
   if (solution.status === 'infeasible') return refuse(await smallestChanges(task, block.program, solve));
   const { values } = solution;
-  const outOfTime = `No plan was found in ${options.seconds} seconds. Give it more time, fewer weeks or fewer pins.`;
+  const outOfTime = `No plan was found in ${Math.ceil(solution.seconds)} seconds. Give it more time, fewer weeks or fewer pins.`;
   if (!values) return refuse(outOfTime);
   const binding = await bindingRules(block.program, solve, input.brief.ramp);
   const plan = written(task, block, { ...solution, values }, options, binding);

@@ -13,12 +13,15 @@ const PAIR = { seconds: 1, gap: 0.002 } as const;
 const SINGLES_UNTIL = 0.45;
 const LOOK_UNTIL = 0.6;
 const PAIRS_UNTIL = 0.9;
+/** While there is no answer worth anything, the search may go on for this many times its time: a late plan is better than none. */
+const FOR_A_FIRST = 5;
 /** The lead choices are settled this exactly. */
 const LEAD_GAP = 0.001;
 
 /**
  * Solves a large programme of loosely coupled stages by HiGHS: first stage after stage, then each stage again beside the others as
- * they are, at last the whole from there, which also gives the bound. The answer is the same kind as that of `solveByHighs`.
+ * they are, at last the whole from there, which also gives the bound. The answer is the same kind as that of `solveByHighs`. On a machine
+ * too slow to find any answer in time it goes on for one, up to five times as long.
  *
  * @param clock milliseconds of a clock that never goes back: core has none of its own
  * @throws Error when the solver itself fails
@@ -44,13 +47,15 @@ export function solveStaged(
   const ceiling = relaxed.objective ?? Number.POSITIVE_INFINITY;
   const values = options.start
     ? Float64Array.from(options.start)
-    : firstAnswer(highs, program, stages, { left: () => options.seconds - passed(), prices: relaxed.prices });
-  if (!values) return solveByHighs(highs, program, { ...options, seconds: Math.max(0.1, options.seconds - passed()) }, onProgress);
+    : firstAnswer(highs, program, stages, { left: () => options.seconds * FOR_A_FIRST - passed(), prices: relaxed.prices });
+  if (!values)
+    return solveByHighs(highs, program, { ...options, seconds: Math.max(0.1, options.seconds * FOR_A_FIRST - passed()) }, onProgress);
+  const allowed = () => options.seconds * (worthOf(values) > 0 ? 1 : FOR_A_FIRST);
   report(values);
   onProgress({ seconds: passed(), objective: worthOf(values), bound: ceiling });
   const improve = (groups: readonly (readonly number[])[], { seconds, gap }: typeof AGAIN | typeof PAIR, until: number) => {
     for (const group of groups) {
-      const left = options.seconds * until - passed();
+      const left = allowed() * until - passed();
       if (left <= 0) return;
       if (settle(highs, partOf(program, group, values, 'all'), values, { gap, seconds: Math.min(seconds, left) })) report(values);
     }
@@ -58,7 +63,7 @@ export function solveStaged(
   /** The whole from here, for so long; it takes the better answer over. */
   const whole = (until: number): Solution => {
     const before = passed();
-    const seconds = Math.max(0.1, options.seconds * until - before);
+    const seconds = Math.max(0.1, allowed() * until - before);
     const found = solveByHighs(highs, program, { ...options, seconds, start: values }, (p) => {
       onProgress({ ...p, seconds: p.seconds + before });
     });

@@ -298,6 +298,15 @@ describe('a proposal', () => {
     expect(solved?.bound).toBeGreaterThanOrEqual(solved?.objective ?? 0);
   });
 
+  it('comes late from a machine too slow for its time, and does not fail to come', async () => {
+    let read = 0;
+    // At the second look at the clock the time is over.
+    const clock = () => (read++ === 0 ? 0 : 7_000);
+    const { sessions, refusal } = await propose(madeUpTrainee('slow', { weeks: 4 }), { seconds: 6, clock });
+    expect(refusal).toBeUndefined();
+    expect(sessions.length).toBeGreaterThan(3);
+  });
+
   it('is told better and better plans on the way, the last of them no worse than the first', async () => {
     const seen: number[] = [];
     await propose(madeUpTrainee('progress', { weeks: 3 }), {

@@ -15,9 +15,14 @@ export const solver = () => (loaded ??= loadHighs());
 /** A proposal made in this thread: for tests. */
 export async function propose(
   input: BlockInput,
-  { seconds = 1.5, gap = 0.02, ...options }: Partial<ProposeOptions> = {},
+  {
+    seconds = 1.5,
+    gap = 0.02,
+    clock = () => performance.now(),
+    ...options
+  }: Partial<ProposeOptions> & { readonly clock?: () => number } = {},
 ): Promise<PlanProposal> {
   const highs = await solver();
-  const solve: Solve = (program, asked, told) => Promise.resolve(solveStaged(highs, program, asked, () => performance.now(), told));
+  const solve: Solve = (program, asked, told) => Promise.resolve(solveStaged(highs, program, asked, clock, told));
   return proposePlan(input, solve, { seconds, gap, newId, ...options });
 }
