@@ -5,6 +5,7 @@ import { demandsOn } from '@myokinet/core/ladders';
 import { openLibrary } from '@myokinet/core/library';
 import { capacityFromTrials } from '@myokinet/core/measuring';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { RULES_VERSION } from '@myokinet/core/readiness';
 import { QUESTION_IDS } from '@myokinet/core/safety';
 import { BUILT_IN_COACH } from '../src/context.ts';
 import { bodyModel } from '@myokinet/core/statics';
@@ -12,6 +13,9 @@ import { bodyModel } from '@myokinet/core/statics';
 const { studioId, coachId } = BUILT_IN_COACH;
 const LIBRARY = openLibrary(BUILT_IN);
 const ALL_NO = JSON.stringify(QUESTION_IDS.map((questionId) => ({ questionId, answer: 'no', side: 'whole' })));
+const DAYS = JSON.stringify(['Monday', 'Wednesday', 'Friday']);
+const EQUIPMENT = JSON.stringify(['bar', 'step']);
+const CLEAN = JSON.stringify({ code: 'clean' });
 const CHECK_EVERY_DAYS = 12;
 const SESSION_EVERY_DAYS = 2.5;
 const SETS_PER_SESSION = 6;
@@ -32,7 +36,16 @@ function oneTrainee(db: Database, n: number, days: number, now: Date): void {
   const ladder = LIBRARY.ladder(n % 2 === 0 ? 'push-up' : 'hang-and-swing');
   const insert = statements(db);
   insert.trainee.run(id, studioId, revision);
-  insert.revision.run(revision, id, coachId, instant(new Date(addDays(now, -days))), `Trainee ${String(n).padStart(3, '0')}`, ladder.id);
+  insert.revision.run(
+    revision,
+    id,
+    coachId,
+    instant(new Date(addDays(now, -days))),
+    `Trainee ${String(n).padStart(3, '0')}`,
+    ladder.id,
+    DAYS,
+    EQUIPMENT,
+  );
 
   insert.screening.run(v7(), studioId, id, coachId, addDays(now, -100), ALL_NO);
 
@@ -73,7 +86,8 @@ function oneTrainee(db: Database, n: number, days: number, now: Date): void {
   for (let ago = 1; ago < days; ago += SESSION_EVERY_DAYS) {
     const at = addDays(now, -ago);
     const sessionId = v7();
-    insert.session.run(sessionId, studioId, id, coachId, at, JSON.stringify([rung.practice, 'plank']));
+    const practised = [rung.practice, 'plank'].map((drillId) => ({ drillId, top: true, load: 1 }));
+    insert.session.run(sessionId, studioId, id, coachId, at, JSON.stringify([rung.practice, 'plank']), JSON.stringify(practised), CLEAN);
     insert.symptom.run(v7(), studioId, id, coachId, sessionId, addDays(at, 0.6));
     const itemId = v7();
     insert.item.run(itemId, sessionId);
@@ -109,22 +123,36 @@ function statements(db: Database) {
   return known;
 }
 
+/** Columns are named: a migration that adds one leaves these rows as they are. */
 function prepare(db: Database) {
+  const into = (table: string, given: string, always: Readonly<Record<string, string | number>> = {}) => {
+    const fixed = Object.keys(always);
+    const columns = [...given.split(' '), ...fixed];
+    const values = columns.map((c) => (fixed.includes(c) ? JSON.stringify(always[c]).replaceAll('"', "'") : '?'));
+    return db.prepare(`INSERT INTO ${table} (${columns.join(', ')}) VALUES (${values.join(', ')})`);
+  };
   return {
-    trainee: db.prepare('INSERT INTO trainee VALUES (?, ?, ?)'),
-    revision: db.prepare(`
-      INSERT INTO trainee_revision
-      VALUES (?, ?, ?, NULL, ?, ?, 1990, 'female', 170, 70, 'right', '', ?, '["Monday","Wednesday","Friday"]', 45, '["bar","step"]', NULL, NULL)`),
-    check: db.prepare(`INSERT INTO check_occasion VALUES (?, ?, ?, ?, ?, '')`),
-    trial: db.prepare('INSERT INTO trial VALUES (?, ?, ?, ?, ?, ?, ?, NULL, NULL, NULL)'),
-    capacity: db.prepare('INSERT INTO capacity VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 0, ?, 9, NULL)'),
-    session: db.prepare(`INSERT INTO session VALUES (?, ?, ?, ?, NULL, ?, 6, 40, '', 1, 'Clean.', 60, 40, ?, NULL, NULL, NULL)`),
-    item: db.prepare(`INSERT INTO session_item VALUES (?, ?, 0, 'plank', 6, 20, 30, NULL, NULL)`),
-    set: db.prepare(`INSERT INTO session_set VALUES (?, ?, ?, 'whole', 30, '[]', NULL)`),
-    symptom: db.prepare(`INSERT INTO symptom VALUES (?, ?, ?, ?, ?, ?, 0, 'shoulder', 'whole', 'none', 'next morning', '', NULL, NULL)`),
-    screening: db.prepare(`INSERT INTO screening VALUES (?, ?, ?, ?, ?, ?, NULL, '')`),
-    plan: db.prepare('INSERT INTO plan VALUES (?, ?, ?, ?, ?, ?)'),
-    planRevision: db.prepare('INSERT INTO plan_revision VALUES (?, ?, ?, NULL, ?, ?)'),
-    clearance: db.prepare(`INSERT INTO clearance VALUES (?, ?, ?, ?, ?, ?, 'BC', ?, '[]')`),
+    trainee: into('trainee', 'id studio_id current_revision'),
+    revision: into('trainee_revision', 'id trainee_id coach_id saved_at name ladder_id training_days equipment', {
+      ...{ birth_year: 1990, sex: 'female', stature_cm: 170, mass_kg: 70, dominant_hand: 'right', history: '', session_minutes: 45 },
+    }),
+    check: into('check_occasion', 'id studio_id trainee_id coach_id taken_at', { note: '' }),
+    trial: into('trial', 'id check_id coach_id position measure_id side value'),
+    capacity: into('capacity', 'check_id trainee_id measure_id side taken_at value band standard_error trials error_basis is_current', {
+      followed_late: 0,
+      scatter: 9,
+    }),
+    session: into('session', 'id studio_id trainee_id coach_id performed_at drill_ids practised clean_finding', {
+      ...{ effort: 6, minutes: 40, note: '', clean: 1, clean_reason: 'Clean.', push_dose: 60, pull_dose: 40, rules_version: RULES_VERSION },
+    }),
+    item: into('session_item', 'id session_id', { position: 0, drill_id: 'plank', planned_sets: 6, min_dose: 20, max_dose: 30 }),
+    set: into('session_set', 'id item_id position', { side: 'whole', amount: 30, faults: '[]' }),
+    symptom: into('symptom', 'id studio_id trainee_id coach_id session_id at', {
+      ...{ intensity: 0, place: 'shoulder', side: 'whole', kind: 'none', moment: 'next morning', note: '' },
+    }),
+    screening: into('screening', 'id studio_id trainee_id coach_id taken_at answers', { note: '' }),
+    plan: into('plan', 'id studio_id trainee_id week_start current_revision session_days'),
+    planRevision: into('plan_revision', 'id plan_id coach_id saved_at document'),
+    clearance: into('clearance', 'id studio_id trainee_id coach_id ladder_id rung_id signed_at', { initials: 'BC', figures: '[]' }),
   };
 }
