@@ -36,18 +36,21 @@ export const recentSymptoms = (scope: Scope) => `
   FROM symptom_in_force symptom
   WHERE at >= @since AND at <= @until AND ${SCOPES[scope]}`;
 
-/** When the newest stop sign of each trainee was felt, and when one was closed last. */
+/**
+ * When the newest stop sign of each trainee was felt, and when one was closed last. The plus keeps the time out of the choice of an
+ * index: that of stop signs alone is three hundred times quicker.
+ */
 export const lastStopSigns = (scope: Scope) => `
   SELECT s.trainee_id AS traineeId, MAX(s.at) AS at, MAX(c.closed_at) AS closedAt
   FROM symptom_in_force s
   LEFT JOIN stop_sign_closure c ON c.symptom_id = s.id AND c.closed_at <= @until
-  WHERE s.stop_reason IS NOT NULL AND s.at <= @until AND s.${SCOPES[scope]}
+  WHERE s.stop_reason IS NOT NULL AND +s.at <= @until AND s.${SCOPES[scope]}
   GROUP BY s.trainee_id`;
 
 export const openStopSigns = (scope: Scope) => `
   SELECT s.trainee_id AS traineeId, s.at, s.intensity, s.place, s.side, s.kind, s.moment
   FROM symptom_in_force s
-  WHERE s.stop_reason IS NOT NULL AND s.at <= @until AND s.${SCOPES[scope]}
+  WHERE s.stop_reason IS NOT NULL AND +s.at <= @until AND s.${SCOPES[scope]}
     AND NOT EXISTS (SELECT 1 FROM stop_sign_closure c WHERE c.symptom_id = s.id AND c.closed_at <= @until)`;
 
 /** The newest time that each check was left out for pain or safety. */
