@@ -201,7 +201,7 @@ async function startSet(page) {
 }
 
 /** The second time that one fault shows in a drill. */
-async function seeFaults(page, fault = /rocks back/) {
+async function seeFaults(page, fault = /hips drift/) {
   await startSet(page);
   await page.waitForTimeout(1500);
   await page.getByRole('button', { name: fault }).click();

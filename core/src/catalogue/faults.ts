@@ -31,7 +31,7 @@ const WORDS = {
   'neck-leads': { name: 'neck leads the movement', cue: 'Look at one spot, back of the neck long.', regression: 'Smaller range.' },
   'breath-held': { name: 'breath held', cue: 'Out on the effort.', regression: 'Shorter hold.' },
   swings: { name: 'body swings', cue: 'Shift under the holding hand first.', regression: 'More weight on the feet.' },
-  'rocks-back': { name: 'body rocks back instead of pushing up', cue: 'Push up, not back.', regression: 'Hands a little higher.' },
+  'rocks-back': { name: 'hips drift toward the heels', cue: 'Hips stay over the knees.', regression: 'Hands a little higher.' },
   leans: { name: 'leans to one side', cue: 'Same weight in both hands.', regression: 'Narrower range.' },
   rushed: { name: 'rushed', cue: 'As slow up as down.', regression: 'Fewer repetitions, counted aloud.' },
   shakes: { name: 'shakes out of control', cue: 'Engaged, not burnt out: ease off.', regression: 'End the set here.' },

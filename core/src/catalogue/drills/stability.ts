@@ -16,7 +16,7 @@ export const STABILITY: readonly Drill[] = [
     handLoad: { direction: 'push', joints: ['scapula', 'wrist'] },
     support: { setUp: { position: 'tabletop' } },
     trains: { 'scapular-push-ups': 3, 'hand-load-push': 2 },
-    cue: 'Push up, not back; the range grows through the set.',
+    cue: 'Hips over the knees, press the floor away; each time a little further.',
     alsoWorks: ['elbow'],
     blade: 'sweep',
     easier: ['seated-wall-scapular-push-up'],
