@@ -49,3 +49,35 @@ test('two tabs edit the same week: the second is told, keeps its version, and ch
   await two.getByRole('button', { name: 'Take the newer one' }).click();
   await expect(two.getByRole('region', { name: /^Session/ })).toHaveCount(3);
 });
+
+test('two tabs correct the same session: the second is told, and keeps what it typed', async ({ browser }) => {
+  const demo = await new Server().start({ demo: true });
+  const [row] = (await demo.api<readonly CaseloadRow[]>('/api/caseload')).filter((r) => r.lastSessionAt);
+  const pages = await Promise.all([1, 2].map(async () => (await atTheMoment(await browser.newContext())).newPage()));
+  for (const page of pages) {
+    await page.goto(`${demo.address}/trainees/${row?.id}/record`);
+    await page.getByRole('region', { name: 'Sessions' }).getByRole('listitem').first().getByRole('button').first().click();
+    await page.getByRole('button', { name: 'Correct this session…' }).click();
+  }
+  const [one, two] = pages;
+  if (!one || !two) throw new Error('no pages');
+  for (const [page, effort] of [
+    [one, '3'],
+    [two, '9'],
+  ] as const) {
+    const form = page.getByRole('dialog', { name: /^Correct: session of/ });
+    await form.getByLabel(/^Effort/).fill(effort);
+    await form.getByLabel('Why').fill(`it was ${effort}`);
+    await form.getByRole('button', { name: 'Put it right' }).click();
+  }
+  await expect(one.getByRole('dialog')).toHaveCount(0);
+  await expect(one.getByText('Corrected: it was 3.', { exact: false })).toBeVisible();
+  const second = two.getByRole('dialog');
+  await expect(second.getByRole('alert')).toBeVisible();
+  await expect(second.getByLabel(/^Effort/)).toHaveValue('9');
+  await expect(second.getByLabel('Why')).toHaveValue('it was 9');
+  // What the other one saved stands beneath.
+  await second.getByRole('button', { name: 'Leave it' }).click();
+  await expect(two.getByText('Corrected: it was 3.', { exact: false })).toBeVisible();
+  await demo.remove();
+});

@@ -19,6 +19,7 @@ import { batteryRoutes } from './batteries/routes.ts';
 import type { Services } from './services.ts';
 import { screeningRoutes } from './screenings/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
+import { symptomRoutes } from './symptoms/routes.ts';
 import { traineeRoutes } from './trainees/routes.ts';
 
 const BODY_LIMIT = 512 * 1024;
@@ -75,6 +76,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     readinessRoutes,
     planRoutes,
     sessionRoutes,
+    symptomRoutes,
     floorRoutes,
     clearanceRoutes,
     correctionRoutes,

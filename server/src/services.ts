@@ -20,6 +20,7 @@ import { planStore, type PlanStore } from './plans/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
 import { batteryStore, type BatteryStore } from './batteries/store.ts';
 import { screeningStore, type ScreeningStore } from './screenings/store.ts';
+import { symptomStore, type SymptomStore } from './symptoms/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
 
@@ -44,6 +45,7 @@ export interface Services {
   readonly gates: GateSettingsStore;
   readonly corrections: CorrectionStore;
   readonly clearances: ClearanceStore;
+  readonly symptoms: SymptomStore;
   readonly sessions: SessionStore;
   readonly floor: FloorStore;
   readonly readiness: ReadinessStore;
@@ -58,11 +60,12 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const calibrations = calibrationStore(context, scope);
   const trainees = traineeStore(context, { screenings, calibrations });
   const clearances = clearanceStore(context, library, scope);
-  const sessions = sessionStore(context, { trainees, clearances, library, scope });
+  const symptoms = symptomStore(context, { trainees, clearances });
+  const sessions = sessionStore(context, { trainees, clearances, symptoms, library, scope });
   const measuring = measuringStore(context, { trainees, library });
   const batteries = batteryStore(context, trainees);
   const gates = gateSettingsStore(context, trainees);
-  const readiness = readinessStore(context, { trainees, screenings, sessions, library, gates });
+  const readiness = readinessStore(context, { trainees, screenings, symptoms, library, gates });
   const checks = checkStore(context, { library, trainees, measuring, batteries });
   return {
     now: context.now,
@@ -78,13 +81,14 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     pictures: pictureStore(context, trainees),
     checks,
     gates,
-    corrections: correctionStore(context, { trainees, library, checks, sessions, clearances, readiness }),
+    corrections: correctionStore(context, { trainees, library, checks, sessions, symptoms, clearances, readiness }),
     plans: planStore(context, trainees, scope),
     briefs: briefStore(context, trainees, scope),
     templates: templateStore(context, scope),
     clearances,
+    symptoms,
     sessions,
-    floor: floorStore(context, { trainees, sessions, scope }),
+    floor: floorStore(context, { trainees, sessions, symptoms, scope }),
     readiness,
     caseload: caseloadStore(context, readiness, library),
   };

@@ -183,6 +183,8 @@ export interface PlanUse {
 }
 
 export type SessionReply = SessionDto & {
+  /** Its first version: stays the same through corrections. */
+  readonly originId: string;
   readonly clean: boolean;
   /** What decided it; absent for sessions that an older program judged. */
   readonly finding?: CleanFinding;

@@ -19,6 +19,7 @@ import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
 import type { ReadinessStore, SignedGate } from '../readiness/store.ts';
 import type { SessionStore } from '../sessions/store.ts';
+import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
@@ -27,12 +28,13 @@ interface Neighbours {
   readonly library: LibraryStore;
   readonly checks: CheckStore;
   readonly sessions: SessionStore;
+  readonly symptoms: SymptomStore;
   readonly clearances: ClearanceStore;
   readonly readiness: ReadinessStore;
 }
 
 /** Corrections of facts, and what becomes of the clearances that rested on them. */
-export function correctionStore(context: Context, { trainees, library, checks, sessions, clearances, readiness }: Neighbours) {
+export function correctionStore(context: Context, { trainees, library, checks, sessions, symptoms, clearances, readiness }: Neighbours) {
   const { db, who, now } = context;
   const insert = db.prepare(sql.INSERT_TAKEN_BACK);
   const ofTrainee = db.prepare<{ traineeId: string }, TakenBackReply>(sql.TAKEN_BACK_OF_TRAINEE);
@@ -74,7 +76,7 @@ export function correctionStore(context: Context, { trainees, library, checks, s
       around(traineeId, dto.reason, () => sessions.correct(traineeId, dto)),
 
     correctSymptom: (traineeId: string, dto: SymptomCorrectionDto): SymptomDto =>
-      around(traineeId, dto.reason, () => sessions.correctSymptom(traineeId, dto)),
+      around(traineeId, dto.reason, () => symptoms.correct(traineeId, dto)),
 
     /** Takes a whole fact back: it stays on record and counts no more. */
     takeBack(traineeId: string, dto: TakenBackDto): readonly TakenBackReply[] {

@@ -135,8 +135,8 @@ function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
   const { setBack } = story;
   if (setBack?.closedWeeksAgo === ago) {
     world.at(addHours(monday, 9));
-    for (const sign of services.sessions.stopSigns(traineeId).filter((s) => !s.closure))
-      services.sessions.closeStopSign(traineeId, {
+    for (const sign of services.symptoms.stopSigns(traineeId).filter((s) => !s.closure))
+      services.symptoms.closeStopSign(traineeId, {
         id: world.newId(),
         symptomId: sign.symptomId,
         ground: 'Seen by a physiotherapist, pain-free for a week, allowed to load again.',
@@ -220,7 +220,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
 /** Nobody trains over an open stop sign; the steady one rests before today. */
 function mayTrain({ story, traineeId }: Life, start: Date, { services, today }: World): boolean {
   if (story.steady && start >= addDays(today, -REST_DAYS)) return false;
-  return services.sessions.stopSigns(traineeId).every((s) => s.closure);
+  return services.symptoms.stopSigns(traineeId).every((s) => s.closure);
 }
 
 const ONE_IN_FIVE = 0.2;
@@ -231,7 +231,7 @@ const PRACTICE_SETS = 2;
 function train({ traineeId, story, ladder }: Life, planned: PlanReply['sessions'][number], start: Date, ago: number, world: World): void {
   const { random, services } = world;
   world.at(addHours(start, 1));
-  const hurtToday = story.setBack?.weeksAgo === ago && services.sessions.stopSigns(traineeId).length === 0;
+  const hurtToday = story.setBack?.weeksAgo === ago && services.symptoms.stopSigns(traineeId).length === 0;
   const untidy = random() < ONE_IN_FIVE && !story.steady;
   const sessionId = world.newId();
   const items = planned.items.map((item): SessionDto['items'][number] => {
@@ -287,7 +287,7 @@ function train({ traineeId, story, ladder }: Life, planned: PlanReply['sessions'
   if (morning >= world.today || (story.morningOpen && ago === 0)) return;
   world.at(morning);
   const quiet = !hurtToday;
-  services.sessions.report(traineeId, {
+  services.symptoms.report(traineeId, {
     id: world.newId(),
     sessionId,
     at: instant(morning),

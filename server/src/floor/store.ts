@@ -19,6 +19,7 @@ import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import type { SessionStore } from '../sessions/store.ts';
+import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
@@ -33,6 +34,7 @@ const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 interface Neighbours {
   readonly trainees: TraineeStore;
   readonly sessions: SessionStore;
+  readonly symptoms: SymptomStore;
   readonly scope: () => Scope;
 }
 
@@ -40,7 +42,7 @@ interface Neighbours {
  * Sessions that are being run. Devices send what happened, event by event, as often as they like; a run is the sum of its events, so
  * two devices never lose each other's sets. A run that is closed becomes a session; what comes in later makes a second version of it.
  */
-export function floorStore(context: Context, { trainees, sessions, scope }: Neighbours) {
+export function floorStore(context: Context, { trainees, sessions, symptoms, scope }: Neighbours) {
   const { db, who, now } = context;
   const runById = db.prepare<{ id: string; studioId: string }, RunRow>(sql.RUN_BY_ID);
   const runsOf = db.prepare<{ traineeId: string; studioId: string; since: string }, ListRow>(sql.RUNS_OF_TRAINEE);
@@ -79,7 +81,7 @@ export function floorStore(context: Context, { trainees, sessions, scope }: Neig
     const { traineeId } = run;
     const trainee = trainees.find(traineeId);
     const sessionId = sessions.ofRun(id);
-    const open = sessions.stopSigns(traineeId).filter((s) => !s.closure);
+    const open = symptoms.stopSigns(traineeId).filter((s) => !s.closure);
     return {
       traineeId,
       head: headOf(run),
@@ -101,7 +103,7 @@ export function floorStore(context: Context, { trainees, sessions, scope }: Neig
     insertEvent.run({ id: event.id, runId: run.id, order: event.order, receivedAt: instant(now()), event: content });
     if (event.kind !== 'symptom') return;
     const dto: SymptomDto = { ...event.symptom, id: event.id, sessionId: null, at: notAfterNow(event.at), note: '' };
-    sessions.reportFromRun(run.traineeId, dto, run.id);
+    symptoms.write(run.traineeId, dto, { runId: run.id });
   }
 
   /** Puts a closed run on record, or its next version where the first lacks something. */

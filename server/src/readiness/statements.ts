@@ -1,5 +1,5 @@
 import { CAPACITY_COLUMNS } from '../checks/statements.ts';
-import { SESSION_OF_SYMPTOM } from '../sessions/statements.ts';
+import { SESSION_OF_SYMPTOM } from '../symptoms/statements.ts';
 import { CLEARANCE_COLUMNS } from '../clearances/statements.ts';
 
 /** The same facts for one trainee or for a whole studio; only the scope differs. */

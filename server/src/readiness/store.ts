@@ -21,7 +21,7 @@ import { groupRows } from '../database/groupRows.ts';
 import type { GateSettingsStore } from '../gates/store.ts';
 import type { LibraryStore } from '../library/store.ts';
 import type { ScreeningStore } from '../screenings/store.ts';
-import type { SessionStore } from '../sessions/store.ts';
+import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
@@ -68,7 +68,7 @@ export interface Judged {
 interface Neighbours {
   readonly trainees: TraineeStore;
   readonly screenings: ScreeningStore;
-  readonly sessions: SessionStore;
+  readonly symptoms: SymptomStore;
   readonly library: LibraryStore;
   readonly gates: GateSettingsStore;
 }
@@ -81,7 +81,7 @@ export interface SignedGate {
   readonly headrooms: Verdict['headrooms'];
 }
 
-export function readinessStore({ db, who, now }: Context, { trainees, screenings, sessions, library, gates }: Neighbours) {
+export function readinessStore({ db, who, now }: Context, { trainees, screenings, symptoms, library, gates }: Neighbours) {
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
   const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, BuildOnRow>(sql.SESSIONS_TO_BUILD_ON);
@@ -235,7 +235,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
         ...rest,
         ...(rung ? { rungId: rung.id } : {}),
         trails,
-        stopSigns: sessions.stopSigns(traineeId),
+        stopSigns: symptoms.stopSigns(traineeId),
         planner: factsFor(traineeId),
       };
     },

@@ -1,4 +1,4 @@
-import { SessionDto, StopSignClosureDto, SymptomDto, validated } from '@myokinet/core/contracts';
+import { SessionDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
 import type { Services } from '../services.ts';
 
@@ -15,15 +15,5 @@ export function sessionRoutes(app: FastifyInstance, { sessions, corrections, sco
   app.post<OfTrainee>('/api/trainees/:id/sessions', (request, reply) => {
     reply.code(201);
     return sessions.log(request.params.id, validated(SessionDto, request.body, scope()));
-  });
-
-  app.post<OfTrainee>('/api/trainees/:id/symptoms', (request, reply) => {
-    reply.code(201);
-    return sessions.report(request.params.id, validated(SymptomDto, request.body, scope()));
-  });
-
-  app.post<OfTrainee>('/api/trainees/:id/stop-sign-closures', (request, reply) => {
-    reply.code(201);
-    return sessions.closeStopSign(request.params.id, validated(StopSignClosureDto, request.body, scope()));
   });
 }

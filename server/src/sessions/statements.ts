@@ -17,18 +17,10 @@ export const INSERT_SET = `
   INSERT INTO session_set (id, item_id, position, side, amount, faults, feeling)
   VALUES (@id, @itemId, @position, @side, @amount, @faults, @feeling)`;
 
-export const INSERT_SYMPTOM = `
-  INSERT INTO symptom (
-    id, studio_id, trainee_id, coach_id, session_id, run_id, at, intensity, place, side, kind, moment, note,
-    stop_reason, replaces, reason, recorded_at
-  ) VALUES (
-    @id, @studioId, @traineeId, @coachId, @sessionId, @runId, @at, @intensity, @place, @side, @kind, @moment, @note,
-    @stopReason, @replaces, @reason, @recordedAt
-  )`;
-
 export const SESSIONS_OF_TRAINEE = `
   SELECT id, planned_session_id AS plannedSessionId, performed_at AS performedAt, effort, minutes, note,
-         clean, clean_reason AS cleanReason, clean_finding AS cleanFinding, reason, push_dose AS push, pull_dose AS pull, run_id AS runId, replaces
+         clean, clean_reason AS cleanReason, clean_finding AS cleanFinding, reason, push_dose AS push, pull_dose AS pull, run_id AS runId, replaces,
+         coalesce(origin_id, id) AS originId
   FROM session_in_force
   WHERE trainee_id = @traineeId
   ORDER BY performed_at DESC, id DESC
@@ -48,30 +40,6 @@ export const SETS_OF_TRAINEE = `
   JOIN session_item i ON i.id = s.item_id
   WHERE i.session_id IN (${SHOWN_SESSIONS})
   ORDER BY s.item_id, s.position`;
-
-/** The session of a symptom: the one it names, or the one that its run has become. */
-export const SESSION_OF_SYMPTOM = `
-  coalesce(
-    (SELECT f.id FROM session_in_force f WHERE f.run_id = symptom.run_id),
-    (SELECT f.id FROM session_in_force f WHERE f.run_id = (SELECT o.run_id FROM session o WHERE o.id = symptom.session_id)),
-    (SELECT f.id FROM session_in_force f
-     WHERE coalesce(f.origin_id, f.id) = (SELECT coalesce(o.origin_id, o.id) FROM session o WHERE o.id = symptom.session_id)),
-    session_id
-  )`;
-
-export const SYMPTOMS_OF_TRAINEE = `
-  SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note
-  FROM symptom_in_force symptom
-  WHERE trainee_id = @traineeId
-  ORDER BY at DESC, id DESC
-  LIMIT @limit`;
-
-export const STOP_SIGNS_OF_TRAINEE = `
-  SELECT s.id AS symptomId, s.stop_reason AS reason, s.at, c.ground, c.closed_at AS closedAt
-  FROM symptom_in_force s
-  LEFT JOIN stop_sign_closure c ON c.symptom_id = s.id
-  WHERE s.trainee_id = @traineeId AND s.stop_reason IS NOT NULL
-  ORDER BY s.at DESC`;
 
 export const REPLACED = `
   SELECT s.id, s.effort * s.minutes AS load,
@@ -98,15 +66,6 @@ export const LOADS_OF_TRAINEE = `
   WHERE trainee_id = @traineeId AND performed_at >= @since
   ORDER BY performed_at, id`;
 
-export const SESSION_OWNER = `
-  SELECT trainee_id AS traineeId
-  FROM session
-  WHERE id = @sessionId`;
-
-export const INSERT_CLOSURE = `
-  INSERT INTO stop_sign_closure (id, symptom_id, coach_id, closed_at, ground)
-  VALUES (@id, @symptomId, @coachId, @closedAt, @ground)`;
-
 /** Whether the session that a run has become was taken back. */
 export const RUN_TAKEN_BACK = `
   SELECT 1
@@ -119,10 +78,4 @@ export const SESSION_TO_CORRECT = `
   SELECT coalesce(s.origin_id, s.id) AS originId, s.run_id AS runId,
          EXISTS (SELECT 1 FROM session_in_force f WHERE f.id = s.id) AS inForce
   FROM session s
-  WHERE s.id = @id AND s.trainee_id = @traineeId`;
-
-export const SYMPTOM_TO_CORRECT = `
-  SELECT s.session_id AS sessionId, s.run_id AS runId,
-         EXISTS (SELECT 1 FROM symptom_in_force f WHERE f.id = s.id) AS inForce
-  FROM symptom s
   WHERE s.id = @id AND s.trainee_id = @traineeId`;

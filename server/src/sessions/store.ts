@@ -9,17 +9,13 @@ import {
   type SessionDto,
   type SessionItemDto,
   type SessionReply,
-  type StopSignClosureDto,
-  type StopSignReply,
   STORED,
-  type SymptomCorrectionDto,
-  type SymptomDto,
   type WorkloadReply,
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { addDays, type Instant, instant } from '@myokinet/core/quantities';
+import { addDays, instant } from '@myokinet/core/quantities';
 import { type CleanFinding, practisedIn, RULES_VERSION, sessionCleanness } from '@myokinet/core/readiness';
-import { stopSign, type Symptom } from '@myokinet/core/safety';
+import type { Symptom } from '@myokinet/core/safety';
 import { fittedTo } from '@myokinet/core/library';
 import { traineeBody } from '@myokinet/core/statics';
 import { loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
@@ -28,6 +24,7 @@ import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { LibraryStore } from '../library/store.ts';
+import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
@@ -40,6 +37,7 @@ type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
   pull: number;
   runId: string | null;
   replaces: string | null;
+  originId: string;
 };
 type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'skipped'> & {
   sessionId: string;
@@ -65,42 +63,30 @@ type SetRow = {
   amount: number;
   faults: string;
 };
-type StopRow = { symptomId: string; reason: string; at: Instant; ground: string | null; closedAt: Instant | null };
 
 /** Newest entries sent to a page at once. */
-const PAGE = { sessions: 40, symptoms: 400 } as const;
+const PAGE = { sessions: 40 } as const;
 /** How far back the workload goes. */
 const LOAD_DAYS = 400;
-
-interface SymptomOrigin {
-  readonly sessionId?: string | null;
-  readonly runId?: string | null;
-  /** The symptom that it corrects, and why. */
-  readonly replaces?: string | null;
-  readonly reason?: string | null;
-}
 
 interface Neighbours {
   readonly trainees: TraineeStore;
   readonly clearances: ClearanceStore;
+  readonly symptoms: SymptomStore;
   readonly library: LibraryStore;
   readonly scope: () => Scope;
 }
 
-export function sessionStore(context: Context, { trainees, clearances, library, scope }: Neighbours) {
+export function sessionStore(context: Context, { trainees, clearances, symptoms, library, scope }: Neighbours) {
   const { db, who, now } = context;
   const insertSession = db.prepare(sql.INSERT_SESSION);
   const insertItem = db.prepare(sql.INSERT_ITEM);
   const insertSet = db.prepare(sql.INSERT_SET);
-  const insertSymptom = db.prepare(sql.INSERT_SYMPTOM);
   const takenBackOfRun = db.prepare<{ runId: string }, unknown>(sql.RUN_TAKEN_BACK);
   const isOnRecord = db.prepare<{ id: string }, { id: string }>('SELECT id FROM session WHERE id = @id');
-  const insertClosure = db.prepare(sql.INSERT_CLOSURE);
   const sessionsOf = db.prepare<{ traineeId: string; limit: number }, SessionRow>(sql.SESSIONS_OF_TRAINEE);
   const itemsOf = db.prepare<{ traineeId: string; limit: number }, ItemRow>(sql.ITEMS_OF_TRAINEE);
   const setsOf = db.prepare<{ traineeId: string; limit: number }, SetRow>(sql.SETS_OF_TRAINEE);
-  const symptomsOf = db.prepare<{ traineeId: string; limit: number }, SymptomDto>(sql.SYMPTOMS_OF_TRAINEE);
-  const stopSignsOf = db.prepare<{ traineeId: string }, StopRow>(sql.STOP_SIGNS_OF_TRAINEE);
   const replacedOf = db.prepare<{ id: string }, NonNullable<SessionReply['replaced']>>(sql.REPLACED);
   const photosOf = db.prepare<{ traineeId: string }, Omit<FloorPhotoReply, 'kept'> & { kept: number }>(sql.PHOTOS_OF_TRAINEE);
   const ofRun = db.prepare<{ runId: string }, { id: string }>(sql.SESSION_OF_RUN);
@@ -108,43 +94,13 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
   const toCorrect = db.prepare<{ id: string; traineeId: string }, { originId: string; runId: string | null; inForce: number }>(
     sql.SESSION_TO_CORRECT,
   );
-  const symptomToCorrect = db.prepare<
-    { id: string; traineeId: string },
-    { sessionId: string | null; runId: string | null; inForce: number }
-  >(sql.SYMPTOM_TO_CORRECT);
-  const ownerOf = db.prepare<{ sessionId: string }, { traineeId: string }>(sql.SESSION_OWNER);
-
-  function stopSigns(traineeId: string): readonly StopSignReply[] {
-    return stopSignsOf
-      .all({ traineeId })
-      .map(({ ground, closedAt, ...sign }) => ({ ...sign, ...(ground && closedAt ? { closure: { ground, closedAt } } : {}) }));
-  }
-
-  /** Writes a symptom; a stop sign withdraws the clearance in hand in the same transaction. */
-  function writeSymptom(
-    traineeId: string,
-    dto: SymptomDto,
-    { sessionId = null, runId = null, replaces = null, reason: why = null }: SymptomOrigin,
-  ): void {
-    const reason = stopSign(dto as Symptom & SymptomDto);
-    insertSymptom.run({
-      ...dto,
-      ...{ sessionId, runId, traineeId, replaces },
-      studioId: who.studioId,
-      coachId: who.coachId,
-      stopReason: reason ?? null,
-      reason: why,
-      recordedAt: instant(now()),
-    });
-    if (reason) clearances.withdrawForStopSign(traineeId, dto, reason);
-  }
 
   function record(traineeId: string): Omit<RecordReply, 'takenBack'> {
     trainees.find(traineeId);
     const limit = PAGE.sessions;
     const items = groupRows(itemsOf.all({ traineeId, limit }), (i) => i.sessionId);
     const sets = groupRows(setsOf.all({ traineeId, limit }), (s) => s.itemId);
-    const symptoms = symptomsOf.all({ traineeId, limit: PAGE.symptoms });
+    const felt = symptoms.list(traineeId);
     const photos = groupRows(photoList(traineeId), (p) => p.runId);
     const sessions = sessionsOf
       .all({ traineeId, limit })
@@ -167,13 +123,13 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
             faults: JSON.parse(faults) as FaultSeenDto[],
           })),
         })),
-        symptoms: symptoms.filter((s) => s.sessionId === row.id),
+        symptoms: felt.filter((s) => s.sessionId === row.id),
         ...unreadableIn(items.get(row.id) ?? []),
       }));
     return {
       sessions,
-      symptoms: symptoms.filter((s) => s.sessionId === null),
-      stopSigns: stopSigns(traineeId),
+      symptoms: felt.filter((s) => s.sessionId === null),
+      stopSigns: symptoms.stopSigns(traineeId),
       clearances: clearances.list(traineeId),
     };
   }
@@ -203,7 +159,6 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
 
   return {
     record,
-    stopSigns,
     photos: photoList,
 
     /** Ids of the session that a run has become. */
@@ -211,11 +166,6 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
 
     /** Whether the session that a run has become was taken back: what comes late makes no new one. */
     runTakenBack: (runId: string): boolean => takenBackOfRun.get({ runId }) !== undefined,
-
-    /** A symptom of a run that is under way. */
-    reportFromRun(traineeId: string, dto: SymptomDto, runId: string): void {
-      writeSymptom(traineeId, dto, { runId });
-    },
 
     workload(traineeId: string): WorkloadReply {
       trainees.find(traineeId);
@@ -232,13 +182,14 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
     log(traineeId: string, dto: SessionDto, from?: FromRun): SessionReply {
       const trainee = trainees.find(traineeId);
       const drills = library.current();
-      const symptoms = dto.symptoms as (SymptomDto & Symptom)[];
-      const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms, items: dto.items }, drills);
+      const felt = dto.symptoms as (SessionDto['symptoms'][number] & Symptom)[];
+      const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms: felt, items: dto.items }, drills);
       const fitted = fittedTo(drills, traineeBody(trainee));
       const handLoad = loggedHandLoad(
         dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount), ...(i.support ? { support: i.support } : {}) })),
         fitted,
       );
+      const originId = from?.replaces ? (toCorrect.get({ id: from.replaces, traineeId })?.originId ?? from.replaces) : dto.id;
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         insertSession.run({
           runId: from?.runId ?? null,
@@ -256,7 +207,7 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
           cleanFinding: JSON.stringify(finding),
           practised: JSON.stringify(practisedIn(dto.items, fitted)),
           rulesVersion: RULES_VERSION,
-          originId: from?.replaces ? (toCorrect.get({ id: from.replaces, traineeId })?.originId ?? from.replaces) : null,
+          originId: from?.replaces ? originId : null,
           reason: from?.reason ?? null,
           recordedAt: instant(now()),
           push: handLoad.push,
@@ -277,9 +228,9 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
           );
         });
         // Of a run the symptoms are there already, and of a session that is corrected.
-        if (!from) for (const symptom of dto.symptoms) writeSymptom(traineeId, symptom, { sessionId: dto.id });
+        if (!from) for (const symptom of dto.symptoms) symptoms.write(traineeId, symptom, { sessionId: dto.id });
       });
-      return { ...dto, clean, finding, cleanReason: '', load: sessionLoad(dto.effort, dto.minutes), handLoad };
+      return { ...dto, originId, clean, finding, cleanReason: '', load: sessionLoad(dto.effort, dto.minutes), handLoad };
     },
 
     /** Puts a session in the place of one on record; what was felt stays as it was reported. */
@@ -288,35 +239,6 @@ export function sessionStore(context: Context, { trainees, clearances, library, 
       if (!old) throw new Refusal('fact-missing');
       if (!old.inForce && !isOnRecord.get({ id: session.id })) throw new Refusal('fact-not-in-force');
       return this.log(traineeId, { ...session, symptoms: [] }, { runId: old.runId, replaces, reason });
-    },
-
-    /** Puts a symptom in the place of one on record, in the same session. */
-    correctSymptom(traineeId: string, { replaces, reason, symptom }: SymptomCorrectionDto): SymptomDto {
-      const old = symptomToCorrect.get({ id: replaces, traineeId });
-      if (!old) throw new Refusal('fact-missing');
-      acceptOnce(context, symptom.id, { traineeId, replaces, reason, symptom }, () => {
-        if (!old.inForce) throw new Refusal('fact-not-in-force');
-        writeSymptom(traineeId, symptom, { sessionId: old.sessionId, runId: old.runId, replaces, reason });
-      });
-      return symptom;
-    },
-
-    report(traineeId: string, dto: SymptomDto): SymptomDto {
-      trainees.find(traineeId);
-      if (dto.sessionId && ownerOf.get({ sessionId: dto.sessionId })?.traineeId !== traineeId) throw new Refusal('session-missing');
-      acceptOnce(context, dto.id, { traineeId, dto }, () => writeSymptom(traineeId, dto, { sessionId: dto.sessionId ?? null }));
-      return dto;
-    },
-
-    closeStopSign(traineeId: string, dto: StopSignClosureDto): readonly StopSignReply[] {
-      trainees.find(traineeId);
-      acceptOnce(context, dto.id, { traineeId, dto }, () => {
-        const sign = stopSigns(traineeId).find((s) => s.symptomId === dto.symptomId);
-        if (!sign) throw new Refusal('symptom-missing');
-        if (sign.closure) throw new Refusal('stop-sign-not-open', 'This stop sign was closed before.');
-        insertClosure.run({ ...dto, coachId: who.coachId, closedAt: instant(now()) });
-      });
-      return stopSigns(traineeId);
     },
   };
 }

@@ -1,7 +1,18 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 
 /** A modal sheet on the platform's own dialog: focus stays inside, Esc closes. */
-export function Overlay({ label, close, children }: { readonly label: string; readonly close: () => void; readonly children: ReactNode }) {
+export function Overlay({
+  label,
+  close,
+  holds = false,
+  children,
+}: {
+  readonly label: string;
+  readonly close: () => void;
+  /** It holds figures that somebody typed: a tap beside it does not throw them away. */
+  readonly holds?: boolean;
+  readonly children: ReactNode;
+}) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const element = dialog.current;
@@ -16,7 +27,7 @@ export function Overlay({ label, close, children }: { readonly label: string; re
       className="modal modal-top sm:pt-24"
       aria-label={label}
       onClose={close}
-      onClick={(event) => event.target === dialog.current && close()}
+      onClick={(event) => !holds && event.target === dialog.current && close()}
     >
       <div className="modal-box mx-auto w-full max-w-xl rounded border border-base-300 p-0">{children}</div>
     </dialog>

@@ -100,6 +100,7 @@ describe('pencilled doses', () => {
     const { sets, min, max } = library.drill(drillId).dose;
     return {
       id: newId(),
+      originId: newId(),
       plannedSessionId: null,
       performedAt,
       effort: 5,

@@ -18,17 +18,19 @@ function again(session: SessionReply) {
 }
 
 /** A logged session as it truly was: figures of the sets, effort and minutes, with the reason. The version before stays on record. */
-export function CorrectSession({ session, traineeId }: { readonly session: SessionReply; readonly traineeId: string }) {
+export function CorrectSession({
+  session,
+  traineeId,
+  done,
+}: {
+  readonly session: SessionReply;
+  readonly traineeId: string;
+  readonly done: () => void;
+}) {
   const library = useLibrary();
-  const [now, setNow] = useState<ReturnType<typeof again> | undefined>();
+  const [now, setNow] = useState(() => again(session));
   const [reason, setReason] = useState('');
   const [correct, { isLoading, error }] = useCorrectSessionMutation();
-  if (!now)
-    return (
-      <button type="button" className="btn btn-sm btn-outline mt-2 me-2" onClick={() => setNow(again(session))}>
-        Correct this session…
-      </button>
-    );
   const body = { replaces: session.id, reason: reason.trim(), session: now };
   const { problems } = inspect(SessionCorrectionDto, body, { now: new Date(), library });
   const setAmount = (itemId: string, setId: string, amount: number) =>
@@ -40,11 +42,11 @@ export function CorrectSession({ session, traineeId }: { readonly session: Sessi
     setNow({ ...now, items: now.items.map((i) => (i.id === itemId ? { ...i, sets: i.sets.filter((s) => s.id !== setId) } : i)) });
   return (
     <form
-      className="sheet mt-2 p-3"
+      className="p-3"
       aria-label="Correct this session"
       onSubmit={(event) => {
         event.preventDefault();
-        if (problems.length === 0) void correct({ traineeId, body }).then((r) => r.data && setNow(undefined));
+        if (problems.length === 0) void correct({ traineeId, body }).then((r) => r.data && done());
       }}
     >
       <ul className="space-y-1.5">
@@ -91,7 +93,7 @@ export function CorrectSession({ session, traineeId }: { readonly session: Sessi
         <button type="submit" className="btn btn-sm btn-primary" disabled={problems.length > 0 || isLoading}>
           Put it right
         </button>
-        <button type="button" className="btn btn-sm btn-ghost" onClick={() => setNow(undefined)}>
+        <button type="button" className="btn btn-sm btn-ghost" onClick={done}>
           Leave it
         </button>
       </div>

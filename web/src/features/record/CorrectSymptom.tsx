@@ -1,6 +1,5 @@
 import type { SymptomDto } from '@myokinet/core/contracts';
 import { SYMPTOM_MOMENTS } from '@myokinet/core/safety';
-import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -15,27 +14,16 @@ const LEAST_REASON = 3;
 export function CorrectSymptom({
   symptom,
   traineeId,
-  name,
+  done,
 }: {
   readonly symptom: SymptomDto;
   readonly traineeId: string;
-  readonly name: string;
+  readonly done: () => void;
 }) {
-  const [values, setValues] = useState<SymptomValues | undefined>();
+  const [values, setValues] = useState<SymptomValues>(() => ({ ...symptom }));
   const [id] = useState(newId);
   const [reason, setReason] = useState('');
   const [correct, { isLoading, error }] = useCorrectSymptomMutation();
-  if (!values)
-    return (
-      <button
-        type="button"
-        className="btn btn-ghost btn-xs btn-square ms-1"
-        aria-label={`Correct: ${name}`}
-        onClick={() => setValues({ ...symptom })}
-      >
-        <Pencil size={12} aria-hidden />
-      </button>
-    );
   const { intensity, place, side, kind, moment } = values;
   const body = {
     replaces: symptom.id,
@@ -43,28 +31,29 @@ export function CorrectSymptom({
     symptom: { ...{ intensity, place, side, kind, moment }, id, at: symptom.at, sessionId: symptom.sessionId, note: symptom.note },
   };
   return (
-    <form
-      className="sheet mt-1 p-3"
-      aria-label={`Correct: ${name}`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (reason.trim().length >= LEAST_REASON) void correct({ traineeId, body });
-      }}
-    >
-      <div className="flex flex-wrap items-end gap-2">
-        <SymptomFields values={values} change={setValues} moments={SYMPTOM_MOMENTS} />
-      </div>
-      <TextField label="Why" className="mt-2 max-w-md" value={reason} change={setReason} />
-      <div className="mt-2 flex gap-2">
-        <button type="submit" className="btn btn-sm btn-primary" disabled={reason.trim().length < LEAST_REASON || isLoading}>
-          Put it right
-        </button>
-        <button type="button" className="btn btn-sm btn-ghost" onClick={() => setValues(undefined)}>
-          Leave it
-        </button>
-      </div>
+    <div className="p-3">
+      <form
+        aria-label="Correct this report"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (reason.trim().length >= LEAST_REASON) void correct({ traineeId, body }).then((r) => r.data && done());
+        }}
+      >
+        <div className="flex flex-wrap items-end gap-2">
+          <SymptomFields values={values} change={setValues} moments={SYMPTOM_MOMENTS} />
+        </div>
+        <TextField label="Why" className="mt-2 max-w-md" value={reason} change={setReason} />
+        <div className="mt-2 flex gap-2">
+          <button type="submit" className="btn btn-sm btn-primary" disabled={reason.trim().length < LEAST_REASON || isLoading}>
+            Put it right
+          </button>
+          <button type="button" className="btn btn-sm btn-ghost" onClick={done}>
+            Leave it
+          </button>
+        </div>
+        <ProblemNote error={error} />
+      </form>
       <TakeBack traineeId={traineeId} kind="symptom" factId={symptom.id} what="this report" />
-      <ProblemNote error={error} />
-    </form>
+    </div>
   );
 }

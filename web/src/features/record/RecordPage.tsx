@@ -1,4 +1,5 @@
 import type { RecordReply } from '@myokinet/core/contracts';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -6,6 +7,8 @@ import { Waiting } from '../../kit/Waiting.tsx';
 import { useRecordQuery } from './endpoints.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { ClearanceEntry } from './ClearanceEntry.tsx';
+import type { Correction } from './correction.ts';
+import { CorrectionOverlay } from './CorrectionOverlay.tsx';
 import { ReportSymptom } from './ReportSymptom.tsx';
 import { SessionEntry } from './SessionEntry.tsx';
 import { TakenBackList } from './TakenBackList.tsx';
@@ -15,14 +18,16 @@ import { SymptomEntries } from './SymptomEntries.tsx';
 export function RecordPage() {
   const trainee = useCurrentTrainee();
   const { data, error, isLoading, refetch } = useRecordQuery(trainee.id);
+  const [correction, setCorrection] = useState<Correction | undefined>();
   if (isLoading) return <Waiting />;
   const now = new Date();
+  const traineeId = trainee.id;
   return (
     <div className="px-4 py-3 sm:px-6">
       <ProblemNote error={error} retry={() => void refetch()} />
       {data && (
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-          <Sessions record={data} traineeId={trainee.id} now={now} />
+          <Sessions record={data} traineeId={traineeId} now={now} correct={setCorrection} />
           <div className="flex flex-col gap-6">
             <section aria-label="Clearances">
               <h2>Clearances</h2>
@@ -37,18 +42,27 @@ export function RecordPage() {
             </section>
             <section aria-label="Symptoms">
               <h2>Symptoms and stop signs</h2>
-              <ReportSymptom traineeId={trainee.id} />
-              <SymptomEntries record={data} traineeId={trainee.id} now={now} />
+              <ReportSymptom traineeId={traineeId} />
+              <SymptomEntries record={data} now={now} correct={setCorrection} />
             </section>
             <TakenBackList facts={data.takenBack} now={now} />
           </div>
         </div>
       )}
+      {correction && <CorrectionOverlay correction={correction} traineeId={traineeId} done={() => setCorrection(undefined)} />}
     </div>
   );
 }
 
-function Sessions({ record, traineeId, now }: { readonly record: RecordReply; readonly traineeId: string; readonly now: Date }) {
+function Sessions({
+  record,
+  ...shared
+}: {
+  readonly record: RecordReply;
+  readonly traineeId: string;
+  readonly now: Date;
+  readonly correct: (correction: Correction) => void;
+}) {
   return (
     <section aria-label="Sessions">
       <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
@@ -72,7 +86,7 @@ function Sessions({ record, traineeId, now }: { readonly record: RecordReply; re
       ) : (
         <ul>
           {record.sessions.map((session) => (
-            <SessionEntry key={session.id} session={session} traineeId={traineeId} now={now} />
+            <SessionEntry key={session.originId} session={session} {...shared} />
           ))}
         </ul>
       )}

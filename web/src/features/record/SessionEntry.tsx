@@ -6,8 +6,8 @@ import { symptomInWords } from '@myokinet/core/safety';
 import { cleannessInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
-import { CorrectSession } from './CorrectSession.tsx';
-import { CorrectSymptom } from './CorrectSymptom.tsx';
+import type { Correction } from './correction.ts';
+import { CorrectSymptomButton } from './CorrectSymptomButton.tsx';
 import { SessionPhotos } from './SessionPhotos.tsx';
 import { MorningForm } from './MorningForm.tsx';
 import { TakeBack } from './TakeBack.tsx';
@@ -18,10 +18,12 @@ export function SessionEntry({
   session,
   traineeId,
   now,
+  correct,
 }: {
   readonly session: SessionReply;
   readonly traineeId: string;
   readonly now: Date;
+  readonly correct: (correction: Correction) => void;
 }) {
   const library = useLibrary();
   const [open, setOpen] = useState(false);
@@ -58,7 +60,7 @@ export function SessionEntry({
       {[...others, ...mornings].map((s) => (
         <div key={s.id} className="text-sm sm:ps-[14rem]">
           {capital(symptomInWords({ ...s, at: s.at as Instant }))}.{s.note && ` “${s.note}”`}
-          <CorrectSymptom symptom={s} traineeId={traineeId} name={symptomInWords({ ...s, at: s.at as Instant })} />
+          <CorrectSymptomButton symptom={s} correct={correct} />
         </div>
       ))}
       {mornings.length === 0 && morningCame && (
@@ -89,7 +91,13 @@ export function SessionEntry({
             Hands: {Math.round(session.handLoad.push)} pushing, {Math.round(session.handLoad.pull)} pulling, in body-weight seconds (share
             of body weight × seconds under tension).
           </p>
-          <CorrectSession session={session} traineeId={traineeId} />
+          <button
+            type="button"
+            className="btn btn-sm btn-outline mt-2 me-2"
+            onClick={() => correct({ kind: 'session', session, name: `session of ${when}` })}
+          >
+            Correct this session…
+          </button>
           <TakeBack traineeId={traineeId} kind="session" factId={session.id} what="this session" />
         </div>
       )}

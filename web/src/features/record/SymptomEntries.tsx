@@ -1,17 +1,18 @@
 import type { RecordReply } from '@myokinet/core/contracts';
 import { type Instant, shortDay } from '@myokinet/core/quantities';
 import { symptomInWords } from '@myokinet/core/safety';
-import { CorrectSymptom } from './CorrectSymptom.tsx';
+import type { Correction } from './correction.ts';
+import { CorrectSymptomButton } from './CorrectSymptomButton.tsx';
 
 /** Stop signs with how they were closed, and what was reported outside a session. */
 export function SymptomEntries({
   record,
-  traineeId,
   now,
+  correct,
 }: {
   readonly record: RecordReply;
-  readonly traineeId: string;
   readonly now: Date;
+  readonly correct: (correction: Correction) => void;
 }) {
   const { stopSigns, symptoms } = record;
   const all = [...symptoms, ...record.sessions.flatMap((s) => s.symptoms)];
@@ -27,7 +28,7 @@ export function SymptomEntries({
             {all
               .filter((s) => s.id === sign.symptomId)
               .map((s) => (
-                <CorrectSymptom key={s.id} symptom={s} traineeId={traineeId} name={sign.reason} />
+                <CorrectSymptomButton key={s.id} symptom={s} correct={correct} />
               ))}
           </div>
           <p className={`text-sm ${sign.closure ? 'aside' : 'state-short font-semibold'}`}>
@@ -41,7 +42,7 @@ export function SymptomEntries({
         <li key={s.id} className="border-b border-base-300 py-1.5">
           <span className="font-semibold">{shortDay(s.at as Instant, now)}</span> {symptomInWords({ ...s, at: s.at as Instant })}
           {s.note && ` “${s.note}”`}
-          <CorrectSymptom symptom={s} traineeId={traineeId} name={symptomInWords({ ...s, at: s.at as Instant })} />
+          <CorrectSymptomButton symptom={s} correct={correct} />
         </li>
       ))}
     </ul>

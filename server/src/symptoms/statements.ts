@@ -1,0 +1,47 @@
+export const INSERT_SYMPTOM = `
+  INSERT INTO symptom (
+    id, studio_id, trainee_id, coach_id, session_id, run_id, at, intensity, place, side, kind, moment, note,
+    stop_reason, replaces, reason, recorded_at
+  ) VALUES (
+    @id, @studioId, @traineeId, @coachId, @sessionId, @runId, @at, @intensity, @place, @side, @kind, @moment, @note,
+    @stopReason, @replaces, @reason, @recordedAt
+  )`;
+
+/** The session of a symptom: the one it names, or the one that its run has become. */
+export const SESSION_OF_SYMPTOM = `
+  coalesce(
+    (SELECT f.id FROM session_in_force f WHERE f.run_id = symptom.run_id),
+    (SELECT f.id FROM session_in_force f WHERE f.run_id = (SELECT o.run_id FROM session o WHERE o.id = symptom.session_id)),
+    (SELECT f.id FROM session_in_force f
+     WHERE coalesce(f.origin_id, f.id) = (SELECT coalesce(o.origin_id, o.id) FROM session o WHERE o.id = symptom.session_id)),
+    session_id
+  )`;
+
+export const SYMPTOMS_OF_TRAINEE = `
+  SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note
+  FROM symptom_in_force symptom
+  WHERE trainee_id = @traineeId
+  ORDER BY at DESC, id DESC
+  LIMIT @limit`;
+
+export const STOP_SIGNS_OF_TRAINEE = `
+  SELECT s.id AS symptomId, s.stop_reason AS reason, s.at, c.ground, c.closed_at AS closedAt
+  FROM symptom_in_force s
+  LEFT JOIN stop_sign_closure c ON c.symptom_id = s.id
+  WHERE s.trainee_id = @traineeId AND s.stop_reason IS NOT NULL
+  ORDER BY s.at DESC`;
+
+export const SESSION_OWNER = `
+  SELECT trainee_id AS traineeId
+  FROM session
+  WHERE id = @sessionId`;
+
+export const INSERT_CLOSURE = `
+  INSERT INTO stop_sign_closure (id, symptom_id, coach_id, closed_at, ground)
+  VALUES (@id, @symptomId, @coachId, @closedAt, @ground)`;
+
+export const SYMPTOM_TO_CORRECT = `
+  SELECT s.session_id AS sessionId, s.run_id AS runId,
+         EXISTS (SELECT 1 FROM symptom_in_force f WHERE f.id = s.id) AS inForce
+  FROM symptom s
+  WHERE s.id = @id AND s.trainee_id = @traineeId`;
