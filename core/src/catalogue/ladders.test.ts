@@ -154,7 +154,7 @@ describe('demands on a trainee', () => {
 
   it('are said with their direction, levels by their name', () => {
     expect(demands.map((d) => demandInWords(d, measureOf(d.measureId)))).toEqual(
-      expect.arrayContaining(['at least 165°', 'at most 20°', 'at least 40 s', 'at least 80%']),
+      expect.arrayContaining(['at least 150°', 'at most 20°', 'at least 40 s', 'at least 80%']),
     );
     const [wall] = demandsOn(library.rung('hand-support', 'wall-handstand'), bodyModel({ statureM: 1.72, massKg: 75 }), measureOf).filter(
       (d) => d.measureId === 'wall-slide-contact',

@@ -80,7 +80,7 @@ export function readMeasure(draft: Pick<CheckDraft, 'cells'>, measure: Measure, 
     const stray = strayTrial(
       measure,
       trials.map((t) => t.value),
-      ownError?.sem,
+      ownError?.within?.sd,
     );
     return {
       side,

@@ -21,6 +21,7 @@ export {
   RungDto,
 } from './library.ts';
 export { MeasureDto, NAMED_UNITS } from './measure.ts';
+export { withTwoErrors } from './olderMeasure.ts';
 export { readStored, signedChecks, STORED } from './stored.ts';
 export { TraineeDto } from './trainee.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';

@@ -52,25 +52,19 @@ const HasItsRange = () =>
     return from >= (min ?? from) && to <= (max ?? to) ? undefined : 'The good range must lie inside the limits of a reading.';
   });
 
-/** How far a reading may be off, as one of the four models. */
+/** How far a reading may be off: within and between occasions, in the check's unit or as shares of the figure. */
 const IsErrorModel = () =>
   rule('isErrorModel', (value, { unit }) => {
-    const { kind, sem, degreesOfFreedom, share, amount, ...rest } = (value ?? {}) as Readonly<Record<string, unknown>>;
+    const { kind, within, between, degreesOfFreedom, ...rest } = (value ?? {}) as Readonly<Record<string, unknown>>;
     if (Object.keys(rest).length > 0) return 'The error says more than its kind allows.';
-    const fits = (figure: unknown, most: number) => typeof figure === 'number' && figure > 0 && figure <= most;
-    switch (kind) {
-      case 'scatter':
-        if (!fits(sem, 100)) return 'The standard error must be above 0 and at most 100.';
-        return fits(degreesOfFreedom, 200) ? undefined : 'The degrees of freedom must be above 0 and at most 200.';
-      case 'share':
-        return fits(share, 1) ? undefined : 'The share must be above 0 and at most 1.';
-      case 'fixed':
-        return fits(amount, 100) ? undefined : 'The error must be above 0 and at most 100.';
-      case 'none':
-        return isNamed(unit) ? undefined : 'A figure has an error: only levels, grades and contacts have none.';
-      default:
-        return 'The error is "scatter", "share", "fixed" or "none".';
-    }
+    if (kind === 'none') return isNamed(unit) ? undefined : 'A figure has an error: only levels, grades and contacts have none.';
+    if (kind !== 'amount' && kind !== 'share') return 'The error is "amount", "share" or "none".';
+    const most = kind === 'share' ? 1 : 100;
+    const fits = (figure: unknown) => typeof figure === 'number' && figure > 0 && figure <= most;
+    if (!fits(within)) return `The error within an occasion must be above 0 and at most ${most}.`;
+    if (!fits(between)) return `The error between occasions must be above 0 and at most ${most}.`;
+    const isWorth = typeof degreesOfFreedom === 'number' && degreesOfFreedom >= 1 && degreesOfFreedom <= 200;
+    return isWorth ? undefined : 'The degrees of freedom must be from 1 to 200.';
   });
 
 /** A way to read a picture that there is, for a check of angles. */

@@ -16,6 +16,7 @@ import { IsEntryId, OriginDto } from './entry.ts';
 import { FloorEventsDto, FloorHeadDto } from './floor.ts';
 import { DrillDto, FaultDto, IsSetUp, LadderDto, SupportPlanDto } from './library.ts';
 import { MeasureDto } from './measure.ts';
+import { withTwoErrors } from './olderMeasure.ts';
 import { Part, Parts } from './parts.ts';
 import { PlanDocumentDto } from './plan.ts';
 import type { Scope } from './scope.ts';
@@ -109,7 +110,7 @@ export const STORED = {
   }),
   drill: stored<Drill>('This drill', DrillDto),
   ladder: stored<Ladder>('This ladder', LadderDto),
-  measure: stored<Measure>('This check', MeasureDto),
+  measure: stored<Measure>('This check', MeasureDto, { version: 2, upgrades: { 1: withTwoErrors } }),
   fault: stored<FaultEntry>('This fault', FaultDto),
 } as const;
 

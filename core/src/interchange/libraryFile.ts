@@ -1,4 +1,12 @@
-import { FILE_SHAPE, inspect, LIBRARY_FORMAT, LIBRARY_FORMAT_VERSION, LIBRARY_LIMITS, LibraryFileDto } from '../contracts/index.ts';
+import {
+  FILE_SHAPE,
+  inspect,
+  LIBRARY_FORMAT,
+  LIBRARY_FORMAT_VERSION,
+  LIBRARY_LIMITS,
+  LibraryFileDto,
+  withTwoErrors,
+} from '../contracts/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { Drill, FaultEntry } from '../drills/index.ts';
 import type { Ladder } from '../ladders/index.ts';
@@ -42,7 +50,7 @@ export function readLibraryFile(text: string, current: LibraryContent, now: Date
   }
   const head = headProblems(plain);
   if (head.length > 0) return { content: EMPTY_LIBRARY, problems: head };
-  const { instance, problems } = inspect(LibraryFileDto, plain, { now, shape: FILE_SHAPE });
+  const { instance, problems } = inspect(LibraryFileDto, today(plain), { now, shape: FILE_SHAPE });
   if (problems.length > 0) return { content: EMPTY_LIBRARY, problems: problems.map((p) => named(p, plain)) };
   return readEntries(
     {
@@ -71,6 +79,12 @@ export function readEntries(content: LibraryContent, current: LibraryContent): R
 
 function refused(field: string, limit: string, message: string): ReadLibrary {
   return { content: EMPTY_LIBRARY, problems: [{ field, limit, message }] };
+}
+
+/** Checks that an older program wrote have one error; today's have two. */
+function today(plain: unknown): unknown {
+  const file = plain as { readonly measures?: unknown };
+  return Array.isArray(file.measures) ? { ...file, measures: file.measures.map(withTwoErrors) } : plain;
 }
 
 /** Format and version first: a file of another kind would break every other rule as well. */

@@ -45,9 +45,8 @@ function setUpSchema(position: StaticPosition): Readonly<Record<string, unknown>
 }
 
 const ERROR_MODELS = [
-  model('scatter', ['sem', 'degreesOfFreedom']),
-  model('share', ['share']),
-  model('fixed', ['amount']),
+  model('amount', ['within', 'between', 'degreesOfFreedom']),
+  model('share', ['within', 'between', 'degreesOfFreedom']),
   model('none', []),
 ];
 

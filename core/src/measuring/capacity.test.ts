@@ -4,28 +4,35 @@ import { jStat } from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
 import { type BodySide, SIDES } from '../anatomy/index.ts';
-import { capacityFromTrials, readingWithBand, sideDifference, type Trial, trialProblem } from './index.ts';
+import { capacityFromTrials, type OwnError, readingWithBand, sideDifference, type Trial, trialProblem } from './index.ts';
 
 const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
 
 const takenAt = instant('2026-11-20T10:00:00Z');
 const trials = (values: readonly number[], side: BodySide = 'left'): Trial[] => values.map((value) => ({ side, value }));
 const flexion = measureOf('shoulder-flexion');
+const tested: OwnError = {
+  within: { sd: 1, degreesOfFreedom: 30 },
+  occasion: { sem: 1.4, trials: 3, degreesOfFreedom: 12 },
+  source: 'own test',
+  from: { targets: 13 },
+};
 
 describe('a range from three trials', () => {
   const capacity = capacityFromTrials(flexion, trials([158, 160, 162]), { takenAt });
 
   it('is the mean, with the band worked by hand', () => {
-    // s² = (4·2.8² + 2·2²)/6 = 6.56; SE = 2.56125/√3 = 1.47874; t(0.95; 6) = 1.94318; band = 2.87346
+    // s_w² = (4·1.5² + 2·2²)/6 = 2.8333; SE² = 3² + 2.8333/3 = 9.9444; SE = 3.15349; ν = 9.9444²·6/0.9444² = 665, 200 at most;
+    // t(0.95; 200) = 1.65251; band = 5.21118
     expect(capacity.value).toBe(160);
-    expect(capacity.standardError).toBeCloseTo(1.47874, 5);
-    expect(capacity.band).toBeCloseTo(2.87346, 4);
+    expect(capacity.standardError).toBeCloseTo(3.15348, 5);
+    expect(capacity.band).toBeCloseTo(5.21118, 4);
     expect(capacity).toMatchObject({ measureId: 'shoulder-flexion', side: 'left', trials: 3, takenAt });
-    expect(capacity.errorBasis).toBe('default measuring error and 3 trials');
+    expect(capacity.errorBasis).toBe('default');
   });
 
   it('has the quantile of the reference statistics library in it', () => {
-    expect(capacity.band / capacity.standardError).toBeCloseTo(jStat.studentt.inv(0.95, 6), 6);
+    expect(capacity.band / capacity.standardError).toBeCloseTo(jStat.studentt.inv(0.95, 200), 6);
   });
 });
 
@@ -54,15 +61,26 @@ describe('the error band', () => {
   });
 
   it('uses the coach’s own measuring error once it is known, and says so', () => {
-    const own = capacityFromTrials(flexion, trials([160, 160, 160]), { takenAt, ownError: { sem: 1, degreesOfFreedom: 40 } });
-    // s² = 40·1/42; SE = 0.5634; t(0.95; 42) = 1.682
-    expect(own.band).toBeCloseTo(1.682 * 0.5634, 3);
-    expect(own.errorBasis).toBe('coach’s own measuring error and 3 trials');
+    const told = capacityFromTrials(flexion, trials([160, 160, 160]), { takenAt, ownError: tested });
+    // Of a test with three trials an occasion, three trials are worth its own error: SE = 1.4, ν = 12, t(0.95; 12) = 1.78229
+    expect(told.standardError).toBeCloseTo(1.4, 9);
+    expect(told.band).toBeCloseTo(1.78229 * 1.4, 3);
+    expect(told.errorBasis).toBe('own test');
+    // One trial more or less is worth the scatter within: 1.4² + 1²·(1/1 − 1/3), pooled 30 degrees of freedom.
+    const one = capacityFromTrials(flexion, trials([160]), { takenAt, ownError: tested });
+    expect(one.standardError).toBeCloseTo(Math.sqrt(1.96 + 2 / 3), 9);
+  });
+
+  it('is not narrowed by repeated trials of one visit beyond what they can tell', () => {
+    const own: OwnError = { within: { sd: 0.3, degreesOfFreedom: 30 }, source: 'own trials', from: { sets: 12, trainees: 4 } };
+    const told = capacityFromTrials(flexion, trials([160, 160, 160, 160, 160]), { takenAt, ownError: own });
+    expect(told.standardError).toBeGreaterThanOrEqual(3);
+    expect(told.errorBasis).toBe('own trials');
   });
 
   it('keeps the check’s own model for holds, whatever the coach’s error in degrees', () => {
-    const options = { takenAt, ownError: { sem: 1, degreesOfFreedom: 40 } };
-    expect(capacityFromTrials(measureOf('plank-hold'), trials([40], 'whole'), options).band).toBe(4);
+    const of = (options: object) => capacityFromTrials(measureOf('plank-hold'), trials([40], 'whole'), { takenAt, ...options });
+    expect(of({ ownError: tested })).toEqual(of({}));
   });
 
   it('grows in quadrature where the readings know their own error, and is never narrower for it', () => {
@@ -72,28 +90,35 @@ describe('the error band', () => {
         trials([158, 160, 162]).map((t) => ({ ...t, standardError })),
         { takenAt },
       );
-    // Without: s/√n = √6.56/√3 = 1.4788, t₀.₉₅,₆ = 1.9432. Three readings of ±5° bring √(3·5²)/3 = 2.887.
-    expect(read(5).standardError).toBeCloseTo(Math.hypot(1.4788, 2.8868), 3);
-    expect(read(5).band).toBeCloseTo(1.9432 * Math.hypot(1.4788, 2.8868), 2);
-    expect(read(5).errorBasis).toBe('default measuring error and 3 trials, and the reading’s own error');
-    for (const own of [0.01, 0.5, 1, 1.5, 2, 4]) expect([own, read(own).band > 2.8734]).toEqual([own, true]);
+    // Without: 3.15349. Three readings of ±5° bring √(3·5²)/3 = 2.887.
+    expect(read(5).standardError).toBeCloseTo(Math.hypot(3.15349, 2.8868), 3);
+    expect(read(5).band).toBeCloseTo(1.6525 * Math.hypot(3.15349, 2.8868), 2);
+    expect(read(5).errorBasis).toBe('default, reading');
+    for (const own of [0.01, 0.5, 1, 1.5, 2, 4]) expect([own, read(own).band >= 5.2111]).toEqual([own, true]);
   });
 
-  it('of a best-of reading is that of a single one', () => {
+  it('of the best of three holds what it is expected to run high by', () => {
     const best = capacityFromTrials(flexion, trials([158, 160, 162]), { takenAt, combine: 'best' });
     expect(best.value).toBe(162);
-    expect(best.standardError).toBeCloseTo(Math.sqrt(6.56), 9);
+    // SE² = 3² + 0.748²·2.8333; the best runs high by 0.8463·√2.8333 = 1.4245
+    expect(best.standardError).toBeCloseTo(Math.sqrt(9 + 0.748 ** 2 * 2.8333), 3);
+    expect(best.band).toBeCloseTo(1.4245 + best.standardError * 1.6525, 2);
   });
 
   it.each<[string, number[], number, number]>([
-    ['plank-hold', [31, 40, 38], 40, 4],
-    ['plank-hold', [4], 4, 1],
-    ['scapular-push-ups', [8, 10, 9], 10, 1],
-    ['hand-load-hang', [50, 55], 55, 3],
-  ])('%s %j: best %d ± %d', (id, values, value, band) => {
+    // 40 s once: s = √(0.12² + 0.08²) = 0.14422, ν = 4·0.0208²/0.0064² = 42, t = 1.68195: 40·0.24257/1.24257
+    ['plank-hold', [40], 40, 7.809],
+    // √(2² + 1²), ν = 100, t = 1.66023
+    ['scapular-push-ups', [10], 10, 3.712],
+    ['hand-load-hang', [55], 55, 7.425],
+  ])('%s %j: %d ± %d, worked by hand', (id, values, value, band) => {
     const capacity = capacityFromTrials(measureOf(id), trials(values, 'whole'), { takenAt });
-    expect([capacity.value, capacity.band]).toEqual([value, band]);
-    expect(capacity.standardError).toBeCloseTo(band / 1.6449, 3);
+    expect(capacity.value).toBe(value);
+    expect(capacity.band).toBeCloseTo(band, 3);
+  });
+
+  it('is never finer than half a step of the instrument', () => {
+    expect(capacityFromTrials(measureOf('plank-hold'), trials([0], 'whole'), { takenAt }).band).toBe(0.5);
   });
 
   it('takes the mean of the swings, where less is better', () => {
@@ -155,7 +180,7 @@ describe('levels, grades and contacts', () => {
 
   it('have no error band, and say their name', () => {
     const capacity = capacityFromTrials(winging, [{ side: 'left', value: 1 }], { takenAt });
-    expect(capacity).toMatchObject({ value: 1, band: 0, standardError: 0, errorBasis: 'a level, without an error band' });
+    expect(capacity).toMatchObject({ value: 1, band: 0, standardError: 0, errorBasis: 'level' });
     expect(readingWithBand(winging, capacity.value, capacity.band)).toBe('winging slight');
     expect(readingWithBand(flexion, 160, 2.9)).toBe('160° ± 3°');
   });

@@ -3,7 +3,8 @@ import { Refusal } from '../errors.ts';
 import type { Amount, Instant } from '../quantities/index.ts';
 import { normalQuantile, studentTQuantile } from '../statistics/index.ts';
 import { bestOf } from './goodness.ts';
-import type { ErrorModel, Measure } from './measure.ts';
+import { mean, occasionError, type TwoErrors } from './errorModel.ts';
+import type { Measure } from './measure.ts';
 import type { OwnError } from './ownError.ts';
 import type { Provisional } from './provisional.ts';
 import { trialProblem } from './trialLimits.ts';
@@ -17,6 +18,16 @@ export interface Trial {
   readonly provisional?: Provisional;
 }
 
+/** Whose errors a band rests on, and whether the readings brought one of their own; a level has none. */
+export type ErrorSource = 'default' | 'own trials' | 'own test';
+export type ErrorBasis = 'level' | ErrorSource | `${ErrorSource}, reading`;
+
+/**
+ * Counts the changes of how errors are worked out: capacities on record with an older one are worked out again from their trials.
+ * 2: errors within and between occasions, kept apart.
+ */
+export const ERROR_VERSION = 2;
+
 /** What a trainee showed in a check. All figures are in the measure's own unit. */
 export interface Capacity {
   readonly measureId: string;
@@ -28,8 +39,8 @@ export interface Capacity {
   readonly standardError: Amount;
   readonly trials: number;
   readonly takenAt: Instant;
-  /** Where the band comes from, for the coach. */
-  readonly errorBasis: string;
+  /** What the band rests on; `words` says it. Figures signed before this was a code hold a sentence. */
+  readonly errorBasis: ErrorBasis;
   /** Set when one of the trials may not open a gate. */
   readonly provisional?: Provisional;
 }
@@ -39,7 +50,7 @@ export interface CapacityOptions {
   /** Overrides how the trials are combined. */
   readonly combine?: 'mean' | 'best';
   /** The coach's own measuring error, once estimated; replaces the default. */
-  readonly ownError?: Pick<OwnError, 'sem' | 'degreesOfFreedom'> | undefined;
+  readonly ownError?: OwnError | undefined;
 }
 
 /** One-sided confidence of every error band. */
@@ -58,11 +69,11 @@ export function bandOfReading(standardError: number): number {
 /**
  * Turns the trials of one side into a capacity with its error band.
  *
- * Ranges and grip: the mean of n trials. The default standard error s₀ (worth ν₀ degrees of
- * freedom) is pooled with the trials' own scatter, s² = (ν₀s₀² + (n−1)s_t²)/(ν₀+n−1), and the band
- * is t₀.₉₅,ν·s/√n with ν = ν₀+n−1 (project choice, classical pooling). Best-of keeps the error of a
- * single reading. Holds and counts: the best trial, with a share of the value or a fixed amount.
- * Where the readings bring an error of their own (pictures, instruments), it comes on top in quadrature.
+ * The value is the mean of the trials, or the best of them where the check counts so. The band is t₀.₉₅,ν·SE, with both errors of
+ * {@link occasionError}; the best of several runs high, so that what it is expected to run high by is added to the band. Of an error
+ * that is a share of the figure, the band reaches down to the truth that would just have shown so much: x − x/(1 + t·SE).
+ * What the readings know about their own error comes on top in quadrature, and can only widen a band. A band is never finer than the
+ * instrument's step.
  *
  * @param measure the check that was taken
  * @param trials one or more readings of one side, in the measure's unit
@@ -70,7 +81,7 @@ export function bandOfReading(standardError: number): number {
  * @throws Refusal `trials-missing`, `trials-mixed-sides`, `trial-out-of-limits`
  * @example
  * capacityFromTrials(library.measure('shoulder-flexion'), [158, 160, 162].map((value) => ({ side: 'left', value })), { takenAt })
- * // value 160, band 2.87 (s = √((4·2.8² + 2·2²)/6) = 2.56, t = 1.943)
+ * // value 160, band 5.21 (s_w² = (4·1.5² + 2·2²)/6 = 2.83, SE² = 3² + 2.83/3 = 9.94, ν = 200 at most, t = 1.653)
  */
 export function capacityFromTrials(measure: Measure, trials: readonly Trial[], options: CapacityOptions): Capacity {
   const first = trials[0];
@@ -84,86 +95,52 @@ export function capacityFromTrials(measure: Measure, trials: readonly Trial[], o
   }
   const combine = options.combine ?? measure.combine;
   const value = combine === 'mean' ? mean(values) : bestOf(measure, values);
-  const { band, standardError, basis } = widened(
-    errorOf(effectiveError(measure.error, options), { values, value, combine, smallest: measure.limits.step }),
-    trials,
-    { value, combine },
-  );
   const provisional = trials.find((t) => t.provisional)?.provisional;
   return {
     measureId: measure.id,
     side: first.side,
     value: value as Amount,
-    band: band as Amount,
-    standardError: standardError as Amount,
+    ...errorOf(measure, trials, { value, combine, own: options.ownError }),
     trials: values.length,
     takenAt: options.takenAt,
-    errorBasis: basis,
     ...(provisional ? { provisional } : {}),
   };
 }
 
-/** A coach's own error stands in for a default standard error; holds, counts and levels keep theirs. */
-function effectiveError(model: ErrorModel, { ownError }: CapacityOptions): ErrorModel & { own?: boolean } {
-  return ownError && model.kind === 'scatter'
-    ? { kind: 'scatter', sem: ownError.sem, degreesOfFreedom: ownError.degreesOfFreedom, own: true }
-    : model;
-}
+type Told = Pick<Capacity, 'band' | 'standardError' | 'errorBasis'>;
 
-interface Told {
-  readonly band: number;
-  readonly standardError: number;
-  readonly basis: string;
-}
-
-/**
- * What the readings know about their own error (points picked on a picture, an instrument) comes on top, in quadrature, and the
- * multiplier stays the same: it can only widen a band.
- */
-function widened(told: Told, trials: readonly Trial[], { value, combine }: Pick<Reading, 'value' | 'combine'>): Told {
-  const errors = trials.map((t) => t.standardError ?? 0);
-  const best = trials.find((t) => t.value === value)?.standardError ?? 0;
-  const own = combine === 'mean' ? Math.hypot(...errors) / trials.length : best;
-  if (own === 0) return told;
-  const standardError = Math.hypot(told.standardError, own);
-  const multiplier = told.standardError > 0 ? told.band / told.standardError : ONE_SIDED_95;
-  return { band: multiplier * standardError, standardError, basis: `${told.basis}, and the reading’s own error` };
-}
-
-interface Reading {
-  readonly values: readonly number[];
+interface Shown {
   readonly value: number;
   readonly combine: 'mean' | 'best';
-  /** The instrument's resolution: a band is never finer. */
-  readonly smallest: number;
+  readonly own: OwnError | undefined;
 }
 
-function errorOf(model: ErrorModel & { own?: boolean }, { values, value, combine, smallest }: Reading): Told {
-  const n = values.length;
-  if (model.kind === 'scatter') {
-    const degreesOfFreedom = model.degreesOfFreedom + n - 1;
-    const pooled = Math.sqrt((model.degreesOfFreedom * model.sem ** 2 + sumOfSquares(values)) / degreesOfFreedom);
-    const standardError = combine === 'mean' ? pooled / Math.sqrt(n) : pooled;
-    const band = studentTQuantile(BAND_CONFIDENCE, degreesOfFreedom) * standardError;
-    const trials = `${n} ${n === 1 ? 'trial' : 'trials'}`;
-    return {
-      band,
-      standardError,
-      basis: model.own ? `coach’s own measuring error and ${trials}` : `default measuring error and ${trials}`,
-    };
-  }
-  if (model.kind === 'none') return { band: 0, standardError: 0, basis: 'a level, without an error band' };
-  const band = model.kind === 'share' ? Math.max(model.share * value, smallest) : model.amount;
-  const basis = model.kind === 'share' ? `default error of ${Math.round(model.share * 100)}% of a hold` : 'default error of the check';
-  return { band, standardError: band / ONE_SIDED_95, basis };
+function errorOf({ error, limits }: Measure, trials: readonly Trial[], { value, combine, own }: Shown): Told {
+  if (error.kind === 'none') return { band: 0 as Amount, standardError: 0 as Amount, errorBasis: 'level' };
+  const unit = error.kind === 'share' ? Math.max(Math.abs(value), limits.step) : 1;
+  const source: ErrorSource = own && error.kind === 'amount' ? own.source : 'default';
+  const occasion = {
+    values: trials.map((t) => t.value / unit),
+    combine,
+    ...(source === 'default' ? {} : { own }),
+  };
+  const plain = reachOf(error, occasionError(error, occasion), unit);
+  const reading = readingError(trials, { value, combine }) / unit;
+  const told = reading > 0 ? reachOf(error, occasionError(error, { ...occasion, reading }), unit) : plain;
+  return {
+    band: Math.max(plain.band, told.band, limits.step / 2) as Amount,
+    standardError: told.standardError as Amount,
+    errorBasis: reading > 0 ? `${source}, reading` : source,
+  };
 }
 
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, v) => sum + v, 0) / values.length;
+function reachOf({ kind }: TwoErrors, { standardError, degreesOfFreedom, bestRunsHigh }: ReturnType<typeof occasionError>, unit: number) {
+  const reach = bestRunsHigh + studentTQuantile(BAND_CONFIDENCE, degreesOfFreedom) * standardError;
+  return { band: unit * (kind === 'share' ? reach / (1 + reach) : reach), standardError: unit * standardError };
 }
 
-/** Sum of squared deviations from the mean: (n−1)·s². */
-export function sumOfSquares(values: readonly number[]): number {
-  const centre = mean(values);
-  return values.reduce((sum, v) => sum + (v - centre) ** 2, 0);
+/** What points picked on a picture, or an instrument, know of their own error: of the mean, or of the trial that counts. */
+function readingError(trials: readonly Trial[], { value, combine }: Pick<Shown, 'value' | 'combine'>): number {
+  if (combine === 'mean') return Math.hypot(...trials.map((t) => t.standardError ?? 0)) / trials.length;
+  return trials.find((t) => t.value === value)?.standardError ?? 0;
 }

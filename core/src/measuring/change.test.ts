@@ -16,11 +16,11 @@ const of = (id: string, side: 'left' | 'right', ...values: number[]) =>
 describe('change between two occasions', () => {
   it('is MDC95 = 1.96·√2·SEM for equal errors (textbook formula)', () => {
     const a = of('shoulder-flexion', 'left', 160);
-    expect(a.standardError).toBeCloseTo(2.8, 9);
-    expect(minimalDetectableChange(a, a)).toBeCloseTo(1.96 * Math.SQRT2 * 2.8, 3);
+    expect(a.standardError).toBeCloseTo(Math.hypot(1.5, 3), 9);
+    expect(minimalDetectableChange(a, a)).toBeCloseTo(1.96 * Math.SQRT2 * Math.hypot(1.5, 3), 3);
     // of the order of the published 6–9° for one tester (Kolber & Hanney 2012, from memory)
     expect(minimalDetectableChange(a, a)).toBeGreaterThan(6);
-    expect(minimalDetectableChange(a, a)).toBeLessThan(9);
+    expect(minimalDetectableChange(a, a)).toBeLessThan(9.5);
   });
 
   it('calls four degrees noise and ten a change', () => {
@@ -47,7 +47,7 @@ describe('left against right', () => {
 
   it('allows what can be detected where a tenth would be less', () => {
     const swing = sideDifference(of('release-swing', 'left', 8), of('release-swing', 'right', 12));
-    expect(swing.allowed).toBeCloseTo(1.96 * Math.SQRT2 * 2, 2);
+    expect(swing.allowed).toBeCloseTo(1.96 * Math.SQRT2 * Math.hypot(3, 5), 2);
     expect(swing.alike).toBe(true);
   });
 
@@ -57,10 +57,27 @@ describe('left against right', () => {
   });
 });
 
-it('from the error of a single trial: worked by hand, 1.96·√2·2.8/√3 = 4.48; a best-of check has no root', () => {
+describe('the smallest real change of a check', () => {
   const flexion = measureOf('shoulder-flexion');
-  expect(realFrom(flexion, 2.8)).toBeCloseTo(4.48, 2);
-  expect(realFrom({ ...flexion, combine: 'best' }, 2.8)).toBeCloseTo(7.76, 2);
+
+  it('worked by hand: 1.96·√2·√(3² + 1.5²/3) = 8.65; more trials of a visit hardly help', () => {
+    expect(realFrom(flexion)).toBeCloseTo(8.65, 2);
+    expect(realFrom({ ...flexion, trials: 10 })).toBeCloseTo(1.96 * Math.SQRT2 * Math.sqrt(9 + 0.225), 2);
+  });
+
+  it('is a share of the figure where the error is one, and none for a level', () => {
+    expect(realFrom(measureOf('plank-hold'))).toBeCloseTo(1.96 * Math.SQRT2 * Math.hypot(0.12, 0.08), 3);
+    expect(realFrom(measureOf('blade-winging'))).toBe(0);
+  });
+
+  it('follows the coach’s own test, and is not narrowed by repeated trials of single visits', () => {
+    const within = { sd: 0.2, degreesOfFreedom: 30 };
+    expect(realFrom(flexion, { within, source: 'own trials', from: { sets: 10, trainees: 3 } })).toBeGreaterThan(
+      1.96 * Math.SQRT2 * 3 - 0.01,
+    );
+    const occasion = { sem: 1, trials: 3, degreesOfFreedom: 9 };
+    expect(realFrom(flexion, { within, occasion, source: 'own test', from: { targets: 10 } })).toBeCloseTo(1.96 * Math.SQRT2, 2);
+  });
 });
 
 it('the band of a reading is one-sided: 1.645 standard errors', () => expect(bandOfReading(2)).toBeCloseTo(3.29, 3));

@@ -2,7 +2,9 @@ import { Refusal } from '../errors.ts';
 import type { Amount } from '../quantities/index.ts';
 import { normalQuantile } from '../statistics/index.ts';
 import type { Capacity } from './capacity.ts';
+import { occasionError, sumOfSquares } from './errorModel.ts';
 import type { Measure } from './measure.ts';
+import type { OwnError } from './ownError.ts';
 
 /** z₀.₉₇₅; a constant, so that judging a caseload does not derive it a thousand times. */
 const TWO_SIDED_95 = normalQuantile(0.975);
@@ -20,14 +22,28 @@ export function minimalDetectableChange(a: Capacity, b: Capacity): Amount {
 }
 
 /**
- * The smallest real change (MDC95) between two occasions of a check, each with all the trials that its
- * protocol asks for: 1.96·√2·SEM/√trials; without the last root where the best trial counts.
+ * The smallest real change (MDC95) between two occasions of a check, each with all the trials that its protocol asks for:
+ * 1.96·√2·SE, with the errors within and between occasions. More trials of one visit shrink only the first.
  *
- * @param sem standard error of a single trial, in the measure's unit
- * @example realFrom(library.measure('shoulder-flexion'), 2.8) // three trials: 4.48
+ * @param own the coach's own errors, instead of the check's defaults
+ * @returns in the measure's unit, or as a share of the figure where its error is one; 0 for a level
+ * @example realFrom(library.measure('shoulder-flexion')) // three trials: 8.65
  */
-export function realFrom({ combine, trials }: Measure, sem: number): number {
-  return (TWO_SIDED_95 * Math.SQRT2 * sem) / (combine === 'mean' ? Math.sqrt(trials) : 1);
+export function realFrom({ combine, trials, error }: Measure, own?: OwnError): number {
+  if (error.kind === 'none') return 0;
+  // As many trials as asked, without any scatter of their own beyond the one that is known.
+  const { within, degreesOfFreedom } = error;
+  const values = scattered(trials, own?.within?.sd ?? within);
+  const told = occasionError({ ...error, degreesOfFreedom }, { values, combine, own });
+  return TWO_SIDED_95 * Math.SQRT2 * told.standardError;
+}
+
+/** n values whose standard deviation is as given. */
+function scattered(n: number, sd: number): readonly number[] {
+  if (n === 1) return [0];
+  const raw = Array.from({ length: n }, (_, i) => i - (n - 1) / 2);
+  const size = Math.sqrt(sumOfSquares(raw) / (n - 1));
+  return raw.map((v) => (v * sd) / size);
 }
 
 /** What changed between two occasions of the same check and side. */

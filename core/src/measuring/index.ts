@@ -6,20 +6,22 @@ export {
   unreadableMeasure,
   WORKING_POSITIONS,
   type DeviceReading,
-  type ErrorModel,
   type Measure,
   type MeasureOf,
   type WorkingPosition,
 } from './measure.ts';
 export { bestOf, goodness } from './goodness.ts';
 export { trialProblem } from './trialLimits.ts';
+export { occasionError, sumOfSquares, type ErrorModel, type TwoErrors } from './errorModel.ts';
 export {
   BAND_CONFIDENCE,
   bandOfReading,
   capacityFromTrials,
-  sumOfSquares,
+  ERROR_VERSION,
   type Capacity,
   type CapacityOptions,
+  type ErrorBasis,
+  type ErrorSource,
   type Trial,
 } from './capacity.ts';
 export { changeBetween, minimalDetectableChange, realFrom, sideDifference, type Change, type SideDifference } from './change.ts';

@@ -2,23 +2,11 @@ import type { BodySide, Joint, Motion } from '../anatomy/index.ts';
 import { sidesOf } from '../anatomy/index.ts';
 import type { Origin } from '../reference/index.ts';
 import { formatAmount, formatBand, type Unit } from '../quantities/index.ts';
+import type { ErrorModel } from './errorModel.ts';
 
 /** Where the trainee is while a check is taken, in the order that avoids getting up and down. */
 export const WORKING_POSITIONS = ['standing', 'seated', 'supine', 'hands and knees', 'plank', 'hanging'] as const;
 export type WorkingPosition = (typeof WORKING_POSITIONS)[number];
-
-/**
- * How far a capacity may be off.
- * - `scatter`: a default standard error of measurement (in the measure's unit) pooled with the trials' own scatter
- * - `share`: a fixed share of the value
- * - `fixed`: a fixed amount in the measure's unit
- * - `none`: a level, a grade or a named contact: it is what it is
- */
-export type ErrorModel =
-  | { readonly kind: 'scatter'; readonly sem: number; readonly degreesOfFreedom: number }
-  | { readonly kind: 'share'; readonly share: number }
-  | { readonly kind: 'fixed'; readonly amount: number }
-  | { readonly kind: 'none' };
 
 /** What a device can read: the instrument, and the movement of the body that it sees. */
 export const DEVICE_READINGS = ['angle held', 'swing', 'repetitions', 'squeeze', 'weight on a scale', 'time'] as const;

@@ -1,13 +1,12 @@
+import type { KnownErrors } from './errorModel.ts';
 import type { Measure } from './measure.ts';
 import type { Repeatability } from './repeatability.ts';
 
-/** A coach's own measuring error in one check: the standard error of a single trial, in its unit. */
-export interface OwnError {
-  readonly sem: number;
-  readonly degreesOfFreedom: number;
-  readonly source: 'repeated trials' | 'repeatability test';
-  /** Where it comes from, for the coach. */
-  readonly words: string;
+/** A coach's own measuring errors in one check, in its unit. */
+export interface OwnError extends KnownErrors {
+  readonly source: 'own trials' | 'own test';
+  /** How many sets of trials on how many trainees, or how many sides or bodies of a test. */
+  readonly from: { readonly sets: number; readonly trainees: number } | { readonly targets: number };
 }
 
 /** The scatter of the trials of one side on one occasion. */
@@ -31,41 +30,50 @@ export const OWN_ERROR_RULES = {
 } as const;
 
 /**
- * A coach's measuring error from repeated trials, pooled within trainees and occasions (ν-weighted
- * mean of variances), once there are enough of them; never finer than the instrument's rounding.
+ * A coach's scatter from trial to trial, pooled within trainees and occasions (ν-weighted mean of variances), once there are enough
+ * of them; never finer than the instrument's rounding. It says nothing about placing the instrument anew, so that the change from
+ * one visit to the next does not look more certain for it.
  *
- * @param measure must have a scatter model, or there is nothing to replace
+ * @param measure must have its error in its own unit, or there is nothing to replace
  * @param scatters of this coach in this check
  * @example ownErrorFromTrials(library.measure('grip'), []) // undefined: too little to go by
  */
 export function ownErrorFromTrials(measure: Measure, scatters: readonly TrialScatter[]): OwnError | undefined {
-  if (measure.error.kind !== 'scatter') return undefined;
+  if (measure.error.kind !== 'amount') return undefined;
   const repeated = scatters.filter((s) => s.trials > 1);
   const trainees = new Set(repeated.map((s) => s.traineeId)).size;
   const degreesOfFreedom = repeated.reduce((sum, s) => sum + s.trials - 1, 0);
   if (trainees < OWN_ERROR_RULES.trainees || degreesOfFreedom < OWN_ERROR_RULES.degreesOfFreedom) return undefined;
   const pooled = Math.sqrt(repeated.reduce((sum, s) => sum + s.sumOfSquares, 0) / degreesOfFreedom);
   return {
-    sem: Math.max(pooled, rounding(measure)),
-    degreesOfFreedom: Math.min(degreesOfFreedom, OWN_ERROR_RULES.mostDegreesOfFreedom),
-    source: 'repeated trials',
-    words: `${repeated.length} sets of repeated trials on ${trainees} trainees`,
+    within: { sd: Math.max(pooled, rounding(measure)), degreesOfFreedom: atMost(degreesOfFreedom) },
+    source: 'own trials',
+    from: { sets: repeated.length, trainees },
   };
 }
 
 /**
- * A coach's measuring error from a repeatability test. It holds what repeated trials cannot: placing
- * the instrument anew on another occasion. So that a mean of as many trials as in the test gets the
- * error the test has found, it is stated for a single trial: SEM·√trials.
+ * A coach's measuring error from a repeatability test: the standard error of one occasion of the test, placing the instrument anew
+ * included. What a check of more or fewer trials adds or saves is worked out from the scatter within, where that is known.
+ *
+ * @param within the coach's own scatter from trial to trial, where enough trials have shown it
  */
-export function ownErrorFromTest(measure: Measure, test: Repeatability): OwnError | undefined {
-  if (measure.error.kind !== 'scatter' || test.targets < OWN_ERROR_RULES.targets) return undefined;
+export function ownErrorFromTest(measure: Measure, test: Repeatability, within?: OwnError): OwnError | undefined {
+  if (measure.error.kind !== 'amount' || test.targets < OWN_ERROR_RULES.targets) return undefined;
   return {
-    sem: Math.max(test.sem * Math.sqrt(test.trials), rounding(measure)),
-    degreesOfFreedom: Math.min(test.degreesOfFreedom, OWN_ERROR_RULES.mostDegreesOfFreedom),
-    source: 'repeatability test',
-    words: `a repeatability test on ${test.targets} sides or bodies`,
+    ...(within?.within ? { within: within.within } : {}),
+    occasion: {
+      sem: Math.max(test.sem, rounding(measure)),
+      trials: test.trials,
+      degreesOfFreedom: atMost(test.degreesOfFreedom),
+    },
+    source: 'own test',
+    from: { targets: test.targets },
   };
+}
+
+function atMost(degreesOfFreedom: number): number {
+  return Math.min(degreesOfFreedom, OWN_ERROR_RULES.mostDegreesOfFreedom);
 }
 
 /** Standard deviation of rounding to the instrument's step: step/√12. */

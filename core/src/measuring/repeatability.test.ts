@@ -99,7 +99,7 @@ describe('repeatability', () => {
     expect(told.icc21.value).toBeCloseTo(64 / 67, 1);
     expect(told.icc21.interval?.low).toBeLessThan(64 / 67);
     expect(told.icc21.interval?.high).toBeGreaterThan(64 / 67);
-    expect(ownErrorFromTest(measureOf('shoulder-flexion'), told)?.sem).toBeCloseTo(told.sem * Math.sqrt(3), 9);
+    expect(ownErrorFromTest(measureOf('shoulder-flexion'), told)?.occasion).toMatchObject({ sem: told.sem, trials: 3 });
   });
 
   it('does not change when everybody moves alike (seeded)', () => {
@@ -148,12 +148,11 @@ describe('a coach’s own measuring error', () => {
   it('is the pooled scatter of repeated trials, once there are enough', () => {
     // Twelve sets of three with (n−1)s² = 4.5: s² = 54/24.
     expect(ownErrorFromTrials(flexion, sets(12, 4, 4.5))).toMatchObject({
-      sem: 1.5,
-      degreesOfFreedom: 24,
-      source: 'repeated trials',
-      words: '12 sets of repeated trials on 4 trainees',
+      within: { sd: 1.5, degreesOfFreedom: 24 },
+      source: 'own trials',
+      from: { sets: 12, trainees: 4 },
     });
-    expect(ownErrorFromTrials(flexion, sets(60, 4, 4.5))?.degreesOfFreedom).toBe(30);
+    expect(ownErrorFromTrials(flexion, sets(60, 4, 4.5))?.within?.degreesOfFreedom).toBe(30);
   });
 
   it('waits for three trainees and twenty degrees of freedom, and counts no single trials', () => {
@@ -168,14 +167,10 @@ describe('a coach’s own measuring error', () => {
   });
 
   it('is never finer than the instrument rounds: 1°/√12', () =>
-    expect(ownErrorFromTrials(flexion, sets(12, 4, 0))?.sem).toBeCloseTo(0.2887, 4));
+    expect(ownErrorFromTrials(flexion, sets(12, 4, 0))?.within?.sd).toBeCloseTo(0.2887, 4));
 
-  it('replaces only a standard error: holds, counts and levels keep theirs', () =>
-    expect(['plank-hold', 'scapular-push-ups', 'peel-test'].map((id) => ownErrorFromTrials(measureOf(id), sets(12, 4, 4.5)))).toEqual([
-      undefined,
-      undefined,
-      undefined,
-    ]));
+  it('replaces only an error in the check’s own unit: shares and levels keep theirs', () =>
+    expect(['plank-hold', 'peel-test'].map((id) => ownErrorFromTrials(measureOf(id), sets(12, 4, 4.5)))).toEqual([undefined, undefined]));
 
   it('from a test needs five bodies or sides', () =>
     expect(ownErrorFromTest(flexion, repeatability([150, 160, 170, 165].map((v) => [[v], [v + 1]])))).toBeUndefined());
@@ -200,7 +195,7 @@ describe('a stray trial', () => {
     expect(strayTrial(measureOf('shoulder-flexion'), [158, 160, 169])?.sentence).toBe('Trial 3 is 10° off the others: measure again?'));
 
   it('is judged by the coach’s own error where it is known', () => {
-    expect(strayTrial(measureOf('shoulder-flexion'), [158, 160, 164], 1)?.index).toBe(2);
+    expect(strayTrial(measureOf('shoulder-flexion'), [158, 160, 165], 1)?.index).toBe(2);
     expect(strayTrial(measureOf('shoulder-flexion'), [158, 160, 169], 4)).toBeUndefined();
   });
 });

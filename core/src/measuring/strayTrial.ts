@@ -13,19 +13,17 @@ export interface StrayTrial {
   readonly sentence: string;
 }
 
-const TWO_SIDED_95 = normalQuantile(0.975);
-/** Bands of a hold or a count within which goes of the same body differ (project default). */
-const USUAL_SPREAD = 3;
+const TWO_SIDED_99 = normalQuantile(0.995);
 
 /**
  * The trial that lies farther from the others than two readings of the same thing may, if there is
- * one: beyond 1.96·√2·SEM for ranges, beyond three error bands for holds and counts. Where the best
- * go counts, only a later go that is far better is looked at: tiring is no mistake.
+ * one: beyond 2.58·√2 times the scatter within an occasion. Where the best go counts, only a later go
+ * that is far better is looked at: tiring is no mistake.
  *
- * @param sem the coach's own measuring error, instead of the check's default
+ * @param within the coach's own scatter from trial to trial, instead of the check's default
  * @example strayTrial(library.measure('shoulder-flexion'), [158, 160, 169])?.index // 2
  */
-export function strayTrial(measure: Measure, values: readonly number[], sem?: number): StrayTrial | undefined {
+export function strayTrial(measure: Measure, values: readonly number[], within?: number): StrayTrial | undefined {
   if (values.length < 2) return undefined;
   const candidates = values.map((value, index) => {
     const others = values.filter((_, i) => i !== index).toSorted((a, b) => a - b);
@@ -35,20 +33,13 @@ export function strayTrial(measure: Measure, values: readonly number[], sem?: nu
   const suspects = measure.combine === 'best' ? candidates.filter((c) => c.better && c.index > 0) : candidates;
   // Of two that disagree, the later one is asked for again.
   const worst = suspects.reduce<(typeof candidates)[number] | undefined>((a, b) => (a && a.off > b.off ? a : b), undefined);
-  if (!worst || worst.off <= allowed(measure, worst.middle, sem)) return undefined;
+  if (!worst || worst.off <= allowed(measure, worst.middle, within)) return undefined;
   const { index, off } = worst;
   return { index, off, sentence: `Trial ${index + 1} is ${formatBand(off, measure.unit)} off the others: measure again?` };
 }
 
-function allowed({ error, limits }: Measure, middle: number, sem: number | undefined): number {
-  switch (error.kind) {
-    case 'scatter':
-      return TWO_SIDED_95 * Math.SQRT2 * (sem ?? error.sem);
-    case 'share':
-      return USUAL_SPREAD * Math.max(error.share * middle, limits.step);
-    case 'fixed':
-      return USUAL_SPREAD * error.amount;
-    case 'none':
-      return Infinity;
-  }
+function allowed({ error, limits }: Measure, middle: number, own: number | undefined): number {
+  if (error.kind === 'none') return Infinity;
+  const within = error.kind === 'share' ? error.within * Math.abs(middle) : (own ?? error.within);
+  return TWO_SIDED_99 * Math.SQRT2 * Math.max(within, limits.step / 2);
 }

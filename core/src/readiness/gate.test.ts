@@ -109,7 +109,7 @@ describe('each condition closes it by itself, with a sentence', () => {
     expect(line).toMatchObject({
       rule: 'demand',
       limiter: true,
-      sentence: 'Left loaded wrist extension 66° ± 2°; at least 75° asked. Right loaded wrist extension 66° ± 2°; at least 75° asked.',
+      sentence: 'Left loaded wrist extension 66° ± 7°; at least 75° asked. Right loaded wrist extension 66° ± 7°; at least 75° asked.',
     });
   });
 
@@ -123,8 +123,8 @@ describe('each condition closes it by itself, with a sentence', () => {
   });
 
   it('a stale check, however good', () => {
-    const sentences = unmet({ headrooms: headroomsWith({}, 20) }).map((l) => l.sentence);
-    expect(sentences).toContain('Plank hold was last checked 20 days ago; 14 days is the limit. Check it again.');
+    const sentences = unmet({ headrooms: headroomsWith({}, 27) }).map((l) => l.sentence);
+    expect(sentences).toContain('Plank hold was last checked 27 days ago; 21 days is the limit. Check it again.');
     expect(sentences.some((s) => s.includes('wrist extension'))).toBe(false);
   });
 
@@ -135,7 +135,7 @@ describe('each condition closes it by itself, with a sentence', () => {
 
   it('sides that differ beyond their limit, though both are spare', () => {
     const [line] = unmet({ headrooms: headroomsWith({ 'wrist-extension/left': 66, 'wrist-extension/right': 80 }) });
-    expect(line).toMatchObject({ rule: 'sides', sentence: 'Sides of wrist extension differ by 14°; up to 8° counts as alike.' });
+    expect(line).toMatchObject({ rule: 'sides', sentence: 'Sides of wrist extension differ by 14°; up to 9° counts as alike.' });
   });
 
   it('an open stop sign', () => {
@@ -311,7 +311,7 @@ describe('how likely it is that every demand is truly met', () => {
     expect(likelihood).toBeGreaterThan(0.9);
     const close = headroomsWith({ 'plank-hold/whole': 17.5 });
     expect(judgeGate({ ...OPEN, headrooms: close }).likelihood ?? 1).toBeLessThan(likelihood);
-    expect(judgeGate({ ...OPEN, headrooms: headroomsWith({}, 20) }).likelihood).toBeUndefined();
+    expect(judgeGate({ ...OPEN, headrooms: headroomsWith({}, 27) }).likelihood).toBeUndefined();
   });
 });
 

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { type Headroom, likelihoodOf } from './index.ts';
 
-const of = (amount: number, standardError: number, state = 'spare') =>
-  ({ state, amount, capacity: { standardError } }) as unknown as Headroom;
+const ONE_SIDED = 1.6449;
+const of = (amount: number, standardError: number, state = 'spare') => {
+  const band = ONE_SIDED * standardError;
+  return { state, amount, bands: band > 0 ? amount / band : amount, capacity: { band } } as unknown as Headroom;
+};
 
 describe('how likely it is that every demand is truly met', () => {
   // Normal probabilities as any table prints them: Φ(0) = 0.5000, Φ(1) = 0.8413, Φ(1.645) = 0.9500, Φ(−1) = 0.1587.

@@ -1,9 +1,11 @@
 import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { describe, expect, it } from 'vitest';
+import type { Measure } from '../measuring/index.ts';
 import { addDays, calendarDay, instant } from '../quantities/index.ts';
 import { rechecksOf } from './index.ts';
 
-const { measure: measureOf } = BUILT_IN_LIBRARY;
+/** A figure of a plank is good for 14 days here, whatever the catalogue says. */
+const measureOf = (id: string): Measure => ({ ...BUILT_IN_LIBRARY.measure(id), ...(id === 'plank-hold' ? { freshDays: 14 } : {}) });
 
 const now = new Date('2026-11-24T12:00:00Z');
 const ago = (days: number) => addDays(now, -days);

@@ -19,7 +19,7 @@ const DAY = 24 * HOUR;
 const NOW = Date.parse('2026-11-24T18:00:00Z');
 const PRACTICE = 'plank';
 const FLEXION = { measureId: 'shoulder-flexion', asked: 150, freshDays: 28 };
-const HOLD = { measureId: 'plank-hold', asked: 30, freshDays: 14 };
+const HOLD = { measureId: 'plank-hold', asked: 30, freshDays: 21 };
 
 interface Attempt {
   readonly measureId: string;
@@ -165,7 +165,7 @@ function programOpens(h: History): boolean {
     (a): Capacity =>
       ({
         ...{ measureId: a.measureId, side: a.side, value: a.value, band: a.band, standardError: a.band / 1.645, trials: 3 },
-        ...{ takenAt: iso(a.at), errorBasis: '' },
+        ...{ takenAt: iso(a.at), errorBasis: 'default' },
         ...(a.provisional ? { provisional: a.provisional } : {}),
       }) as Capacity,
   );
@@ -231,8 +231,8 @@ function history(random: seedrandom.PRNG): History {
   const attempts = [
     ...(odd(0.02) ? [] : [attempt(FLEXION.measureId, 'left', FLEXION.asked, 28)]),
     attempt(FLEXION.measureId, 'right', FLEXION.asked + (odd() ? 25 : 0), 28),
-    attempt(HOLD.measureId, 'whole', HOLD.asked, 14),
-    ...(odd(0.2) ? [attempt(HOLD.measureId, 'whole', HOLD.asked, 14)] : []),
+    attempt(HOLD.measureId, 'whole', HOLD.asked, 21),
+    ...(odd(0.2) ? [attempt(HOLD.measureId, 'whole', HOLD.asked, 21)] : []),
   ];
   const session = (at: number, i: number): Session => {
     const morningAt = odd(0.04) ? at + HOUR : at + 15 * HOUR;

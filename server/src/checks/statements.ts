@@ -27,15 +27,22 @@ export const TRIAL_BY_ID = `
 
 export const UPSERT_CAPACITY = `
   INSERT INTO capacity (
-    check_id, trainee_id, measure_id, side, taken_at, value, band, standard_error, trials, error_basis, scatter, provisional,
+    check_id, trainee_id, measure_id, side, taken_at, value, band, standard_error, trials, error_basis, error_version, scatter, provisional,
     followed_late, is_current
   ) VALUES (
-    @checkId, @traineeId, @measureId, @side, @takenAt, @value, @band, @standardError, @trials, @errorBasis, @scatter, @provisional,
+    @checkId, @traineeId, @measureId, @side, @takenAt, @value, @band, @standardError, @trials, @errorBasis, @errorVersion, @scatter, @provisional,
     0, 0
   )
   ON CONFLICT (check_id, measure_id, side) DO UPDATE SET
     value = excluded.value, band = excluded.band, standard_error = excluded.standard_error,
-    trials = excluded.trials, error_basis = excluded.error_basis, scatter = excluded.scatter, provisional = excluded.provisional`;
+    trials = excluded.trials, error_basis = excluded.error_basis, error_version = excluded.error_version, scatter = excluded.scatter, provisional = excluded.provisional`;
+
+/** Occasions with figures whose error an older program worked out. */
+export const OLDER_ERRORS = `
+  SELECT DISTINCT check_id AS checkId, trainee_id AS traineeId, taken_at AS takenAt
+  FROM capacity
+  WHERE error_version < @errorVersion
+  ORDER BY taken_at`;
 
 export const DATES_OF_KEY = `
   SELECT check_id AS checkId, taken_at AS takenAt, provisional IS NOT NULL AS provisional,

@@ -1,6 +1,6 @@
 import type { CheckDto, CheckReply, ReadingDto, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Capacity, capacityFromTrials, type Skip, sumOfSquares, type Trial, trialFrom } from '@myokinet/core/measuring';
+import { type Capacity, capacityFromTrials, ERROR_VERSION, type Skip, sumOfSquares, type Trial, trialFrom } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
@@ -64,6 +64,7 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     { checkId: string; takenAt: Instant; provisional: number; inSession: number }
   >(sql.DATES_OF_KEY);
   const keysOfCheck = db.prepare<{ checkId: string }, { measureId: string; side: string }>(sql.KEYS_OF_CHECK);
+  const olderErrors = db.prepare<{ errorVersion: number }, { traineeId: string; checkId: string; takenAt: Instant }>(sql.OLDER_ERRORS);
   const dropCapacities = db.prepare(sql.DROP_CAPACITIES);
   const flagCapacity = db.prepare(sql.FLAG_CAPACITY);
   const capacitiesOf = db.prepare<Omit<Page, 'limit'>, Capacity & { checkId: string }>(sql.CAPACITIES_OF_TRAINEE);
@@ -79,7 +80,7 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       const measure = library.current().measure(first.measureId);
       const capacity = capacityFromTrials(measure, trials.map(asTrial), { takenAt, ownError: measuring.ownError(measure, takenAt) });
       const scatter = sumOfSquares(trials.map((t) => t.value));
-      upsertCapacity.run({ provisional: null, checkId, traineeId, scatter, ...capacity });
+      upsertCapacity.run({ provisional: null, checkId, traineeId, scatter, errorVersion: ERROR_VERSION, ...capacity });
       reflag(traineeId, first.measureId, first.side);
     }
   }
@@ -109,6 +110,23 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     // The old mark goes before the new one comes: only one may be current.
     for (const flag of flags.sort((a, b) => a.isCurrent - b.isCurrent)) flagCapacity.run(flag);
   }
+
+  /** Figures whose error an older program worked out get today's, so that no band is narrower than it should be. */
+  function renewErrors(): void {
+    const older = olderErrors.all({ errorVersion: ERROR_VERSION });
+    if (older.length === 0) return;
+    db.transaction(() => {
+      for (const { traineeId, checkId, takenAt } of older) {
+        try {
+          recompute(traineeId, checkId, takenAt);
+        } catch (error) {
+          // A check whose limits the studio has changed since no longer takes its old trials: they stay as they are.
+          if (!(error instanceof Refusal)) throw error;
+        }
+      }
+    })();
+  }
+  renewErrors();
 
   function history(traineeId: string, checkId: string | null = null, limit = PAGE): readonly CheckReply[] {
     trainees.find(traineeId);

@@ -41,12 +41,10 @@ function askedAt(demands: readonly (Demand | undefined)[], level: number): numbe
 /** About the error band that three trials give. */
 export function typicalBand({ error }: Measure, value: number): number {
   switch (error.kind) {
-    case 'scatter':
-      return error.sem * 1.12;
+    case 'amount':
+      return 1.65 * Math.hypot(error.between, error.within / Math.sqrt(3));
     case 'share':
-      return error.share * value;
-    case 'fixed':
-      return error.amount;
+      return 1.3 * Math.hypot(error.between, error.within) * value;
     case 'none':
       return 1;
   }
@@ -54,7 +52,7 @@ export function typicalBand({ error }: Measure, value: number): number {
 
 /** One reading with noise, rounded to what the instrument shows. */
 export function reading(measure: Measure, truth: number, normal: () => number): number {
-  const spread = measure.error.kind === 'scatter' ? measure.error.sem * 0.7 : typicalBand(measure, truth) * 0.4;
+  const spread = typicalBand(measure, truth) * 0.35;
   const below = measure.combine === 'best' ? -Math.abs(normal()) * spread : normal() * spread;
   const { step } = measure.limits;
   return clamp(Number((Math.round((truth + below) / step) * step).toFixed(2)), measure);

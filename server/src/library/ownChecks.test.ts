@@ -33,7 +33,7 @@ const CARRY: Measure = {
   inside: { from: 5, to: 20 },
   trials: 2,
   combine: 'mean',
-  error: { kind: 'scatter', sem: 1, degreesOfFreedom: 4 },
+  error: { kind: 'amount', within: 1, between: 1, degreesOfFreedom: 4 },
   freshDays: 40,
   limits: { min: -10, max: 45, step: 1 },
   position: 'standing',

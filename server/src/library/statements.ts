@@ -21,8 +21,8 @@ export const POINT_TO_REVISION = `
   WHERE studio_id = @studioId AND kind = @kind AND entry_id = @id`;
 
 export const INSERT_REVISION = `
-  INSERT INTO library_revision (id, studio_id, kind, entry_id, coach_id, based_on, saved_at, built_in_version, standing, document)
-  VALUES (@revision, @studioId, @kind, @id, @coachId, @basedOn, @savedAt, @builtInVersion, @standing, @document)`;
+  INSERT INTO library_revision (id, studio_id, kind, entry_id, coach_id, based_on, saved_at, built_in_version, standing, document, document_version)
+  VALUES (@revision, @studioId, @kind, @id, @coachId, @basedOn, @savedAt, @builtInVersion, @standing, @document, @documentVersion)`;
 
 export const CURRENT_SCHOOLS = `
   SELECT id AS revision, saved_at AS savedAt, choices

@@ -69,6 +69,7 @@ export function libraryStore(context: Context, judge: JudgeFile) {
       coachId: who.coachId,
       savedAt: instant(now()),
       builtInVersion: BUILT_IN_VERSION,
+      documentVersion: STORED[head.kind].version,
     };
     if (head.basedOn === null) insertEntry.run(row);
     insertRevision.run(row);
@@ -139,7 +140,7 @@ export function libraryStore(context: Context, judge: JudgeFile) {
         if (asking.length > 0 && !BUILT_IN_ENTRIES[kind].has(id))
           throw new Refusal('entry-asked-for', `Asked for by ${asking.join('; ')}. Take the demand out there first.`);
         if (BUILT_IN_ENTRIES[kind].has(id)) write({ ...head, standing: 'built in', document: null });
-        else write({ ...head, standing: 'set aside', document: row.document });
+        else write({ ...head, standing: 'set aside', document: JSON.stringify(entryOf(row) ?? null) });
       });
       return reply();
     },
@@ -147,7 +148,10 @@ export function libraryStore(context: Context, judge: JudgeFile) {
     /** Reads a file and tells what it would do; does it only when asked, as a whole or not at all. */
     async import(body: Uint8Array, newId: () => string): Promise<ImportReply> {
       const { rows } = open();
-      const own = rows.flatMap((row) => (entryOf(row) && row.document !== null ? [{ kind: row.kind, document: row.document }] : []));
+      const own = rows.flatMap((row) => {
+        const entry = entryOf(row);
+        return entry ? [{ kind: row.kind, document: JSON.stringify(entry) }] : [];
+      });
       const setAside = rows.filter((r) => r.standing === 'set aside').map((r) => r.id);
       const { request, fingerprint, problems, more, entries, writes } = await judge({ body, own, setAside, now: instant(now()) });
       const { id, apply, state } = request;

@@ -36,19 +36,20 @@ describe('the coach’s own measuring error', () => {
   it('replaces the default once three trainees have given twenty degrees of freedom, and only for later checks', async () => {
     const crew = [await newTrainee(), await newTrainee(), await newTrainee()];
     const first = await take(crew[0]!, check(30, [159, 160, 161]));
-    expect(first.body.capacities[0]?.errorBasis).toBe('default measuring error and 3 trials');
+    expect(first.body.capacities[0]?.errorBasis).toBe('default');
     for (let day = 29; day > 19; day--) await take(crew[day % 3]!, check(day, [159, 160, 161]));
     expect((await measuring()).body.ownErrors['shoulder-flexion']).toMatchObject({
-      sem: 1,
-      degreesOfFreedom: 22,
-      source: 'repeated trials',
-      words: '11 sets of repeated trials on 3 trainees',
+      within: { sd: 1, degreesOfFreedom: 22 },
+      source: 'own trials',
+      from: { sets: 11, trainees: 3 },
     });
     const later = await take(crew[0]!, check(2, [159, 160, 161]));
-    expect(later.body.capacities[0]?.errorBasis).toBe('coach’s own measuring error and 3 trials');
-    expect(later.body.capacities[0]?.band).toBeLessThan(first.body.capacities[0]!.band / 1.5);
+    expect(later.body.capacities[0]?.errorBasis).toBe('own trials');
+    // Narrower for it, but by no more than what repeated trials of single visits can tell.
+    expect(later.body.capacities[0]?.band).toBeLessThan(first.body.capacities[0]!.band);
+    expect(later.body.capacities[0]?.standardError).toBeGreaterThan(3);
     // An occasion entered late knows only what came before it.
-    expect((await take(crew[0]!, check(29.5, [159, 160, 161]))).body.capacities[0]?.errorBasis).toMatch(/^default/);
+    expect((await take(crew[0]!, check(29.5, [159, 160, 161]))).body.capacities[0]?.errorBasis).toBe('default');
   });
 
   it('is not fed by stand-ins', async () => {
@@ -86,8 +87,10 @@ describe('a repeatability test', () => {
     expect(told?.result.mdc95).toBeCloseTo(1.96 * 2, 2);
     expect(told?.result.icc31.value).toBeCloseTo(1, 9);
     expect(told?.result.icc21.value).toBeLessThan(1);
-    expect(body.ownErrors['shoulder-flexion']).toMatchObject({ source: 'repeatability test', degreesOfFreedom: 5 });
-    expect(body.ownErrors['shoulder-flexion']?.sem).toBeCloseTo(2, 6);
+    expect(body.ownErrors['shoulder-flexion']).toMatchObject({
+      source: 'own test',
+      occasion: { sem: expect.closeTo(Math.SQRT2, 6) as number, trials: 2, degreesOfFreedom: 5 },
+    });
   });
 
   it('of two coaches is told, and is nobody’s own error', async () => {
@@ -136,8 +139,8 @@ describe('what a reading is worth', () => {
     const picture = { kind: 'picture', instrument: 'Photo', standardError: 6, points: points('coach') } as const;
     const { body } = await take(id, check(1, [160], picture as never));
     expect(body.capacities[0]).toMatchObject({
-      standardError: expect.closeTo(Math.hypot(2.8, 6), 6) as number,
-      errorBasis: expect.stringContaining('the reading’s own error') as string,
+      standardError: expect.closeTo(Math.hypot(1.5, 3, 6), 6) as number,
+      errorBasis: 'default, reading',
     });
     expect(body.trials[0]?.reading).toMatchObject({ kind: 'picture', points: points('coach') });
   });

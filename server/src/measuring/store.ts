@@ -34,11 +34,12 @@ export function measuringStore(context: Context, { trainees, library }: Neighbou
 
   /** The coach's own error in a check as it was known at a moment: by a test of it, else by repeated trials. */
   function ownError(measure: Measure, before: Instant): OwnError | undefined {
-    if (measure.error.kind !== 'scatter') return undefined;
+    if (measure.error.kind !== 'amount') return undefined;
     const key = { measureId: measure.id, before, coachId: who.coachId };
     const test = ownTest.get({ ...key, studioId: who.studioId });
-    const tested = test && ownErrorFromTest(measure, resultOf(JSON.parse(test.repeated) as RepeatedDto[]));
-    return tested ?? ownErrorFromTrials(measure, scatters.all({ ...key, limit: OWN_ERROR_RULES.sets }));
+    const within = ownErrorFromTrials(measure, scatters.all({ ...key, limit: OWN_ERROR_RULES.sets }));
+    const tested = test && ownErrorFromTest(measure, resultOf(JSON.parse(test.repeated) as RepeatedDto[]), within);
+    return tested ?? within;
   }
 
   function reply(): MeasuringReply {

@@ -35,7 +35,6 @@ export const ARM_BALANCE_LEAN = climb({
         customary('scapular-push-ups', 15),
         atLeast('plank-hold', 30),
         customary('heel-of-hand-lifts', 10),
-        atLeast('back-of-hand', 1),
       ],
       practice: {
         dose: seconds(10, 20, 3),
@@ -58,8 +57,6 @@ export const ARM_BALANCE_LEAN = climb({
         customary('scapular-push-ups', 18),
         atLeast('heel-lifts-thumb', 8),
         atLeast('heel-lifts-little-finger', 8),
-        atLeast('peel-test', 1),
-        atLeast('back-of-hand', 1),
         atLeast('confidence', 5),
       ],
       practice: {
@@ -78,14 +75,7 @@ export const ARM_BALANCE_LEAN = climb({
       setUp: 'The same lean; one foot hovers for a breath, then the other.',
       pose: 'crouched lean, feet light',
       support: { setUp: { position: 'crouched-lean', blockM: 0.1 }, wanted: 0.75 },
-      demands: [
-        atLeast('wrist-extension-loaded', 98),
-        atLeast('lean-hold', 15),
-        ownLoad('hand-load-push', 0.95),
-        atLeast('peel-test', 2),
-        atLeast('back-of-hand', 2),
-        atLeast('confidence', 6),
-      ],
+      demands: [atLeast('wrist-extension-loaded', 95), atLeast('lean-hold', 15), ownLoad('hand-load-push', 0.95), atLeast('confidence', 6)],
       practice: {
         dose: seconds(3, 6, 3, { perSide: true, restSeconds: 60 }),
         cue: 'The foot grows light by leaning, not by jumping.',
@@ -101,11 +91,9 @@ export const ARM_BALANCE_LEAN = climb({
       pose: 'crouched lean, feet light',
       support: { setUp: { position: 'arm-balance' } },
       demands: [
-        atLeast('wrist-extension-loaded', 100),
+        atLeast('wrist-extension-loaded', 95),
         atLeast('lean-hold', 20),
         ownLoad('hand-load-push', 0.9),
-        atLeast('peel-test', 2),
-        atLeast('back-of-hand', 2),
         atLeast('fingertip-hold', 15),
         atLeast('confidence', 7),
       ],

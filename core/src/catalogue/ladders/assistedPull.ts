@@ -30,7 +30,7 @@ export const ASSISTED_PULL = climb({
       pose: 'feet-supported hang, half',
       support: { setUp: { position: 'supported-hang' }, wanted: 0.5 },
       demands: [
-        atLeast('shoulder-flexion', 155),
+        atLeast('shoulder-flexion', 150),
         shareOfBodyMass('grip', 0.3),
         ownLoad('hand-load-hang'),
         atLeast('packed-hang', 15),
@@ -52,7 +52,7 @@ export const ASSISTED_PULL = climb({
       pose: 'pull-up with a band',
       support: { setUp: { position: 'pull-up', bandShare: 0.5 } },
       demands: [
-        atLeast('shoulder-flexion', 160),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 70),
         shareOfBodyMass('grip', 0.35),
         ownLoad('hand-load-hang'),
@@ -75,7 +75,7 @@ export const ASSISTED_PULL = climb({
       pose: 'pull-up with a band',
       support: { setUp: { position: 'pull-up', bandShare: 0.33 } },
       demands: [
-        atLeast('shoulder-flexion', 160),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 75),
         shareOfBodyMass('grip', 0.4),
         ownLoad('hand-load-hang'),
@@ -98,7 +98,7 @@ export const ASSISTED_PULL = climb({
       pose: 'pull-up with a band',
       support: { setUp: { position: 'pull-up', bandShare: 0.17 } },
       demands: [
-        atLeast('shoulder-flexion', 165),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.45),
         ownLoad('hand-load-hang'),
@@ -121,7 +121,7 @@ export const ASSISTED_PULL = climb({
       pose: 'pull-up',
       support: { setUp: { position: 'pull-up' } },
       demands: [
-        atLeast('shoulder-flexion', 165),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.5),
         ownLoad('hand-load-hang'),
@@ -144,7 +144,7 @@ export const ASSISTED_PULL = climb({
       pose: 'pull-up',
       support: { setUp: { position: 'pull-up' }, wanted: 1.1 },
       demands: [
-        atLeast('shoulder-flexion', 168),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 85),
         shareOfBodyMass('grip', 0.6),
         ownLoad('hand-load-hang'),

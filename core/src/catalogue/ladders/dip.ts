@@ -31,7 +31,7 @@ export const DIP = climb({
       pose: 'dip on a bench',
       support: { setUp: { position: 'bench-dip' }, wanted: 0.5 },
       demands: [
-        atLeast('shoulder-extension', 50),
+        atLeast('shoulder-extension', 45),
         atLeast('wrist-extension-loaded', 85),
         customary('seated-press', 5),
         ownLoad('hand-load-push'),
@@ -53,7 +53,7 @@ export const DIP = climb({
       pose: 'dip with a band',
       support: { setUp: { position: 'dip', bandShare: 0.3 } },
       demands: [
-        atLeast('shoulder-extension', 55),
+        atLeast('shoulder-extension', 45),
         atLeast('seated-press', 7),
         ownLoad('hand-load-push'),
         customary('scapular-push-ups', 15),
@@ -75,7 +75,7 @@ export const DIP = climb({
       pose: 'dip, lowered',
       support: { setUp: { position: 'dip', arms: 'lowered' } },
       demands: [
-        atLeast('shoulder-extension', 60),
+        atLeast('shoulder-extension', 45),
         atLeast('seated-press', 10),
         ownLoad('hand-load-push', 0.95),
         atLeast('scapular-push-ups', 18),

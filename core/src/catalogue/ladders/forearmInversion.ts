@@ -102,7 +102,7 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm dog, leg raised',
       support: { setUp: { position: 'forearm-dog', hipAngleDeg: 80 } },
       demands: [
-        atLeast('shoulder-flexion', 168),
+        atLeast('shoulder-flexion', 165),
         atLeast('scaption', 160),
         atLeast('forearm-plank-hold', 50),
         atLeast('wall-slide-height', 150),
@@ -148,7 +148,7 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm balance at a wall',
       support: { setUp: { position: 'forearm-balance', wallM: 0.2 } },
       demands: [
-        atLeast('shoulder-flexion', 170),
+        atLeast('shoulder-flexion', 165),
         atLeast('wall-slide-height', 155),
         atMost('wall-slide-contact', 0),
         atLeast('side-plank-hold', 30),
@@ -172,7 +172,7 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm balance',
       support: { setUp: { position: 'forearm-balance', wallM: 0 } },
       demands: [
-        atLeast('shoulder-flexion', 175),
+        atLeast('shoulder-flexion', 165),
         atLeast('wall-slide-height', 160),
         atMost('wall-slide-contact', 0),
         atLeast('side-plank-hold', 45),

@@ -53,7 +53,7 @@ export const GRIP_AND_OVERHEAD = climb({
       setUp: 'A small weight over the ear, one arm, ribs to pelvis.',
       pose: 'standing, weight overhead',
       demands: [
-        atLeast('shoulder-flexion', 165),
+        atLeast('shoulder-flexion', 160),
         atLeast('scaption', 160),
         atLeast('wall-slide-height', 145),
         customary('wall-slides-clean', 10),
@@ -79,7 +79,6 @@ export const GRIP_AND_OVERHEAD = climb({
       support: { setUp: { position: 'carry' }, wanted: 0.2 },
       demands: [
         shareOfBodyMass('grip', 0.45),
-        atLeast('dead-hang', 20),
         atLeast('side-plank-hold', 30),
         atLeast('radial-deviation', 15),
         atLeast('ulnar-deviation', 25),
@@ -100,7 +99,7 @@ export const GRIP_AND_OVERHEAD = climb({
       pose: 'standing, weight at the shoulder',
       support: { setUp: { position: 'carry', where: 'overhead' }, wanted: 0.1 },
       demands: [
-        atLeast('shoulder-flexion', 170),
+        atLeast('shoulder-flexion', 160),
         atLeast('shoulder-external-rotation', 80),
         atLeast('shoulder-internal-rotation', 55),
         atLeast('scaption', 165),
@@ -126,7 +125,6 @@ export const GRIP_AND_OVERHEAD = climb({
       support: { setUp: { position: 'carry' }, wanted: 0.25 },
       demands: [
         shareOfBodyMass('grip', 0.55),
-        atLeast('dead-hang', 35),
         atLeast('fingertip-hold', 10),
         atLeast('radial-deviation', 18),
         atLeast('ulnar-deviation', 28),
@@ -136,7 +134,7 @@ export const GRIP_AND_OVERHEAD = climb({
         easier: ['thick-handle-hold'],
         dose: seconds(5, 10, 3, { perSide: true, restSeconds: 90 }),
         cue: 'Straight wrist; put it down before the fingers open.',
-        trains: { grip: 3, 'dead-hang': 1 },
+        trains: { grip: 3 },
         equipment: ['heavy weight'],
         excludedBy: HEAVY_GRIP,
       },
@@ -148,7 +146,7 @@ export const GRIP_AND_OVERHEAD = climb({
       pose: 'standing, weight overhead',
       support: { setUp: { position: 'carry', where: 'overhead' }, wanted: 0.1 },
       demands: [
-        atLeast('shoulder-flexion', 172),
+        atLeast('shoulder-flexion', 160),
         atLeast('scaption', 168),
         atLeast('wall-slide-height', 160),
         atMost('wall-slide-contact', 0),

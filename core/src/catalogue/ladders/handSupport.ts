@@ -200,7 +200,7 @@ export const HAND_SUPPORT = climb({
       pose: 'plank, leaning',
       support: { setUp: { position: 'plank', leanM: 0.1 } },
       demands: [
-        atLeast('wrist-extension-loaded', 100),
+        atLeast('wrist-extension-loaded', 95),
         within('elbow-crease', 30, 70),
         atLeast('lean-hold', 10),
         atLeast('plank-hold', 50),
@@ -223,7 +223,7 @@ export const HAND_SUPPORT = climb({
       pose: 'plank, leaning',
       support: { setUp: { position: 'plank', leanM: 0.15 } },
       demands: [
-        atLeast('wrist-extension-loaded', 105),
+        atLeast('wrist-extension-loaded', 95),
         within('elbow-crease', 30, 70),
         atLeast('arm-lean', 15),
         atLeast('lean-hold', 20),
@@ -248,7 +248,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'pike-hold', hipAngleDeg: 75 }, wanted: 0.85 },
       demands: [
         atLeast('wrist-extension-loaded', 95),
-        atLeast('shoulder-flexion', 170),
+        atLeast('shoulder-flexion', 165),
         atLeast('blade-rotation', 2),
         atLeast('wall-slide-height', 150),
         atMost('pike-hip-angle', 90),
@@ -275,7 +275,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'handstand', wallM: 0.2 } },
       demands: [
         atLeast('wrist-extension-loaded', 95),
-        atLeast('shoulder-flexion', 175),
+        atLeast('shoulder-flexion', 165),
         atLeast('blade-rotation', 2),
         atLeast('wall-slide-height', 160),
         atMost('wall-slide-contact', 0),

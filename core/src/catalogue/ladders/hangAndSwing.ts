@@ -54,7 +54,7 @@ export const HANG_AND_SWING = climb({
       pose: 'feet-supported hang, half',
       support: { setUp: { position: 'supported-hang' }, wanted: 0.5 },
       demands: [
-        atLeast('shoulder-flexion', 155),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 65),
         shareOfBodyMass('grip', 0.25),
         customary('scapular-push-ups', 10),
@@ -76,7 +76,7 @@ export const HANG_AND_SWING = climb({
       pose: 'feet-supported hang, one shoulder',
       support: { setUp: { position: 'supported-hang' }, wanted: 0.5 },
       demands: [
-        atLeast('shoulder-flexion', 160),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 70),
         shareOfBodyMass('grip', 0.3),
         ownLoad('hand-load-hang'),
@@ -99,7 +99,7 @@ export const HANG_AND_SWING = climb({
       pose: 'one-hand tap, feet light',
       support: { setUp: { position: 'supported-hang', hands: 'one' }, wanted: 0.6 },
       demands: [
-        atLeast('shoulder-flexion', 160),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 75),
         shareOfBodyMass('grip', 0.35),
         ownLoad('hand-load-hang'),
@@ -122,7 +122,7 @@ export const HANG_AND_SWING = climb({
       pose: 'free hang',
       support: { setUp: { position: 'free-hang' } },
       demands: [
-        atLeast('shoulder-flexion', 165),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-abduction', 160),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.4),
@@ -147,7 +147,7 @@ export const HANG_AND_SWING = climb({
       pose: 'free hang, one-hand tap',
       support: { setUp: { position: 'free-hang', hands: 'one' } },
       demands: [
-        atLeast('shoulder-flexion', 165),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-abduction', 160),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.45),
@@ -172,7 +172,7 @@ export const HANG_AND_SWING = climb({
       pose: 'hanging side crunch',
       support: { setUp: { position: 'free-hang' } },
       demands: [
-        atLeast('shoulder-flexion', 168),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-abduction', 165),
         atLeast('shoulder-external-rotation', 85),
         shareOfBodyMass('grip', 0.48),
@@ -197,7 +197,7 @@ export const HANG_AND_SWING = climb({
       pose: 'swing',
       support: { setUp: { position: 'swing', amplitudeDeg: 25 } },
       demands: [
-        atLeast('shoulder-flexion', 170),
+        atLeast('shoulder-flexion', 150),
         atLeast('shoulder-extension', 45),
         atLeast('shoulder-external-rotation', 85),
         shareOfBodyMass('grip', 0.5),
@@ -221,8 +221,8 @@ export const HANG_AND_SWING = climb({
       pose: 'hand-to-hand travel',
       support: { setUp: { position: 'swing', amplitudeDeg: 30, hands: 'one' } },
       demands: [
-        atLeast('shoulder-flexion', 170),
-        atLeast('shoulder-extension', 50),
+        atLeast('shoulder-flexion', 150),
+        atLeast('shoulder-extension', 45),
         atLeast('shoulder-external-rotation', 90),
         shareOfBodyMass('grip', 0.55),
         atLeast('free-hang', 50),

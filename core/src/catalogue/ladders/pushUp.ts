@@ -206,7 +206,7 @@ export const PUSH_UP = climb({
       pose: 'plank, lowered',
       support: { setUp: { position: 'push-up', arms: 'lowered' } },
       demands: [
-        atLeast('wrist-extension-loaded', 92),
+        atLeast('wrist-extension-loaded', 90),
         customary('scapular-push-ups', 20),
         ownLoad('hand-load-push'),
         atLeast('heel-of-hand-lifts', 18),
@@ -230,13 +230,13 @@ export const PUSH_UP = climb({
       pose: 'plank with a weight',
       support: { setUp: { position: 'push-up', addedKg: 8 } },
       demands: [
-        atLeast('wrist-extension-loaded', 95),
+        atLeast('wrist-extension-loaded', 90),
         customary('scapular-push-ups', 20),
         ownLoad('hand-load-push'),
         customary('heel-of-hand-lifts', 20),
         atLeast('plank-hold', 75),
         atLeast('raised-arm-hold', 20),
-        atLeast('shoulder-extension', 50),
+        atLeast('shoulder-extension', 45),
       ],
       practice: {
         id: 'practice-loaded-push-up',

@@ -1,6 +1,7 @@
-import { projectDefault } from '../../reference/index.ts';
+import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
 import type { Measure } from '../../measuring/index.ts';
-import { FRESH_DAYS, level, meanOfTrials, scatter, shoulderRange } from './defaults.ts';
+import { level, meanOfTrials, shoulderRange } from './defaults.ts';
+import { ERRORS } from './errors.ts';
 
 export const SHOULDER_MEASURES: readonly Measure[] = [
   shoulderRange({
@@ -20,6 +21,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'shoulder-extension',
+    ...ERRORS.reachBack,
     picture: 'shoulder-extension',
     name: 'Shoulder extension',
     phrase: 'shoulder extension',
@@ -66,6 +68,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'horizontal-adduction',
+    ...ERRORS.reachBack,
     name: 'Shoulder horizontal adduction',
     phrase: 'horizontal adduction',
     joint: 'shoulder',
@@ -82,6 +85,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'side-reach',
+    ...ERRORS.sideReach,
     name: 'Side reach behind the back, gap',
     phrase: 'reach behind the back',
     unit: 'cm',
@@ -89,8 +93,6 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
     joint: 'shoulder',
     motion: 'internal rotation',
     sided: true,
-    error: scatter(1.5),
-    freshDays: FRESH_DAYS.range,
     limits: { min: -20, max: 80, step: 1 },
     position: 'standing',
     instrument: 'tape',
@@ -99,7 +101,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
       'Bring the hands together without arching the back.',
       'Distance between the fingertips; overlap counts below zero.',
     ],
-    origin: projectDefault('standard error of 1.5 cm until the coach has repeated trials'),
+    origin: COMMON_PRACTICE,
   },
   level({
     id: 'blade-winging',
@@ -153,6 +155,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'wall-slide-height',
+    ...ERRORS.fold,
     picture: 'wall-slide-height',
     name: 'Wall slide, height with all contacts',
     phrase: 'wall slide',
@@ -188,6 +191,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'strap-pass-through',
+    ...ERRORS.strap,
     name: 'Strap pass-through',
     phrase: 'strap pass-through',
     unit: 'ratio',
@@ -195,8 +199,6 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
     joint: 'shoulder',
     motion: 'flexion',
     sided: false,
-    error: scatter(0.06),
-    freshDays: FRESH_DAYS.range,
     limits: { min: 0.5, max: 5, step: 0.01 },
     position: 'standing',
     instrument: 'tape',
@@ -205,10 +207,11 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
       'Find the narrowest grip that passes overhead and behind.',
       'Distance between the thumbs ÷ shoulder width.',
     ],
-    origin: projectDefault('0.06 shoulder widths, about 2.5 cm on the tape'),
+    origin: projectDefault('errors of 0.04 and 0.08 shoulder widths, about 2 and 3 cm on the tape'),
   },
   shoulderRange({
     id: 'shoulder-internal-rotation',
+    ...ERRORS.rotation,
     picture: 'shoulder-internal-rotation',
     name: 'Shoulder internal rotation',
     phrase: 'shoulder internal rotation',
@@ -225,6 +228,7 @@ export const SHOULDER_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'shoulder-external-rotation',
+    ...ERRORS.rotation,
     picture: 'shoulder-external-rotation',
     name: 'Shoulder external rotation',
     phrase: 'shoulder external rotation',

@@ -1,6 +1,7 @@
-import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
+import { COMMON_PRACTICE } from '../../reference/index.ts';
 import type { Measure } from '../../measuring/index.ts';
-import { bestOfTrials, cleanCount, FRESH_DAYS, hold, loadTolerated, meanOfTrials, scatter, shoulderRange } from './defaults.ts';
+import { bestOfTrials, cleanCount, hold, loadTolerated, meanOfTrials, shoulderRange } from './defaults.ts';
+import { ERRORS } from './errors.ts';
 
 export const SUPPORT_MEASURES: readonly Measure[] = [
   cleanCount({
@@ -48,14 +49,13 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   {
     ...bestOfTrials,
     id: 'seated-press',
+    ...ERRORS.plank,
     name: 'Seated press, hands down',
     phrase: 'seated press',
     unit: 'breaths',
     joint: 'scapula',
     motion: 'depression',
     sided: false,
-    error: { kind: 'fixed', amount: 1 },
-    freshDays: FRESH_DAYS.stability,
     limits: { min: 0, max: 40, step: 1 },
     position: 'seated',
     instrument: 'breaths counted',
@@ -82,6 +82,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'arm-lean',
+    ...ERRORS.lean,
     picture: 'arm-lean',
     name: 'Arm lean in the push-up position',
     phrase: 'arm lean',
@@ -90,7 +91,6 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
     sided: false,
     position: 'plank',
     limits: { min: -30, max: 60, step: 1 },
-    freshDays: FRESH_DAYS.stability,
     instrument: 'photo from the side, or inclinometer on the arm',
     protocol: [
       'Push-up position, elbows straight, blades wide.',
@@ -100,6 +100,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   shoulderRange({
     id: 'pike-hip-angle',
+    ...ERRORS.fold,
     picture: 'pike-hip-angle',
     name: 'Hip angle in a pike',
     phrase: 'hip angle in a pike',
@@ -132,6 +133,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   hold({
     id: 'forearm-plank-hold',
+    ...ERRORS.plank,
     name: 'Forearm plank',
     phrase: 'forearm plank',
     joint: 'scapula',
@@ -146,6 +148,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   hold({
     id: 'side-plank-hold',
+    ...ERRORS.sideSupport,
     name: 'Side plank',
     phrase: 'side plank',
     joint: 'shoulder',
@@ -160,6 +163,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   hold({
     id: 'plank-hold',
+    ...ERRORS.plank,
     name: 'Plank hold',
     phrase: 'plank',
     joint: 'trunk',
@@ -174,6 +178,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   hold({
     id: 'raised-arm-hold',
+    ...ERRORS.sideSupport,
     name: 'Plank, one arm raised',
     phrase: 'one-arm-raised plank on this arm',
     joint: 'scapula',
@@ -262,14 +267,13 @@ export const HANG_MEASURES: readonly Measure[] = [
   {
     ...bestOfTrials,
     id: 'ball-toss',
+    ...ERRORS.count,
     name: 'One-hand ball toss from a hang, catches in a row',
     phrase: 'catches in a row',
     unit: 'reps',
     joint: 'shoulder',
     motion: 'grasp',
     sided: false,
-    error: { kind: 'fixed', amount: 1 },
-    freshDays: FRESH_DAYS.stability,
     limits: { min: 0, max: 60, step: 1 },
     position: 'hanging',
     instrument: 'count, best of about three goes',
@@ -283,6 +287,7 @@ export const HANG_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'release-swing',
+    ...ERRORS.swing,
     device: 'swing',
     name: 'Swing after letting go',
     phrase: 'swing after letting go',
@@ -291,8 +296,6 @@ export const HANG_MEASURES: readonly Measure[] = [
     joint: 'shoulder',
     motion: 'bracing',
     sided: true,
-    error: scatter(2),
-    freshDays: FRESH_DAYS.stability,
     limits: { min: 0, max: 120, step: 1 },
     position: 'hanging',
     instrument: 'phone sensor at the belt',
@@ -301,6 +304,6 @@ export const HANG_MEASURES: readonly Measure[] = [
       'Let the other hand go and stay quiet for three seconds.',
       'Read the turn or swing from side to side, peak to peak.',
     ],
-    origin: projectDefault('standard error of 2° until the coach has repeated trials'),
+    origin: COMMON_PRACTICE,
   },
 ];

@@ -1,11 +1,13 @@
 import { COMMON_PRACTICE, projectDefault } from '../../reference/index.ts';
 import type { Measure } from '../../measuring/index.ts';
-import { cleanCount, FRESH_DAYS, level, meanOfTrials, scatter, wristRange } from './defaults.ts';
+import { cleanCount, level, meanOfTrials, wristRange } from './defaults.ts';
+import { ERRORS } from './errors.ts';
 
 export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'grip',
+    ...ERRORS.grip,
     device: 'squeeze',
     name: 'Grip',
     phrase: 'grip',
@@ -13,8 +15,6 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
     joint: 'grip',
     motion: 'grasp',
     sided: true,
-    error: scatter(1.5),
-    freshDays: FRESH_DAYS.grip,
     limits: { min: 0, max: 120, step: 0.5 },
     position: 'standing',
     instrument: 'hand dynamometer',
@@ -23,7 +23,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
       'Squeeze for three seconds, then rest a minute.',
       'Read the peak of each squeeze.',
     ],
-    origin: projectDefault('standard error of 1.5 kg until the coach has repeated trials'),
+    origin: COMMON_PRACTICE,
   },
   wristRange({
     id: 'wrist-extension',
@@ -87,6 +87,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'pronation',
+    ...ERRORS.forearm,
     name: 'Forearm pronation',
     phrase: 'pronation',
     joint: 'forearm',
@@ -101,6 +102,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'supination',
+    ...ERRORS.forearm,
     name: 'Forearm supination',
     phrase: 'supination',
     joint: 'forearm',
@@ -115,6 +117,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'elbow-extension',
+    ...ERRORS.elbow,
     better: 'inside',
     inside: { from: -2, to: 10 },
     picture: 'elbow-extension',
@@ -134,6 +137,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'elbow-crease',
+    ...ERRORS.crease,
     better: 'inside',
     inside: { from: 30, to: 60 },
     device: 'angle held',
@@ -144,8 +148,6 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
     joint: 'elbow',
     motion: 'extension',
     sided: true,
-    error: scatter(6),
-    freshDays: FRESH_DAYS.stability,
     limits: { min: -45, max: 90, step: 5 },
     position: 'hands and knees',
     instrument: 'by eye or photo',
@@ -154,7 +156,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
       'Look at the crease of each elbow from the front.',
       'Facing straight forward is 0° (over-rotated, often over-extended); toward the thumb counts up, 45° is the aim.',
     ],
-    origin: projectDefault('standard error of 6°: it is read by eye in steps of 5°'),
+    origin: projectDefault('errors of 5° and 8°: it is read by eye in steps of 5°'),
   },
   level({
     id: 'peel-test',
@@ -188,6 +190,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   }),
   wristRange({
     id: 'wrist-extension-loaded',
+    ...ERRORS.lean,
     picture: 'wrist-extension-loaded',
     name: 'Wrist extension, loaded',
     phrase: 'loaded wrist extension',
@@ -247,6 +250,7 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
   {
     ...meanOfTrials,
     id: 'confidence',
+    ...ERRORS.confidence,
     name: 'Confidence in the next position',
     phrase: 'confidence in the next position',
     unit: 'points',
@@ -255,8 +259,6 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
     sided: false,
     trials: 1,
     combine: 'best',
-    error: { kind: 'fixed', amount: 1 },
-    freshDays: FRESH_DAYS.stability,
     aboutNextRung: true,
     limits: { min: 0, max: 10, step: 1 },
     position: 'standing',

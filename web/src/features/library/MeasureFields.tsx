@@ -209,7 +209,7 @@ function inUnit(m: Measure, unit: Unit): Partial<Measure> {
       trials: 1,
       combine: 'best',
     };
-  const error: ErrorModel = m.error.kind === 'none' ? { kind: 'scatter', sem: 2, degreesOfFreedom: 4 } : m.error;
+  const error: ErrorModel = m.error.kind === 'none' ? ERRORS.amount.start : m.error;
   return { unit, choices: nothing, error, limits: m.choices ? { min: 0, max: UNITS[unit].max, step: 1 } : m.limits };
 }
 
@@ -222,16 +222,26 @@ function turned({ limits }: Measure, better: Measure['better']): Partial<Measure
   return { better, inside: better === 'inside' ? { from: limits.min, to: limits.max } : nothing };
 }
 
-/** The four kinds of error, each with the figures it starts from. */
+/** The kinds of error, each with the figures it starts from. */
 const ERRORS = {
-  scatter: { label: 'Standard error', start: { kind: 'scatter', sem: 2, degreesOfFreedom: 4 } },
-  share: { label: 'Share of the figure', start: { kind: 'share', share: 0.1 } },
-  fixed: { label: 'The same everywhere', start: { kind: 'fixed', amount: 1 } },
+  amount: { label: 'In its own unit', start: { kind: 'amount', within: 2, between: 3, degreesOfFreedom: 4 } },
+  share: { label: 'A share of the figure', start: { kind: 'share', within: 0.1, between: 0.15, degreesOfFreedom: 4 } },
 } as const satisfies Readonly<Record<string, { label: string; start: ErrorModel }>>;
 
 function ErrorFields({ measure: { error, unit }, edit, problemOf }: Part) {
   if (error.kind === 'none') return <p className="aside self-end text-sm">A level has no error.</p>;
   const problem = problemOf('error');
+  const percent = error.kind === 'share';
+  const field = (label: string, key: 'within' | 'between') => (
+    <NumberField
+      label={label}
+      unit={percent ? '%' : UNITS[unit].symbol}
+      step={percent ? 1 : 0.1}
+      value={percent ? Math.round(error[key] * 100) : error[key]}
+      problem={problem}
+      change={(v) => edit({ error: { ...error, [key]: percent ? v / 100 : v } })}
+    />
+  );
   return (
     <>
       <SelectField
@@ -240,35 +250,8 @@ function ErrorFields({ measure: { error, unit }, edit, problemOf }: Part) {
         options={Object.entries(ERRORS).map(([value, { label }]) => ({ value, label }))}
         change={(v) => edit({ error: ERRORS[v as keyof typeof ERRORS].start })}
       />
-      {error.kind === 'scatter' && (
-        <NumberField
-          label="Standard error of one trial"
-          unit={UNITS[unit].symbol}
-          step={0.1}
-          value={error.sem}
-          problem={problem}
-          change={(sem) => edit({ error: { ...error, sem } })}
-        />
-      )}
-      {error.kind === 'share' && (
-        <NumberField
-          label="Share"
-          unit="%"
-          value={Math.round(error.share * 100)}
-          problem={problem}
-          change={(percent) => edit({ error: { kind: 'share', share: percent / 100 } })}
-        />
-      )}
-      {error.kind === 'fixed' && (
-        <NumberField
-          label="Error"
-          unit={UNITS[unit].symbol}
-          step={0.1}
-          value={error.amount}
-          problem={problem}
-          change={(amount) => edit({ error: { kind: 'fixed', amount } })}
-        />
-      )}
+      {field('Error from trial to trial', 'within')}
+      {field('Error from occasion to occasion', 'between')}
     </>
   );
 }

@@ -56,7 +56,7 @@ export function blankMeasure(id: string): Measure {
     better: 'more',
     trials: 3,
     combine: 'mean',
-    error: { kind: 'scatter', sem: 3, degreesOfFreedom: 4 },
+    error: { kind: 'amount', within: 2, between: 3, degreesOfFreedom: 4 },
     freshDays: 28,
     limits: { min: 0, max: 180, step: 1 },
     position: 'standing',

@@ -1,7 +1,7 @@
 import { PICTURE_TEMPLATES } from '@myokinet/core/landmarks';
 import type { Library } from '@myokinet/core/library';
 import { type DeviceReading, type Measure, readingInWords } from '@myokinet/core/measuring';
-import { formatError, UNITS } from '@myokinet/core/quantities';
+import { formatError } from '@myokinet/core/quantities';
 
 export const DEVICE_WORDS: Readonly<Record<DeviceReading, string>> = {
   'angle held': 'Angle sensor: the angle that is held',
@@ -28,13 +28,15 @@ export function goodInWords({ better, inside, choices, unit }: Measure): string 
 /** The default error of a check. */
 export function errorInWords({ error, unit }: Measure): string {
   switch (error.kind) {
-    case 'scatter':
-      return `${formatError(error.sem, unit)} (standard error), until the trials say more`;
+    case 'amount':
+      return `${formatError(error.within, unit)} from trial to trial, ${formatError(error.between, unit)} from one occasion to the next (standard deviations)`;
     case 'share':
-      return `${Math.round(error.share * 100)}% of the figure`;
-    case 'fixed':
-      return `${error.amount} ${UNITS[unit].name}`;
+      return `${percent(error.within)} of the figure from trial to trial, ${percent(error.between)} from one occasion to the next`;
     case 'none':
       return 'Nothing: a level is what it is';
   }
+}
+
+function percent(share: number): string {
+  return `${Math.round(share * 100)}%`;
 }

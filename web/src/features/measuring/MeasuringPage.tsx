@@ -1,13 +1,13 @@
 import type { RepeatabilityReply } from '@myokinet/core/contracts';
 import { type Measure, type OwnError, OWN_ERROR_RULES, realFrom } from '@myokinet/core/measuring';
 import { dayInWords, formatError } from '@myokinet/core/quantities';
+import { ownErrorInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useMeasuringQuery } from './endpoints.ts';
 import { RepeatabilityForm } from './RepeatabilityForm.tsx';
-import { isTestable } from './testDraft.ts';
 import { TestResult } from './TestResult.tsx';
 
 /** What the coach's own figures are worth: the measuring error in each check, and the tests it comes from. */
@@ -21,9 +21,9 @@ export function MeasuringPage() {
       <section>
         <h1>What a figure is worth</h1>
         <p className="aside mt-1">
-          Every check starts with a default measuring error. Yours takes its place once {OWN_ERROR_RULES.targets} bodies or sides were
-          measured twice in a test, or once {OWN_ERROR_RULES.trainees} trainees gave enough repeated trials. The better you measure, the
-          narrower the error bands and the sooner a gate opens for the right reason.
+          Every check starts with default measuring errors. A test on {OWN_ERROR_RULES.targets} bodies or sides, measured twice, shows yours
+          from visit to visit; repeated trials of {OWN_ERROR_RULES.trainees} trainees or more show yours from trial to trial. The better you
+          measure, the narrower the error bands and the sooner a gate opens for the right reason.
         </p>
         <ProblemNote error={error} retry={() => void refetch()} />
         {data && <ErrorTable ownErrors={data.ownErrors} />}
@@ -51,47 +51,64 @@ function ErrorTable({ ownErrors }: { readonly ownErrors: Readonly<Record<string,
         <thead>
           <tr>
             <th scope="col">Check</th>
-            <th scope="col">Default error</th>
+            <th scope="col">Trial to trial</th>
+            <th scope="col">Visit to visit</th>
             <th scope="col">Yours</th>
             <th scope="col">Real from</th>
           </tr>
         </thead>
         <tbody>
-          {library.measures.filter(isTestable).map((measure) => {
-            const own = ownErrors[measure.id];
-            return (
-              <tr key={measure.id}>
-                <th scope="row" className="!border-b !border-base-300 align-top !whitespace-normal">
-                  {measure.name}
-                </th>
-                <td>{formatError(defaultOf(measure), measure.unit)}</td>
-                <td>
-                  {own ? (
-                    <>
-                      <span className="font-semibold">{formatError(own.sem, measure.unit)}</span>
-                      <span className="aside block text-sm">{own.words}</span>
-                    </>
-                  ) : (
-                    <span className="aside text-sm">not known yet</span>
-                  )}
-                </td>
-                <td>{formatError(realFrom(measure, own?.sem ?? defaultOf(measure)), measure.unit)}</td>
-              </tr>
-            );
-          })}
+          {library.measures
+            .filter((m) => m.error.kind !== 'none')
+            .map((measure) => {
+              const own = ownErrors[measure.id];
+              return (
+                <tr key={measure.id}>
+                  <th scope="row" className="!border-b !border-base-300 align-top !whitespace-normal">
+                    {measure.name}
+                  </th>
+                  <td>{inUnit(measure, withinOf(measure))}</td>
+                  <td>{inUnit(measure, betweenOf(measure))}</td>
+                  <td>
+                    {own ? (
+                      <>
+                        <span className="font-semibold">{ownFigure(own, measure)}</span>
+                        <span className="aside block text-sm">{ownErrorInWords(own)}</span>
+                      </>
+                    ) : (
+                      <span className="aside text-sm">{measure.error.kind === 'share' ? 'not asked' : 'not known yet'}</span>
+                    )}
+                  </td>
+                  <td>{inUnit(measure, realFrom(measure, own))}</td>
+                </tr>
+              );
+            })}
         </tbody>
       </table>
       <p className="aside mt-2 text-sm">
-        The error is the standard error of measurement of a single trial. “Real from” is the smallest difference between two occasions, each
-        with the trials its protocol asks for, that is a real change with 95% confidence (MDC95 = 1.96·√2·SEM/√trials; best-of checks
-        without the last root).
+        Errors are standard deviations: from trial to trial on one visit, and what placing the instrument anew and the day add from one
+        visit to the next. More trials shrink only the first. “Real from” is the smallest difference between two visits, each with the
+        trials its protocol asks for, that is a real change with 95% confidence: 1.96 × √2 × the error of a visit.
       </p>
     </div>
   );
 }
 
-function defaultOf({ error }: Measure): number {
-  return error.kind === 'scatter' ? error.sem : 0;
+function inUnit({ error, unit }: Measure, figure: number): string {
+  return error.kind === 'share' ? `${Math.round(figure * 100)}%` : formatError(figure, unit);
+}
+
+function withinOf({ error }: Measure): number {
+  return error.kind === 'none' ? 0 : error.within;
+}
+
+function betweenOf({ error }: Measure): number {
+  return error.kind === 'none' ? 0 : error.between;
+}
+
+function ownFigure({ within, occasion }: OwnError, measure: Measure): string {
+  if (occasion) return `${inUnit(measure, occasion.sem)} a visit`;
+  return within ? `${inUnit(measure, within.sd)} trial to trial` : '';
 }
 
 function Test({ test, now }: { readonly test: RepeatabilityReply; readonly now: Date }) {

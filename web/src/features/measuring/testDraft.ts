@@ -23,7 +23,7 @@ export interface TestRow {
 }
 
 /** A check with an error of measuring: what a test can tell something about. */
-export const isTestable = (m: Measure) => m.error.kind === 'scatter';
+export const isTestable = (m: Measure) => m.error.kind === 'amount';
 const FEWEST = 3;
 
 /** @param measure the first of the checks that can be tested */

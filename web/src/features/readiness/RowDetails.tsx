@@ -2,6 +2,7 @@ import { type Capacity, changeBetween, type Measure, readingInWords, readingWith
 import { formatAmount, formatBand, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { originInWords } from '@myokinet/core/reference';
+import { errorBasisInWords } from '@myokinet/core/words';
 import { X } from 'lucide-react';
 import { figureWords, type HeadroomRow } from './headroomRows.ts';
 
@@ -43,7 +44,7 @@ export function RowDetails({
               {h.capacity && (
                 <span className="aside">
                   {' '}
-                  on {shortDay(h.capacity.takenAt, now)}, {h.capacity.errorBasis}
+                  on {shortDay(h.capacity.takenAt, now)}, {errorBasisInWords(h.capacity)}
                 </span>
               )}
               {h.capacity && before && <span className="aside block text-sm">{sinceWords(measure, before, h.capacity, now)}</span>}
