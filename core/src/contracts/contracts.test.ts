@@ -75,9 +75,10 @@ const CONSULTATION = {
   id,
   screeningId: newId(),
   cautionIds: ['medical-hold'],
-  role: 'surgeon',
+  role: 'general practitioner',
   consultedOn: '2026-11-20',
   allowed: 'Light hangs, feet on the floor.',
+  permit: { loadPerArm: 0.25, overhead: true, hanging: true, headDown: false, effort: 5, until: '2027-02-01' },
 };
 
 it('takes what is right, as it came', () => {
@@ -147,7 +148,7 @@ describe.each<[string, new () => object, unknown, string, RegExp]>([
     ScreeningDto,
     { ...SCREEN, answers: SCREEN.answers.slice(1) },
     '/answers',
-    /1 of \d+ questions are not answered, first “Has a shoulder/,
+    /1 of \d+ questions are not answered, first “A disease of the heart/,
   ],
   ['a question answered twice', ScreeningDto, { ...SCREEN, answers: [...SCREEN.answers, SCREEN.answers[0]] }, '/answers', /answered twice/],
   [
@@ -160,6 +161,22 @@ describe.each<[string, new () => object, unknown, string, RegExp]>([
   ['a consultation about what never opens', ConsultationDto, { ...CONSULTATION, cautionIds: ['minor'] }, '/cautionIds', /can open/],
   ['a consultation tomorrow', ConsultationDto, { ...CONSULTATION, consultedOn: '2026-11-27' }, '/consultedOn', /in the future/],
   ['a consultation without its words', ConsultationDto, { ...CONSULTATION, allowed: 'ok' }, '/allowed', /at least 5 characters/],
+  [
+    'a permit of five times body weight',
+    ConsultationDto,
+    { ...CONSULTATION, permit: { ...CONSULTATION.permit, loadPerArm: 5 } },
+    '/permit/loadPerArm',
+    /at most 100%/,
+  ],
+  [
+    'a word for a whole year',
+    ConsultationDto,
+    { ...CONSULTATION, permit: { ...CONSULTATION.permit, until: '2027-11-20' } },
+    '/permit',
+    /at most 90 days: until 2027-02-18/,
+  ],
+  ['a word without limits', ConsultationDto, { ...CONSULTATION, permit: undefined }, '/permit', /./],
+  ['a physiotherapist on a medical hold', ConsultationDto, { ...CONSULTATION, role: 'physiotherapist' }, '/role', /opened by general/],
   ['somebody with no licence', ConsultationDto, { ...CONSULTATION, role: 'a friend' }, '/role', /Say who by role/],
   [
     'half a repetition',

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
+import { addDays, type CalendarDay, type Instant } from '../quantities/index.ts';
 import {
   type Answer,
   ANSWERS,
@@ -8,17 +9,20 @@ import {
   type BeightonTest,
   CAUTION_IDS,
   type CautionId,
+  cautionOf,
   isLiftable,
+  openedBy,
+  PERMIT_DAYS,
   PROFESSIONAL_ROLES,
   type ProfessionalRole,
   QUESTION_IDS,
   type QuestionId,
   questionOf,
 } from '../safety/index.ts';
-import { IsPastDay, IsPastInstant, IsPlainText } from './decorators.ts';
+import { IsCalendarDay, IsPastDay, IsPastInstant, IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
-import { AllDifferent, Parts, SomeOf } from './parts.ts';
+import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
 
 /** A side where the question has sides, `whole` where it has none. */
 const IsSideOfQuestion = () =>
@@ -46,6 +50,39 @@ const AreLiftable = () =>
       ? undefined
       : 'Name cautions that a licensed professional’s word can open.',
   );
+
+/** Each caution names who may open it: a physiotherapist does not open a heart. */
+const MayOpenThem = () =>
+  rule('mayOpenThem', (role, { cautionIds }) => {
+    if (!Array.isArray(cautionIds)) return undefined;
+    const closed = cautionIds.find(
+      (id) => CAUTION_IDS.includes(id as CautionId) && !openedBy(id as CautionId).includes(role as ProfessionalRole),
+    ) as CautionId | undefined;
+    return closed && `“${cautionOf(closed).name}” is opened by ${openedBy(closed).join(' or ')} only.`;
+  });
+
+/** From the consultation on, and at most ninety days. */
+const IsWithinDays = () =>
+  rule('isWithinDays', (permit, { consultedOn }) => {
+    const { until } = (permit ?? {}) as { until?: unknown };
+    if (typeof until !== 'string' || typeof consultedOn !== 'string' || Number.isNaN(Date.parse(consultedOn))) return undefined;
+    const last = addDays(`${consultedOn}T12:00:00.000Z` as Instant, PERMIT_DAYS).slice(0, 10);
+    if (until < consultedOn) return 'The last day lies before the consultation.';
+    return until > last ? `A word counts for at most ${PERMIT_DAYS} days: until ${last}.` : undefined;
+  });
+
+/** What a licensed professional permits. */
+export class PermitDto {
+  @Max(1, { message: 'The load on one arm is at most 100% of body weight.' })
+  @Min(0, { message: 'The load on one arm is at least 0%.' })
+  @IsNumber()
+  loadPerArm!: number;
+  @IsBoolean() overhead!: boolean;
+  @IsBoolean() hanging!: boolean;
+  @IsBoolean() headDown!: boolean;
+  @Max(10, { message: 'The effort is at most 10.' }) @Min(0, { message: 'The effort is at least 0.' }) @IsInt() effort!: number;
+  @IsCalendarDay() until!: CalendarDay;
+}
 
 export class ScreenAnswerDto {
   @IsIn(QUESTION_IDS) questionId!: QuestionId;
@@ -80,7 +117,10 @@ export class ConsultationDto {
   @ArrayMaxSize(CAUTION_IDS.length)
   @IsArray()
   cautionIds!: CautionId[];
-  @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` }) role!: ProfessionalRole;
+  @MayOpenThem()
+  @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` })
+  role!: ProfessionalRole;
   @IsPastDay('The day of the consultation') consultedOn!: string;
-  @IsPlainText('What was allowed', { min: 5, max: LIMITS.reason }) allowed!: string;
+  @IsPlainText('What was seen and said', { min: 5, max: LIMITS.reason }) allowed!: string;
+  @IsWithinDays() @Part(() => PermitDto) permit!: PermitDto;
 }

@@ -28,11 +28,11 @@ describe('the end of a run', () => {
 
   it('says of loaded drills that were left because of a stop sign why they were', () => {
     const run = ran(head, [setOf('plank')]);
-    expect(deedsBeforeClosing(run, library, [])).toEqual([]);
-    expect(deedsBeforeClosing(run, library, ['Sharp 7/10, right shoulder.'])).toEqual([
+    expect(deedsBeforeClosing(run, library, { stopSigns: [], cautions: [] })).toEqual([]);
+    expect(deedsBeforeClosing(run, library, { stopSigns: ['Sharp 7/10, right shoulder.'], cautions: [] })).toEqual([
       { kind: 'skip', itemId: 'item-plank', reason: 'stop sign' },
     ]);
     const done = ran(head, [setOf('plank'), setOf('plank', 2)]);
-    expect(deedsBeforeClosing(done, library, ['Sharp 7/10, right shoulder.'])).toEqual([]);
+    expect(deedsBeforeClosing(done, library, { stopSigns: ['Sharp 7/10, right shoulder.'], cautions: [] })).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import type { Library } from '../library/index.ts';
 import type { FloorDeed } from './events.ts';
 import type { RunState } from './run.ts';
-import { closedBecause } from './steps.ts';
+import { closedBecause, type Holds } from './steps.ts';
 
 /** What the end of a session asks for, as it was answered so far; texts as typed. */
 export interface Ending {
@@ -66,11 +66,11 @@ export function closingDeed({ effort, minutes, note }: Ending): Extract<FloorDee
 /**
  * What goes on record before the run is closed: drills that a stop sign or a lock kept from being done say so.
  *
- * @param holds why loaded work pauses, as sentences; none where nothing does
+ * @param holds what closes drills from outside the run
  */
-export function deedsBeforeClosing(run: RunState, library: Library, holds: readonly string[]): readonly FloorDeed[] {
+export function deedsBeforeClosing(run: RunState, library: Library, holds: Holds): readonly FloorDeed[] {
   return run.items.flatMap(({ now, skipped, done }): FloorDeed[] =>
-    !skipped && done.length < now.sets && closedBecause(library.asPlanned(now), run, { stopSigns: holds })
+    !skipped && done.length < now.sets && closedBecause(library.asPlanned(now), run, holds)
       ? [{ kind: 'skip', itemId: now.id, reason: 'stop sign' }]
       : [],
   );

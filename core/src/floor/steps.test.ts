@@ -7,7 +7,8 @@ const items = [
   itemOf('supported-one-shoulder-pack', { min: 5, max: 8 }),
   itemOf('neck-loosening', { sets: 1, min: 3, max: 5 }),
 ];
-const NONE = { stopSigns: [] };
+const NONE = { stopSigns: [], cautions: [] };
+const LOCKED = { stopSigns: ['Locked meanwhile.'], cautions: [] };
 const places = (form: 'sets' | 'circuit' | 'flow') =>
   stepsOf(ran(headOf(items, { form }), []), library).map((s) => `${s.drill.id.slice(0, 5)} ${s.round} ${s.side}`);
 
@@ -71,8 +72,8 @@ describe('what is closed', () => {
 
   it('says why', () => {
     expect(closedBecause(library.drill('plank'), felt({}), NONE)).toMatch(/^Ache 6\/10, left wrist, during: stop and step back/);
-    expect(closedBecause(library.drill('plank'), felt({ intensity: 1 }), { stopSigns: ['Locked meanwhile.'] })).toBe('Locked meanwhile.');
-    expect(closedBecause(library.drill('neck-loosening'), felt({ intensity: 1 }), { stopSigns: ['Locked meanwhile.'] })).toBeUndefined();
+    expect(closedBecause(library.drill('plank'), felt({ intensity: 1 }), LOCKED)).toBe('Locked meanwhile.');
+    expect(closedBecause(library.drill('neck-loosening'), felt({ intensity: 1 }), LOCKED)).toBeUndefined();
   });
 });
 

@@ -1,8 +1,8 @@
 import { sideLabel } from '../anatomy/index.ts';
-import { BREATH_SECONDS, type Drill, isLoaded } from '../drills/index.ts';
-import type { Library } from '../library/index.ts';
+import { BREATH_SECONDS, type Drill, strainOf } from '../drills/index.ts';
+import { exclusionByCaution, type Library } from '../library/index.ts';
 import { STATION_SECONDS } from '../planning/index.ts';
-import { symptomResponse } from '../safety/index.ts';
+import { type CautionInForce, cautionInWords, isStraining, symptomResponse } from '../safety/index.ts';
 import type { SetPlace } from './events.ts';
 import { type ItemState, type RunState, samePlace, sidesOfDrill } from './run.ts';
 
@@ -29,25 +29,30 @@ export function stepsOf({ head, items }: RunState, library: Library): readonly S
   return head.form === 'sets' ? all : all.toSorted((a, b) => a.round - b.round);
 }
 
-/** What closes drills from outside the run: open stop signs, and locks of the screening. */
+/** What closes drills from outside the run. */
 export interface Holds {
+  /** Open stop signs and locks, as sentences: whatever strains waits. */
   readonly stopSigns: readonly string[];
+  /** Cautions in force: each closes what it closes, also of what was planned before. */
+  readonly cautions: readonly CautionInForce[];
 }
 
 /**
- * Why a drill may not be done now; nothing where it may. After a stop sign loaded work ends, and whatever works the joint that hurts;
- * the rest of the body goes on.
+ * Why a drill may not be done now; nothing where it may. After a stop sign whatever strains ends, and whatever works the joint that
+ * hurts; the rest of the body goes on.
  *
  * @throws Refusal `drill-unknown`
  */
-export function closedBecause(drill: Drill, { symptoms }: Pick<RunState, 'symptoms'>, { stopSigns }: Holds): string | undefined {
+export function closedBecause(drill: Drill, { symptoms }: Pick<RunState, 'symptoms'>, { stopSigns, cautions }: Holds): string | undefined {
   const responses = symptoms.map((s) => symptomResponse([s], [])).filter((r) => r.act === 'stop');
   const hurt = responses.find((r) =>
     [drill.joint, ...drill.alsoWorks, ...(drill.handLoad?.joints ?? [])].some((j) => r.joints.includes(j)),
   );
   if (hurt) return hurt.reason;
   const [reason] = [...responses.map((r) => r.reason), ...stopSigns];
-  return reason !== undefined && isLoaded(drill) ? reason : undefined;
+  if (reason !== undefined && isStraining(strainOf(drill))) return reason;
+  const caution = exclusionByCaution(drill, cautions);
+  return caution && cautionInWords(caution);
 }
 
 /** Steps that are still to be done. */

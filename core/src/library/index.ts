@@ -10,7 +10,7 @@ export {
   type LibraryEntry,
 } from './library.ts';
 export { fittedTo } from './fit.ts';
-export { exclusionByCaution } from './exclusion.ts';
+export { checkClosedBy, exclusionByCaution } from './exclusion.ts';
 export { entryProblems, libraryProblems } from './problems.ts';
 export { askingFor, measureChangeProblems } from './measureProblems.ts';
 export { merged } from './merge.ts';

@@ -31,3 +31,4 @@ export { reliabilityInWords, repeatability, type Coefficient, type Repeatability
 export { strayTrial, type StrayTrial } from './strayTrial.ts';
 export { SKIP_REASONS, type Skip, type SkipReason } from './skips.ts';
 export { trialFrom } from './trialFrom.ts';
+export { strainOfCheck } from './strain.ts';

@@ -42,7 +42,7 @@ export function madeUpTrainee(seed: string, own: Partial<PlanBrief> = {}, days =
   const brief = { ...defaultBrief({ trainingDays, sessionMinutes: 10 * Math.round(between(3, 6)), equipment }), ...own };
   return {
     library,
-    cautions: some(CAUTION_IDS, 0.06).map((id) => ({ id, because: ['as answered'] })),
+    cautions: some(CAUTION_IDS, 0.025).map((id) => ({ id, because: ['as answered'] })),
     foothold: { ladderId: ladder.id, here },
     schools: DEFAULT_SCHOOLS,
     brief,

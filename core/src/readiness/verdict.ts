@@ -4,7 +4,7 @@ import { exclusionByCaution, type Library } from '../library/index.ts';
 import type { Capacity, MeasureOf } from '../measuring/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { KnownBody } from '../statics/index.ts';
-import type { CautionInForce, ScreeningOutcome, Symptom } from '../safety/index.ts';
+import { type CautionInForce, cautionOf, type ScreeningOutcome, type Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import { type Gate, judgeGate } from './gate.ts';
 import type { Practice } from './gateInput.ts';
@@ -71,7 +71,7 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     openStopSigns: facts.openStopSigns,
     lastStopSignClosedAt: facts.lastStopSignClosedAt,
     locks: screening.locks,
-    closedBy: closedRungs[rung.id],
+    closedBy: notLockedAnyway(closedRungs[rung.id]),
     since: [...facts.knownSince, ...[standing.cleanSince, facts.lastStopSignAt].filter((at) => at !== undefined)],
     practice: practiceFor(inHand, rung, library),
     settings: facts.settings,
@@ -116,6 +116,11 @@ function headroomsFor(rung: Rung, { library, body, capacities, skips, now }: Rea
 /** A check about the next rung says nothing about the one after: a signature makes it void. */
 function stillSpeaks({ measureId, takenAt }: Capacity, measureOf: MeasureOf, signedAt: Instant | undefined): boolean {
   return !signedAt || takenAt > signedAt || !measureOf(measureId).aboutNextRung;
+}
+
+/** A lock has a line of its own. */
+function notLockedAnyway(caution: CautionInForce | undefined): CautionInForce | undefined {
+  return caution && cautionOf(caution.id).kind === 'lock' && !caution.permit ? undefined : caution;
 }
 
 function rungsClosedBy(

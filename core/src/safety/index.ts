@@ -2,6 +2,7 @@ export {
   CAUTION_IDS,
   cautionInWords,
   cautionOf,
+  permitInWords,
   rebuildingJoints,
   type Caution,
   type CautionId,
@@ -13,18 +14,19 @@ export { BEIGHTON_TEST_IDS, BEIGHTON_TESTS, beightonScore, LAX_FROM, type Beight
 export {
   answerInWords,
   isLiftable,
-  PROFESSIONAL_ROLES,
+  openedBy,
   SCREENING_FRESH_DAYS,
   screeningOutcome,
   type Consultation,
   type LiftedCaution,
-  type ProfessionalRole,
   type ScreeningAnswer,
   type ScreenedPerson,
   type Screening,
   type ScreeningLock,
   type ScreeningOutcome,
 } from './screening.ts';
+export { CLOSABLE, isStraining, PERMIT_DAYS, permits, type Closable, type Permit, type Strain } from './permit.ts';
+export { PROFESSIONAL_ROLES, type ProfessionalRole } from './professionals.ts';
 export { SYMPTOM_ACTS, symptomResponse, type SymptomAct, type SymptomResponse } from './symptomResponse.ts';
 export {
   atSamePlace,

@@ -9,6 +9,8 @@ import {
   cautionOf,
   type Consultation,
   isLiftable,
+  openedBy,
+  type Permit,
   QUESTION_IDS,
   type QuestionId,
   questionOf,
@@ -29,7 +31,7 @@ function answered(yes: Partial<Record<QuestionId, BodySide>> = {}, own: Partial<
 }
 
 const outcome = (screening: Screening | undefined, consultations: readonly Consultation[] = [], birthYear = 1990) =>
-  screeningOutcome(screening, { birthYear, consultations, now });
+  screeningOutcome(screening ? [screening] : [], { birthYear, consultations, now });
 const idsOf = (screening: Screening | undefined, birthYear = 1990) => outcome(screening, [], birthYear).cautions.map((c) => c.id);
 
 describe('the questions', () => {
@@ -39,9 +41,9 @@ describe('the questions', () => {
     for (const caution of cautions) expect(caution.because[0]).toContain(questionOf(id).fact);
   });
 
-  it('reach every caution except the one that follows from age', () => {
+  it('reach every caution except those that follow from age and from not being asked', () => {
     const caused = new Set<CautionId>(QUESTION_IDS.flatMap((id) => [...questionOf(id).causes]));
-    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual(['minor']);
+    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual(['unscreened', 'minor']);
   });
 
   it('count unsure as yes, and say so', () => {
@@ -60,8 +62,8 @@ describe('the questions', () => {
 describe('a screening', () => {
   it('locks every gate until it is answered, when it is old, and when a question was never asked', () => {
     expect(outcome(undefined)).toMatchObject({ state: 'missing', locks: [{ code: 'never-screened' }] });
-    expect(outcome(answered({}, { takenAt: addDays(now, -365) })).state).toBe('fresh');
-    const old = outcome(answered({}, { takenAt: addDays(now, -366) }));
+    expect(outcome(answered({}, { takenAt: addDays(now, -180) })).state).toBe('fresh');
+    const old = outcome(answered({}, { takenAt: addDays(now, -181) }));
     expect([old.state, old.locks.length]).toEqual(['stale', 1]);
     const partial = outcome(answered({}, { answers: answered().answers.slice(2) }));
     expect([partial.state, partial.locks]).toEqual(['partial', [{ code: 'screening-partial', unasked: 2 }]]);
@@ -95,9 +97,10 @@ describe('a screening', () => {
 
 describe('a consultation', () => {
   const spoken = (own: Partial<Consultation> = {}): Consultation => ({
-    role: 'physiotherapist',
+    role: 'specialist doctor',
     consultedOn: '2026-11-20' as CalendarDay,
     allowed: 'Straight swings with a spotter.',
+    permit: PERMIT,
     cautionIds: ['unstable-under-load', 'shoulder-dislocated', 'medical-hold'],
     about: [
       { questionId: 'shoulder-dislocated', side: 'left' },
@@ -105,28 +108,76 @@ describe('a consultation', () => {
     ],
     ...own,
   });
+  const PERMIT: Permit = { loadPerArm: 0.5, overhead: true, hanging: true, headDown: false, effort: 7, until: '2027-01-10' as CalendarDay };
   const hurt = answered({ 'shoulder-dislocated': 'left', 'medical-hold': 'whole' });
 
   it('opens a lock and what waits for it, with who, when and what; what stands stays', () => {
     const { cautions, lifted, locks } = outcome(hurt, [spoken()]);
-    expect(cautions.map((c) => c.id)).toEqual(['shoulder-dislocated']);
+    expect(cautions.map((c) => [c.id, c.permit !== undefined])).toEqual([
+      ['medical-hold', true],
+      ['unstable-under-load', true],
+      ['shoulder-dislocated', false],
+    ]);
     expect(locks).toEqual([]);
     expect(lifted.map((l) => l.id).sort()).toEqual(['medical-hold', 'unstable-under-load']);
-    expect(lifted[0]?.by).toBe('physiotherapist consulted Fri 20 Nov: Straight swings with a spotter.');
+    expect(lifted[0]?.by).toBe('specialist doctor consulted Fri 20 Nov: Straight swings with a spotter.');
   });
 
   it.each<[string, Partial<Consultation>]>([
     ['about another caution', { cautionIds: ['pregnancy'] }],
     ['about the other side', { about: [{ questionId: 'shoulder-dislocated', side: 'right' }] }],
-    ['before the answer was given', { about: [] }],
-    ['more than a year ago', { consultedOn: '2025-11-20' as CalendarDay }],
+    ['about answers that were not given then', { about: [] }],
+    ['before the answer', { consultedOn: '2026-11-13' as CalendarDay }],
+    ['good until yesterday', { permit: { ...PERMIT, until: '2026-11-23' as CalendarDay } }],
+    ['without saying what it permits', { permit: undefined }],
+    ['of somebody whose word does not open it', { role: 'midwife or obstetrician' }],
   ])('opens nothing when it was %s', (_, own) => {
-    expect(outcome(hurt, [spoken(own)]).cautions.map((c) => c.id)).toContain('unstable-under-load');
+    const { cautions, lifted } = outcome(hurt, [spoken(own)]);
+    expect(cautions.find((c) => c.id === 'unstable-under-load')?.permit).toBeUndefined();
+    expect(lifted.map((l) => l.id)).not.toContain('unstable-under-load');
+  });
+
+  it('is good on its last day, and on the day of the answer', () => {
+    const edge = spoken({ consultedOn: '2026-11-14' as CalendarDay, permit: { ...PERMIT, until: '2026-11-24' as CalendarDay } });
+    expect(outcome(hurt, [edge]).locks).toEqual([]);
+  });
+
+  it('of a physiotherapist opens no heart: each caution names who may', () => {
+    expect(openedBy('heart-vessels')).not.toContain('physiotherapist');
+    expect(openedBy('recent-surgery')).toEqual(['surgeon']);
+    expect(openedBy('unscreened')).toEqual([]);
+  });
+
+  describe('a no after a yes', () => {
+    const of = (screenings: readonly Screening[], consultations: readonly Consultation[] = []) =>
+      screeningOutcome(screenings, { birthYear: 1990, consultations, now });
+    const no = answered({}, { takenAt: addDays(now, -1) });
+
+    it('opens nothing that a professional must open, however often the form is answered again', () => {
+      const { cautions, locks } = of([no, answered({}, { takenAt: addDays(now, -5) }), hurt]);
+      expect(cautions.map((c) => c.id)).toEqual(['medical-hold', 'unstable-under-load']);
+      expect(locks).toMatchObject([{ caution: { id: 'medical-hold', because: [expect.stringContaining('on Sat 14 Nov')] } }]);
+    });
+
+    it('counts once a professional was consulted after the event, by a role that may', () => {
+      expect(of([no, hurt], [spoken()]).cautions).toEqual([]);
+      expect(of([no, hurt], [spoken({ consultedOn: '2026-11-13' as CalendarDay })]).locks).toHaveLength(1);
+      expect(of([no, hurt], [spoken({ role: 'midwife or obstetrician' })]).locks).toHaveLength(1);
+    });
+
+    it('clears up an “unsure” about what only asks first, and never one about a lock', () => {
+      const unsure = (id: QuestionId) => ({
+        ...answered(),
+        answers: answered().answers.map((a) => (a.questionId === id ? { ...a, answer: 'unsure' as const } : a)),
+      });
+      expect(of([no, unsure('pregnancy')]).cautions).toEqual([]);
+      expect(of([no, unsure('blood-clot')]).locks).toHaveLength(1);
+    });
   });
 
   it('carries over to a later screening with the same answers', () => {
     const later = { ...hurt, takenAt: addDays(now, -1) };
-    expect(outcome(later, [spoken()]).locks).toEqual([]);
+    expect(screeningOutcome([later, hurt], { birthYear: 1990, consultations: [spoken()], now }).locks).toEqual([]);
   });
 });
 

@@ -1,7 +1,9 @@
 import type { BodySide } from '../anatomy/index.ts';
-import { ageOn, type Born, daysBetween, type CalendarDay, type Instant, shortDay } from '../quantities/index.ts';
+import { ageOn, type Born, type CalendarDay, calendarDay, daysBetween, type Instant, shortDay } from '../quantities/index.ts';
 import { type CautionId, type CautionInForce, cautionOf } from './cautions.ts';
 import { type BeightonTest, beightonScore, type Laxity } from './laxity.ts';
+import type { Permit } from './permit.ts';
+import type { ProfessionalRole } from './professionals.ts';
 import { type Answer, QUESTION_IDS, type QuestionId, questionOf } from './questions.ts';
 
 /** One answer of the screening. `side` says which, where the question has sides. */
@@ -19,30 +21,24 @@ export interface Screening {
   readonly beighton: readonly BeightonTest[] | null;
 }
 
-export const PROFESSIONAL_ROLES = [
-  'general practitioner',
-  'specialist doctor',
-  'surgeon',
-  'physiotherapist',
-  'midwife or obstetrician',
-] as const;
-export type ProfessionalRole = (typeof PROFESSIONAL_ROLES)[number];
-
 /** That a licensed professional was consulted: who by role, when, and what was allowed. */
 export interface Consultation {
   readonly role: ProfessionalRole;
   readonly consultedOn: CalendarDay;
   readonly allowed: string;
+  /** What it permits; without it the word opens nothing that strains. */
+  readonly permit?: Permit | undefined;
   /** The cautions it speaks about. */
   readonly cautionIds: readonly CautionId[];
   /** The answers it was about; a new or different one needs a new consultation. */
   readonly about: readonly Pick<ScreeningAnswer, 'questionId' | 'side'>[];
 }
 
-/** A caution that a consultation has opened. */
+/** A caution of which a consultation has opened what it permits. */
 export interface LiftedCaution {
   readonly id: CautionId;
   readonly by: string;
+  readonly permit: Permit;
 }
 
 /** Why the screening closes every gate. */
@@ -71,32 +67,33 @@ export interface ScreenedPerson extends Born {
 }
 
 const ADULT_AGE = 18;
-/** Days after which the screening is asked again, and a consultation is to be renewed (project defaults). */
-export const SCREENING_FRESH_DAYS = 365;
-const CONSULTATION_DAYS = 365;
+/** Days after which the screening is asked again (professional judgement, from memory, no single source). */
+export const SCREENING_FRESH_DAYS = 180;
 
 const RANK = { lock: 0, 'ask first': 1, stands: 2, note: 3 } as const;
 
 /**
- * What the answers of a screening mean for training: cautions with their causes, what a consultation has
- * opened, and what locks every gate.
+ * What the answers of a screening mean for training: cautions with their causes, what a consultation permits of them, and what locks
+ * every gate. A yes that a professional's word must open stays in force when a later form says no, until a consultation dated after it.
  *
- * @param screening the newest answers; undefined when the screening was never taken
+ * @param screenings the answers, newest first; none when the screening was never taken
  * @param person year of birth, consultations on record and the moment of judging
- * @example screeningOutcome(undefined, { birthYear: 1990, consultations: [], now }).locks
+ * @example screeningOutcome([], { birthYear: 1990, consultations: [], now }).locks
  * // [{ code: 'never-screened' }]
  */
-export function screeningOutcome(screening: Screening | undefined, { consultations, now, ...born }: ScreenedPerson): ScreeningOutcome {
-  const caused = causes(screening, born, now);
+export function screeningOutcome(screenings: readonly Screening[], { consultations, now, ...born }: ScreenedPerson): ScreeningOutcome {
+  const [screening] = screenings;
   const lifted: LiftedCaution[] = [];
   const cautions: CautionInForce[] = [];
-  for (const [id, { because, answers }] of caused) {
+  for (const [id, { because, answers }] of causes(screenings, consultations, born, now)) {
     const consultation = consultations.find((c) => opens(c, id, answers, now));
-    if (consultation) lifted.push({ id, by: consultationInWords(consultation, now) });
-    else cautions.push({ id, because });
+    if (consultation?.permit) lifted.push({ id, by: consultationInWords(consultation, now), permit: consultation.permit });
+    cautions.push({ id, because, ...(consultation?.permit ? { permit: consultation.permit } : {}) });
   }
   cautions.sort((a, b) => RANK[cautionOf(a.id).kind] - RANK[cautionOf(b.id).kind]);
-  const locks = cautions.filter((c) => cautionOf(c.id).kind === 'lock').map((caution): ScreeningLock => ({ code: 'caution', caution }));
+  const locks = cautions
+    .filter((c) => cautionOf(c.id).kind === 'lock' && !c.permit && c.id !== 'unscreened')
+    .map((caution): ScreeningLock => ({ code: 'caution', caution }));
   if (!screening) return { state: 'missing', cautions, lifted, locks: [{ code: 'never-screened' }, ...locks] };
   const unasked = QUESTION_IDS.filter((id) => !screening.answers.some((a) => a.questionId === id)).length;
   const stale = daysBetween(screening.takenAt, now) > SCREENING_FRESH_DAYS;
@@ -115,27 +112,67 @@ export function screeningOutcome(screening: Screening | undefined, { consultatio
   };
 }
 
-interface Caused {
-  readonly because: string[];
-  readonly answers: Pick<ScreeningAnswer, 'questionId' | 'side'>[];
+/** An answer behind a caution, and when it was given. */
+interface Given extends Pick<ScreeningAnswer, 'questionId' | 'side'> {
+  readonly at: Instant;
 }
 
-function causes(screening: Screening | undefined, born: Born, now: Date): ReadonlyMap<CautionId, Caused> {
+interface Caused {
+  readonly because: string[];
+  readonly answers: Given[];
+}
+
+function causes(
+  screenings: readonly Screening[],
+  consultations: readonly Consultation[],
+  born: Born,
+  now: Date,
+): ReadonlyMap<CautionId, Caused> {
   const caused = new Map<CautionId, Caused>();
-  const add = (id: CautionId, because: string, answer?: Pick<ScreeningAnswer, 'questionId' | 'side'>) => {
+  const add = (id: CautionId, because: string, answer?: Given) => {
     const entry = caused.get(id) ?? { because: [], answers: [] };
     caused.set(id, entry);
     entry.because.push(because);
-    if (answer) entry.answers.push({ questionId: answer.questionId, side: answer.side });
+    if (answer) entry.answers.push(answer);
   };
+  const [screening, ...earlier] = screenings;
+  if (!screening) add('unscreened', 'the questions before training are not answered');
   for (const given of screening?.answers ?? []) {
     if (given.answer === 'no') continue;
-    for (const id of questionOf(given.questionId).causes) add(id, answerInWords(given), given);
+    const { questionId, side } = given;
+    const first = firstOfRow(screenings, questionId);
+    for (const id of questionOf(questionId).causes) add(id, answerInWords(given), { questionId, side, at: first });
   }
+  for (const { given, at } of screening ? takenBackByForm(screening, earlier) : [])
+    for (const id of questionOf(given.questionId).causes) {
+      if (!isLiftable(id) || (given.answer === 'unsure' && cautionOf(id).kind !== 'lock')) continue;
+      const { questionId, side } = given;
+      if (consultations.some((c) => c.cautionIds.includes(id) && openedBy(id).includes(c.role) && isAfter(c, at))) continue;
+      add(id, `${answerInWords(given)}, on ${shortDay(at, now)}; a no since needs a professional’s word`, { questionId, side, at });
+    }
   const laxity = screening?.beighton ? beightonScore(screening.beighton) : undefined;
   if (laxity?.lax) add('lax-joints', `laxity ${laxity.points} of 9 points`);
   if (!surelyAdult(born, now)) add('minor', `born ${born.birthDate ?? born.birthYear}`);
   return caused;
+}
+
+/** When the newest unbroken row of yes answers to a question began. */
+function firstOfRow(screenings: readonly Screening[], questionId: QuestionId): Instant {
+  const end = screenings.findIndex((s) => s.answers.find((a) => a.questionId === questionId)?.answer === 'no');
+  const row = end === -1 ? screenings : screenings.slice(0, end);
+  return (row.findLast((s) => s.answers.some((a) => a.questionId === questionId)) ?? row[0])?.takenAt ?? ('' as Instant);
+}
+
+/** The newest yes to each question that the newest form answers with no. */
+function takenBackByForm({ answers }: Screening, earlier: readonly Screening[]): readonly { given: ScreeningAnswer; at: Instant }[] {
+  return answers.flatMap(({ questionId, answer }) => {
+    if (answer !== 'no') return [];
+    for (const before of earlier) {
+      const given = before.answers.find((a) => a.questionId === questionId && a.answer !== 'no');
+      if (given) return [{ given, at: before.takenAt }];
+    }
+    return [];
+  });
 }
 
 function surelyAdult(born: Born, now: Date): boolean {
@@ -153,22 +190,34 @@ export function answerInWords({ questionId, answer, side }: ScreeningAnswer): st
   return `${questionOf(questionId).fact}${where}${answer === 'unsure' ? ' (unsure, counted as yes)' : ''}`;
 }
 
-/** A consultation opens a caution that waits for one, as long as the answers behind it are those it was about. */
+/**
+ * A consultation opens of a caution what it permits, as long as the answers behind it are those it was about and were given before, its
+ * role may open it, and its time has not run out.
+ */
 function opens(
-  { cautionIds, about, consultedOn }: Consultation,
+  { role, cautionIds, about, permit, ...consultation }: Consultation,
   id: CautionId,
-  answers: readonly Pick<ScreeningAnswer, 'questionId' | 'side'>[],
+  answers: readonly Given[],
   now: Date,
 ): boolean {
-  if (!isLiftable(id) || !cautionIds.includes(id)) return false;
-  if (daysBetween(`${consultedOn}T00:00:00.000Z` as Instant, now) > CONSULTATION_DAYS) return false;
-  return answers.every((a) => about.some((b) => b.questionId === a.questionId && b.side === a.side));
+  if (!permit || !cautionIds.includes(id) || !openedBy(id).includes(role)) return false;
+  if (calendarDay(now) > permit.until) return false;
+  return answers.every((a) => isAfter(consultation, a.at) && about.some((b) => b.questionId === a.questionId && b.side === a.side));
+}
+
+/** On the day of the answer or later: of two on one day the hours are not known. */
+function isAfter({ consultedOn }: Pick<Consultation, 'consultedOn'>, at: Instant): boolean {
+  return consultedOn >= calendarDay(at);
+}
+
+/** Who may open a caution, by role; nobody where it is nobody's to open. */
+export function openedBy(id: CautionId): readonly ProfessionalRole[] {
+  return cautionOf(id).openedBy ?? [];
 }
 
 /** Whether a licensed professional's word can open this caution at all. */
 export function isLiftable(id: CautionId): boolean {
-  const { kind } = cautionOf(id);
-  return kind === 'lock' || kind === 'ask first';
+  return openedBy(id).length > 0;
 }
 
 function consultationInWords({ role, consultedOn, allowed }: Consultation, now: Date): string {

@@ -1,5 +1,5 @@
 import { shortDay } from '../quantities/index.ts';
-import { cautionInWords, type ScreeningLock } from '../safety/index.ts';
+import { cautionInWords, SCREENING_FRESH_DAYS, type ScreeningLock } from '../safety/index.ts';
 
 /**
  * Why the screening closes every gate, in a sentence.
@@ -11,7 +11,7 @@ export function lockInWords(lock: ScreeningLock, now: Date): string {
     case 'never-screened':
       return 'The screening before training has not been answered yet.';
     case 'screening-stale':
-      return `The screening was last answered on ${shortDay(lock.takenAt, now)}, more than a year ago. Ask again.`;
+      return `The screening was last answered on ${shortDay(lock.takenAt, now)}, more than ${SCREENING_FRESH_DAYS} days ago. Ask again.`;
     case 'screening-partial':
       return `${lock.unasked} ${lock.unasked === 1 ? 'question' : 'questions'} of the screening ${lock.unasked === 1 ? 'was' : 'were'} never asked. Complete it.`;
     case 'caution':

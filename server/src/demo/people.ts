@@ -1,6 +1,6 @@
 import type { TraineeDto } from '@myokinet/core/contracts';
 import { type Equipment, EQUIPMENT_IDS } from '@myokinet/core/drills';
-import type { BeightonTest, ProfessionalRole, QuestionId } from '@myokinet/core/safety';
+import type { BeightonTest, Permit, ProfessionalRole, QuestionId } from '@myokinet/core/safety';
 import type { BodySide } from '@myokinet/core/anatomy';
 
 /** How an invented trainee's half year went. */
@@ -25,7 +25,7 @@ export interface Story {
   readonly screeningNow?: Partial<Record<QuestionId, BodySide>>;
   readonly beighton?: readonly BeightonTest[];
   /** A licensed professional was consulted right after the first screening. */
-  readonly consulted?: { readonly role: ProfessionalRole; readonly allowed: string };
+  readonly consulted?: { readonly role: ProfessionalRole; readonly allowed: string; readonly permit: Omit<Permit, 'until'> };
   /** Rung-equivalent level at the start and at the end; 2.5 is halfway between the third rung and the fourth. */
   readonly from: number;
   readonly to: number;
@@ -170,11 +170,11 @@ export const CREW: readonly Story[] = [
       sex: 'male',
       stature: 185,
       mass: 96,
-      history: 'Master. Waiting for a doctor’s word. Shoulders tire early in a hang.',
+      history: 'Master. Waiting for a doctor’s word. Shoulders stiff overhead.',
     }),
     screening: { 'raised-pressure': 'whole' },
     screeningNow: { 'raised-pressure': 'whole', 'medical-hold': 'whole' },
-    behindIn: { 'packed-hang': 6 },
+    behindIn: { 'shoulder-flexion': 3.6 },
     from: 0.3,
     to: 2.2,
   },
@@ -261,7 +261,11 @@ export const CREW: readonly Story[] = [
       history: 'Sailmaker. Neck operated on in her youth, cleared since.',
     }),
     screening: { 'neck-condition': 'whole' },
-    consulted: { role: 'specialist doctor', allowed: 'Forearm inversions at a wall with a spotter; nothing on the head.' },
+    consulted: {
+      role: 'specialist doctor',
+      allowed: 'Forearm inversions at a wall with a spotter; nothing on the head.',
+      permit: { loadPerArm: 0.6, overhead: true, hanging: true, headDown: true, effort: 7 },
+    },
     from: 0.4,
     to: 3.4,
     weeks: 20,

@@ -10,7 +10,7 @@ import type { Ladder } from '@myokinet/core/ladders';
 import { measureSides } from '@myokinet/core/measuring';
 import { doseToBuildOn, proposeByRules, sessionMinutes } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
-import { isLiftable, QUESTION_IDS } from '@myokinet/core/safety';
+import { isLiftable, PERMIT_DAYS, QUESTION_IDS } from '@myokinet/core/safety';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { BUILT_IN_COACH } from '../context.ts';
 import { type Services, servicesFor } from '../services.ts';
@@ -21,6 +21,9 @@ import { CREW, type Story } from './people.ts';
 
 const SEED = 'myokinet-demo-1';
 const WEEKS = 26;
+/** Well before the questions, and a professional's word, run out. */
+const ASK_AGAIN_WEEKS = 12;
+const ASKING_HOUR = 7;
 const CHECK_HOUR = 16;
 const TRAINING_HOUR = 17;
 const SIGNING_HOUR = 9;
@@ -94,7 +97,11 @@ function live(story: Story, world: World): void {
     traits: new Map(measures.map((m) => [m, story.steady ? 0 : world.normal() * TRAIT_SPREAD])),
   };
 
-  for (let ago = weeks; ago >= 0; ago--) liveWeek(life, ago, addWeeks(monday, -ago), world);
+  for (let ago = weeks; ago >= 0; ago--) {
+    if (ago < weeks && (weeks - ago) % ASK_AGAIN_WEEKS === 0)
+      screening(traineeId, story, story.screening ?? {}, addHours(addWeeks(monday, -ago), ASKING_HOUR), world);
+    liveWeek(life, ago, addWeeks(monday, -ago), world);
+  }
 
   if (story.screeningNow) screening(traineeId, story, story.screeningNow, world.today, world);
 }
@@ -113,7 +120,9 @@ function screening(traineeId: string, story: Story, yes: NonNullable<Story['scre
   screenings.record(traineeId, { id, basedOn, takenAt: instant(moment), answers, beighton: [...(story.beighton ?? [])], note: '' });
   if (!story.consulted) return;
   const cautionIds = trainees.find(traineeId).screening.cautions.flatMap((c) => (isLiftable(c.id) ? [c.id] : []));
-  screenings.consult(traineeId, { id: world.newId(), screeningId: id, cautionIds, consultedOn: calendarDay(moment), ...story.consulted });
+  const permit = { ...story.consulted.permit, until: calendarDay(addDays(moment, PERMIT_DAYS - 1)) };
+  const consultedOn = calendarDay(moment);
+  screenings.consult(traineeId, { id: world.newId(), screeningId: id, cautionIds, consultedOn, ...story.consulted, permit });
 }
 
 function liveWeek(life: Life, ago: number, monday: Date, world: World): void {

@@ -1,7 +1,7 @@
 const SCREENING_COLUMNS = `s.id, s.trainee_id AS traineeId, s.taken_at AS takenAt, s.answers, s.beighton, s.note, c.name AS coach`;
 const CONSULTATION_COLUMNS = `
   k.id, k.trainee_id AS traineeId, k.screening_id AS screeningId, k.recorded_at AS recordedAt, k.role, k.consulted_on AS consultedOn,
-  k.allowed, k.caution_ids AS cautionIds, k.about, c.name AS coach`;
+  k.allowed, k.permit, k.caution_ids AS cautionIds, k.about, c.name AS coach`;
 
 export const TRAINEE_OF_STUDIO = `
   SELECT id FROM trainee WHERE id = @traineeId AND studio_id = @studioId`;
@@ -12,13 +12,12 @@ export const SCREENINGS_OF_TRAINEE = `
   WHERE s.trainee_id = @traineeId
   ORDER BY s.taken_at DESC, s.id DESC`;
 
-export const NEWEST_OF_STUDIO = `
+/** Newest first: a yes of an earlier one may still count. */
+export const SCREENINGS_OF_STUDIO = `
   SELECT ${SCREENING_COLUMNS}
-  FROM trainee t
-  JOIN screening s ON s.id = (
-    SELECT id FROM screening_in_force WHERE trainee_id = t.id ORDER BY taken_at DESC, id DESC LIMIT 1)
-  JOIN coach c ON c.id = s.coach_id
-  WHERE t.studio_id = @studioId`;
+  FROM screening_in_force s JOIN coach c ON c.id = s.coach_id
+  WHERE s.studio_id = @studioId
+  ORDER BY s.taken_at DESC, s.id DESC`;
 
 export const CONSULTATIONS_OF_TRAINEE = `
   SELECT ${CONSULTATION_COLUMNS}
@@ -37,7 +36,7 @@ export const INSERT_SCREENING = `
 
 export const INSERT_CONSULTATION = `
   INSERT INTO consultation (
-    id, studio_id, trainee_id, coach_id, screening_id, recorded_at, role, consulted_on, allowed, caution_ids, about
+    id, studio_id, trainee_id, coach_id, screening_id, recorded_at, role, consulted_on, allowed, permit, caution_ids, about
   ) VALUES (
-    @id, @studioId, @traineeId, @coachId, @screeningId, @recordedAt, @role, @consultedOn, @allowed, @cautionIds, @about
+    @id, @studioId, @traineeId, @coachId, @screeningId, @recordedAt, @role, @consultedOn, @allowed, @permit, @cautionIds, @about
   )`;

@@ -1,14 +1,19 @@
 import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreeningsReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Born, type Instant, instant } from '@myokinet/core/quantities';
-import { type ScreeningAnswer, type ScreeningOutcome, screeningOutcome } from '@myokinet/core/safety';
+import { type Permit, type ScreeningAnswer, type ScreeningOutcome, screeningOutcome } from '@myokinet/core/safety';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './statements.ts';
 
 type ScreeningRow = Omit<ScreeningReply, 'answers' | 'beighton'> & { traineeId: string; answers: string; beighton: string | null };
-type ConsultationRow = Omit<ConsultationReply, 'cautionIds' | 'about'> & { traineeId: string; cautionIds: string; about: string };
+type ConsultationRow = Omit<ConsultationReply, 'cautionIds' | 'about' | 'permit'> & {
+  traineeId: string;
+  cautionIds: string;
+  about: string;
+  permit: string | null;
+};
 
 /** Who is screened, as far as the outcome depends on it. */
 interface Person extends Born {
@@ -19,7 +24,7 @@ export function screeningStore(context: Context) {
   const { db, who, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
   const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.SCREENINGS_OF_TRAINEE);
-  const newestOfStudio = db.prepare<{ studioId: string }, ScreeningRow>(sql.NEWEST_OF_STUDIO);
+  const ofStudio = db.prepare<{ studioId: string }, ScreeningRow>(sql.SCREENINGS_OF_STUDIO);
   const consultationsOf = db.prepare<{ traineeId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_TRAINEE);
   const consultationsOfStudio = db.prepare<{ studioId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_STUDIO);
   const insertScreening = db.prepare(sql.INSERT_SCREENING);
@@ -27,11 +32,11 @@ export function screeningStore(context: Context) {
 
   const outcome = (
     { birthYear, birthDate }: Person,
-    newest: ScreeningRow | undefined,
+    screenings: readonly ScreeningRow[],
     consultations: readonly ConsultationRow[],
     moment = now(),
   ): ScreeningOutcome =>
-    screeningOutcome(newest && screeningReply(newest), {
+    screeningOutcome(screenings.map(screeningReply), {
       birthYear,
       birthDate: birthDate ?? null,
       consultations: consultations.map(consultationReply),
@@ -56,21 +61,21 @@ export function screeningStore(context: Context) {
     reply,
 
     outcomeOf: (person: Person): ScreeningOutcome =>
-      outcome(person, ofTrainee.all({ traineeId: person.id })[0], consultationsOf.all({ traineeId: person.id })),
+      outcome(person, ofTrainee.all({ traineeId: person.id }), consultationsOf.all({ traineeId: person.id })),
 
     /** The outcome as it was at a moment, by the answers and consultations that count today. */
     outcomeAt(person: Person, moment: Date): ScreeningOutcome {
       const until = instant(moment);
-      const newest = ofTrainee.all({ traineeId: person.id }).find((s) => s.takenAt <= until);
+      const screenings = ofTrainee.all({ traineeId: person.id }).filter((s) => s.takenAt <= until);
       const consultations = consultationsOf.all({ traineeId: person.id }).filter((c) => c.recordedAt <= until);
-      return outcome(person, newest, consultations, moment);
+      return outcome(person, screenings, consultations, moment);
     },
 
     /** The outcome of everybody in the studio, gathered once. */
     outcomesOfStudio(): (person: Person) => ScreeningOutcome {
-      const newest = new Map(newestOfStudio.all({ studioId: who.studioId }).map((row) => [row.traineeId, row]));
+      const screenings = groupRows(ofStudio.all({ studioId: who.studioId }), (s) => s.traineeId);
       const consultations = groupRows(consultationsOfStudio.all({ studioId: who.studioId }), (k) => k.traineeId);
-      return (person) => outcome(person, newest.get(person.id), consultations.get(person.id) ?? []);
+      return (person) => outcome(person, screenings.get(person.id) ?? [], consultations.get(person.id) ?? []);
     },
 
     record(traineeId: string, dto: ScreeningDto): ScreeningsReply {
@@ -106,6 +111,7 @@ export function screeningStore(context: Context) {
           studioId: who.studioId,
           coachId: who.coachId,
           recordedAt: instant(now()) satisfies Instant,
+          permit: JSON.stringify(dto.permit),
           cautionIds: JSON.stringify(dto.cautionIds),
           about: JSON.stringify(about),
         });
@@ -115,7 +121,18 @@ export function screeningStore(context: Context) {
   };
 }
 
-function screeningReply({ traineeId: _, answers, beighton, ...row }: ScreeningRow): ScreeningReply {
+/** An answered form never changes, so each is read once. */
+const READ = new Map<string, ScreeningReply>();
+
+function screeningReply(row: ScreeningRow): ScreeningReply {
+  const known = READ.get(row.id);
+  if (known) return known;
+  const read = readScreening(row);
+  READ.set(row.id, read);
+  return read;
+}
+
+function readScreening({ traineeId: _, answers, beighton, ...row }: ScreeningRow): ScreeningReply {
   return {
     ...row,
     answers: JSON.parse(answers) as ScreeningReply['answers'],
@@ -123,11 +140,12 @@ function screeningReply({ traineeId: _, answers, beighton, ...row }: ScreeningRo
   };
 }
 
-function consultationReply({ traineeId: _, cautionIds, about, ...row }: ConsultationRow): ConsultationReply {
+function consultationReply({ traineeId: _, cautionIds, about, permit, ...row }: ConsultationRow): ConsultationReply {
   return {
     ...row,
     cautionIds: JSON.parse(cautionIds) as ConsultationReply['cautionIds'],
     about: JSON.parse(about) as ConsultationReply['about'],
+    ...(permit === null ? {} : { permit: JSON.parse(permit) as Permit }),
   };
 }
 

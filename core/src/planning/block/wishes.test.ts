@@ -123,7 +123,9 @@ describe('an impossible brief is refused with the smallest change', () => {
   it('a drill of every week that may not be planned', async () => {
     const closed = library.drills.find((d) => d.equipment.length > 0)!;
     const none = { gym: [], home: [], deck: [] };
-    expect(await refusal({ equipment: none, always: [closed.id] })).toMatch(/but may not be planned: Needs .*Take it off that list\./);
+    expect(await refusal({ equipment: none, always: [closed.id] }, { cautions: [] })).toMatch(
+      /but may not be planned: Needs .*Take it off that list\./,
+    );
   });
 
   it('pins that take more than the minutes', async () => {

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { readCell, stateOf, whereToGoOn } from '@myokinet/core/checking';
 import { useLibrary } from '../../client/LibraryContext.ts';
-import { type CheckDesk, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
+import { type CheckDesk, ClosedChecks, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { NoteField } from '../../kit/NoteField.tsx';
@@ -28,21 +28,27 @@ export function BatteryPage() {
   const desk = useCheckDesk(trainee.id, asked ? scopeFrom(asked, library) : undefined);
   // A battery that is under way knows what it is about.
   const scope = scopeFrom(asked ?? desk.value.scope, library);
-  const { measures, isLoading } = useScope(trainee, scope);
+  const { measures, closed, isLoading } = useScope(trainee, scope);
   const measuring = useMeasuringQuery();
   if (isLoading || desk.isLoading) return <Waiting />;
   if (measures.length === 0)
     return (
       <div className="p-6">
+        <ClosedChecks closed={closed} />
         <Empty title="No check to take">
-          <p>The next gate of this trainee asks for no check.</p>
+          <p>{closed.length > 0 ? 'Every check of these is closed.' : 'The next gate of this trainee asks for no check.'}</p>
           <Link className="btn mt-3" to="?scope=all" replace>
-            Take every check
+            {closed.length > 0 ? 'Take what is open of every check' : 'Take every check'}
           </Link>
         </Empty>
       </div>
     );
-  return <Battery key={scope} {...{ trainee, desk, measures }} ownErrors={measuring.data?.ownErrors ?? NO_ERRORS} />;
+  return (
+    <>
+      <ClosedChecks closed={closed} />
+      <Battery key={scope} {...{ trainee, desk, measures }} ownErrors={measuring.data?.ownErrors ?? NO_ERRORS} />
+    </>
+  );
 }
 
 /** Checks that are in the battery although this page was opened for others: another device, or an earlier start. */

@@ -12,6 +12,7 @@ import { Waiting } from '../../kit/Waiting.tsx';
 import { ReportSymptom } from '../record/index.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { readCell } from '@myokinet/core/checking';
+import { ClosedChecks } from './ClosedChecks.tsx';
 import { MeasureRow } from './MeasureRow.tsx';
 import { ProtocolCard } from './ProtocolCard.tsx';
 import { ScopeField } from './ScopeField.tsx';
@@ -28,7 +29,7 @@ export function TakeCheckPage() {
   const library = useLibrary();
   const scope = scopeFrom(search.get('scope'), library);
   const desk = useCheckDesk(trainee.id, scope);
-  const { measures, isLoading } = useScope(trainee, scope);
+  const { measures, closed, isLoading } = useScope(trainee, scope);
   if (isLoading) return <Waiting />;
 
   const filled = Object.entries(desk.value.cells).filter(([, c]) => c.text.trim() !== '');
@@ -60,6 +61,7 @@ export function TakeCheckPage() {
             nudge
           </p>
         </div>
+        <ClosedChecks closed={closed} />
         {WORKING_POSITIONS.map((position) => {
           const here = measures.filter((m) => m.position === position);
           return here.length === 0 ? null : (

@@ -4,3 +4,4 @@ export { checkEndpoints, useAllChecksQuery, useRecordCheckMutation } from './end
 export { originWords } from './originWords.ts';
 export { scopeFrom, useScope } from './scopes.ts';
 export { type CheckDesk, useCheckDesk } from './useCheckDesk.ts';
+export { ClosedChecks } from './ClosedChecks.tsx';

@@ -1,7 +1,8 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { measuresDemanded } from '@myokinet/core/ladders';
-import type { Library } from '@myokinet/core/library';
+import { checkClosedBy, type Library } from '@myokinet/core/library';
 import type { Measure } from '@myokinet/core/measuring';
+import type { CautionInForce } from '@myokinet/core/safety';
 import { useMemo } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
@@ -9,17 +10,35 @@ import { useReadinessQuery } from '../readiness/index.ts';
 /** Which checks a battery holds; anything else names the checks themselves. */
 export const SCOPES = { gate: 'The next gate', ladder: 'The whole ladder', all: 'Every check' } as const;
 
-/** The checks of a scope, in the order that avoids getting up and down. */
-export function useScope(trainee: TraineeReply, scope: string): { readonly measures: readonly Measure[]; readonly isLoading: boolean } {
+/** A check that a caution keeps from the trainee. */
+export interface ClosedCheck {
+  readonly measure: Measure;
+  readonly caution: CautionInForce;
+}
+
+interface ScopeOfChecks {
+  readonly measures: readonly Measure[];
+  readonly closed: readonly ClosedCheck[];
+  readonly isLoading: boolean;
+}
+
+/** The checks of a scope, in the order that avoids getting up and down, and those of it that a caution closes. */
+export function useScope(trainee: TraineeReply, scope: string): ScopeOfChecks {
   const library = useLibrary();
   const { data, isLoading } = useReadinessQuery(trainee.id);
-  const measures = useMemo(() => {
+  const { cautions } = trainee.screening;
+  const { measures, closed } = useMemo(() => {
     const gate = () => data?.headrooms.map((h) => h.demand.measureId) ?? [];
     const wanted =
       scope === 'gate' ? gate() : scope === 'ladder' ? measuresDemanded(library.ladder(trainee.ladderId).rungs) : scope.split(',');
-    return scope === 'all' ? library.measures : library.measures.filter((m) => wanted.includes(m.id));
-  }, [scope, library, trainee.ladderId, data]);
-  return { measures, isLoading };
+    const all = scope === 'all' ? library.measures : library.measures.filter((m) => wanted.includes(m.id));
+    const closed = all.flatMap((measure): ClosedCheck[] => {
+      const caution = checkClosedBy(measure, cautions);
+      return caution ? [{ measure, caution }] : [];
+    });
+    return { measures: all.filter((m) => !closed.some((c) => c.measure === m)), closed };
+  }, [scope, library, trainee.ladderId, cautions, data]);
+  return { measures, closed, isLoading };
 }
 
 /** A scope out of an address, safe to hand on. */

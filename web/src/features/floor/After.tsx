@@ -59,7 +59,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
   const close = closingDeed(ending);
   const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: instant(new Date()) }, { now: new Date() });
   const save = async () => {
-    for (const deed of deedsBeforeClosing(run, person.library, person.kept.holds)) await person.happen(deed);
+    for (const deed of deedsBeforeClosing(run, person.library, person.holds)) await person.happen(deed);
     tell({ kind: (await person.happen(close)) === undefined ? 'not kept' : 'kept' });
   };
 

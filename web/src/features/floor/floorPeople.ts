@@ -1,4 +1,4 @@
-import type { FloorDeed, RunState, Step } from '@myokinet/core/floor';
+import type { FloorDeed, Holds, RunState, Step } from '@myokinet/core/floor';
 import { openSteps, runOf } from '@myokinet/core/floor';
 import { fittedTo, type Library, openLibrary, EMPTY_LIBRARY } from '@myokinet/core/library';
 import { type KnownBody, traineeBody } from '@myokinet/core/statics';
@@ -13,6 +13,8 @@ export interface FloorPerson {
   readonly name: string;
   readonly kept: FloorRun;
   readonly run: RunState;
+  /** What closes drills from outside the run. */
+  readonly holds: Holds;
   readonly library: Library;
   readonly body: KnownBody;
   /** Sets still to do, in order. */
@@ -30,14 +32,16 @@ export function useFloorPeople(runIds: readonly string[]): readonly FloorPerson[
     .map((kept): FloorPerson => {
       const { library, body } = fittedFor(kept.pack);
       const run = runOf(kept.pack.head, kept.events);
+      const holds = { stopSigns: kept.holds, cautions: kept.pack.trainee.screening.cautions };
       return {
         runId: kept.pack.id,
         name: kept.pack.trainee.name,
         kept,
         run,
+        holds,
         library,
         body,
-        open: run.closed || run.givenUp ? [] : openSteps(run, library, { stopSigns: kept.holds }),
+        open: run.closed || run.givenUp ? [] : openSteps(run, library, holds),
         happen: (deed, id) => floor.happen(home, kept.pack.id, deed, id),
       };
     });

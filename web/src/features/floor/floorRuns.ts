@@ -1,5 +1,6 @@
 import type { FloorPhotoReply, FloorRunReply } from '@myokinet/core/contracts';
 import type { FloorEvent } from '@myokinet/core/floor';
+import { lockInWords } from '@myokinet/core/words';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Problem } from '../../client/problem.ts';
 import type { FloorPack, KeptPhoto } from './keep.ts';
@@ -37,6 +38,14 @@ interface Of {
   readonly runId: string;
 }
 
+/** What the pack itself says, until the server answers. */
+function holdsOf({ trainee, history, packedAt }: FloorPack): readonly string[] {
+  return [
+    ...history.stopSigns.filter((s) => !s.closure).map((s) => s.reason),
+    ...trainee.screening.locks.map((lock) => lockInWords(lock, new Date(packedAt))),
+  ];
+}
+
 const slice = createSlice({
   name: 'floor',
   initialState: {} as FloorRuns,
@@ -52,7 +61,7 @@ const slice = createSlice({
         [pack.id]: {
           photos: [],
           link: unsent.length > 0 ? 'sending' : 'kept',
-          holds: [],
+          holds: holdsOf(pack),
           ...known,
           pack,
           events: merged(known?.events ?? [], events),

@@ -51,7 +51,7 @@ const packOf = (): FloorPack => {
       progress: 'count',
       items: [{ id: itemId, drillId: 'plank', sets: 3, min: 10, max: 20, restSeconds: 30 }],
     },
-    trainee: { id: newId(), name: 'Ada Spar' } as TraineeReply,
+    trainee: { id: newId(), name: 'Ada Spar', screening: { cautions: [], locks: [] } } as unknown as TraineeReply,
     content: BUILT_IN,
     schools: DEFAULT_SCHOOLS,
     foothold: { ladderId: 'push-up', here: 0 },

@@ -16,7 +16,7 @@ export function MeasuringPage() {
   if (isLoading) return <Waiting />;
   const now = new Date();
   return (
-    <div className="mx-auto grid w-full max-w-6xl gap-x-10 gap-y-6 px-4 py-5 sm:px-6 xl:grid-cols-[minmax(0,1fr)_32rem]">
+    <div className="mx-auto grid w-full max-w-6xl grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 px-4 py-5 sm:px-6 xl:grid-cols-[minmax(0,1fr)_32rem]">
       <title>Measuring · Myokinet</title>
       <section>
         <h1>What a figure is worth</h1>

@@ -1,7 +1,15 @@
 import type { ScreeningsReply } from '@myokinet/core/contracts';
 import { exclusionByCaution } from '@myokinet/core/library';
 import { worksRebuilding } from '@myokinet/core/planning';
-import { type CautionInForce, type CautionKind, cautionOf, isLiftable, type ScreeningOutcome } from '@myokinet/core/safety';
+import {
+  type CautionInForce,
+  type CautionKind,
+  cautionOf,
+  isLiftable,
+  openedBy,
+  permitInWords,
+  type ScreeningOutcome,
+} from '@myokinet/core/safety';
 import { CircleCheck, Lock, OctagonAlert } from 'lucide-react';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
@@ -9,7 +17,7 @@ import { useCurrentTrainee } from '../trainee/index.ts';
 import { ConsultationForm } from './ConsultationForm.tsx';
 
 const KIND_WORDS: Readonly<Record<CautionKind, string>> = {
-  lock: 'Locks every gate',
+  lock: 'Locks every gate and everything straining',
   'ask first': 'Waits for a licensed professional',
   stands: 'Stands as long as the answer does',
   note: 'For your attention',
@@ -33,24 +41,26 @@ export function Consequences({ outcome, screening, unsaved }: ConsequencesProps)
         </p>
       )}
       <ul>
-        {outcome.cautions.map((caution) => (
-          <CautionEntry key={caution.id} caution={caution} />
-        ))}
+        {outcome.cautions
+          .filter((c) => !c.permit)
+          .map((caution) => (
+            <CautionEntry key={caution.id} caution={caution} />
+          ))}
       </ul>
       {outcome.lifted.length > 0 && (
         <>
           <h3 className="mt-3">Opened by a professional’s word</h3>
           <ul className="text-sm">
-            {outcome.lifted.map(({ id, by }) => (
+            {outcome.lifted.map(({ id, by, permit }) => (
               <li key={id} className="mt-1 border-s-4 border-success ps-2.5">
-                <span className="font-semibold">{cautionOf(id).name}:</span> {by}
+                <span className="font-semibold">{cautionOf(id).name}:</span> {by} <span className="block">{permitInWords(permit)}</span>
               </li>
             ))}
           </ul>
         </>
       )}
       {screening.current && !unsaved && (
-        <ConsultationForm screeningId={screening.current.id} cautions={outcome.cautions.filter((c) => isLiftable(c.id))} />
+        <ConsultationForm screeningId={screening.current.id} cautions={outcome.cautions.filter((c) => isLiftable(c.id) && !c.permit)} />
       )}
       <p className="aside mt-3 text-sm">Coaching aid, not medical advice. A licensed clinician decides about injuries.</p>
     </section>
@@ -80,7 +90,8 @@ function CautionEntry({ caution }: { readonly caution: CautionInForce }) {
         <span className="aside">Because:</span> {caution.because.join('; ')}.
       </p>
       <p className="aside text-sm">
-        {KIND_WORDS[kind]}.{drills.length > 0 && ` Excludes ${general.length} drills`}
+        {KIND_WORDS[kind]}.{openedBy(caution.id).length > 0 && ` Opened by: ${openedBy(caution.id).join(', ')}.`}
+        {drills.length > 0 && ` Excludes ${general.length} drills`}
         {rungs.length > 0 &&
           ` and ${rungs.length} ${rungs.length === 1 ? 'rung' : 'rungs'} of ${ladder.name}: ${rungs.map((r) => r.name).join(', ')}`}
         {drills.length > 0 && '.'}

@@ -7,6 +7,7 @@ import {
   QUESTION_GROUPS,
   QUESTION_IDS,
   questionOf,
+  SCREENING_FRESH_DAYS,
   screeningOutcome,
   type ScreeningOutcome,
 } from '@myokinet/core/safety';
@@ -39,7 +40,7 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
   const answers = screeningFrom(value, now).answers;
   const outcome = unsaved
     ? screeningOutcome(
-        { takenAt: instant(now), answers, beighton: value.beighton },
+        [{ takenAt: instant(now), answers, beighton: value.beighton }, ...(current ? [current] : []), ...screening.earlier],
         { birthYear: trainee.birthYear, birthDate: trainee.birthDate ?? null, consultations, now },
       )
     : trainee.screening;
@@ -101,7 +102,7 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
               : unsaved
                 ? 'Every question is answered.'
                 : due
-                  ? 'More than a year old: ask again, and save.'
+                  ? `More than ${SCREENING_FRESH_DAYS} days old: ask again, and save.`
                   : 'Saved. Change an answer, or record that nothing changed.'}
           </span>
           {!unsaved && (

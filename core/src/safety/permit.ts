@@ -1,0 +1,78 @@
+import type { CalendarDay } from '../quantities/index.ts';
+
+/** What a licensed professional permits while a caution stands; only that opens. */
+export interface Permit {
+  /** Most load on one arm, as a share of body weight: 0 to 1. */
+  readonly loadPerArm: number;
+  readonly overhead: boolean;
+  readonly hanging: boolean;
+  readonly headDown: boolean;
+  /** Hardest effort, 0 to 10. */
+  readonly effort: number;
+  /** The last day on which it counts, at most {@link PERMIT_DAYS} after the consultation. */
+  readonly until: CalendarDay;
+}
+
+/** Longest time for which a word counts (professional judgement, from memory, no single source). */
+export const PERMIT_DAYS = 90;
+
+/** How a drill or a check strains the body. */
+export interface Strain {
+  /** Hardest effort asked for, 0 to 10. */
+  readonly effort: number;
+  /** Share of body weight on one arm. */
+  readonly loadPerArm: number;
+  readonly overhead: boolean;
+  readonly hanging: boolean;
+  readonly headDown: boolean;
+  readonly oneArmed: boolean;
+  /** Held longer than 20 s at effort. */
+  readonly longHold: boolean;
+  /** A weight beyond the body's own. */
+  readonly externalWeight: boolean;
+  /** One may come down from a height or out of balance. */
+  readonly mayFall: boolean;
+}
+
+/** From here on an effort strains (professional judgement, from memory, no single source). */
+const STRAINING_EFFORT = 5;
+/** Load on one arm from which it strains however easy it feels: a tenth of body weight (project default). */
+const STRAINING_LOAD = 0.1;
+/** Beyond it the load on one arm is heavy for a tendon (professional judgement, from memory, no single source). */
+const HEAVY_LOAD = 0.25;
+
+/** What a caution can close. */
+export const CLOSABLE = {
+  straining: (s) =>
+    s.effort >= STRAINING_EFFORT || s.loadPerArm >= STRAINING_LOAD || s.externalWeight || s.headDown || s.oneArmed || s.longHold,
+  loaded: (s) => s.loadPerArm >= STRAINING_LOAD || s.externalWeight,
+  'heavy load': (s) => s.loadPerArm > HEAVY_LOAD || s.externalWeight,
+  'hard effort': (s) => s.effort > STRAINING_EFFORT,
+  'long hold': (s) => s.longHold,
+  'head down': (s) => s.headDown,
+  hanging: (s) => s.hanging,
+  fall: (s) => s.mayFall,
+} as const satisfies Readonly<Record<string, (strain: Strain) => boolean>>;
+
+export type Closable = keyof typeof CLOSABLE;
+
+/** Whether something strains at all: what a lock closes. */
+export function isStraining(strain: Strain): boolean {
+  return CLOSABLE.straining(strain);
+}
+
+/**
+ * Whether a permit covers a strain: every limit of it, and nothing beyond. Falls and long holds go with the effort and the places that
+ * it names.
+ *
+ * @example permits({ loadPerArm: 0.25, hanging: false, … }, strainOf(freeHang)) // false
+ */
+export function permits(permit: Permit, strain: Strain): boolean {
+  return (
+    strain.effort <= permit.effort &&
+    strain.loadPerArm <= permit.loadPerArm + 1e-9 &&
+    (permit.overhead || !strain.overhead) &&
+    (permit.hanging || !strain.hanging) &&
+    (permit.headDown || !strain.headDown)
+  );
+}
