@@ -1,3 +1,4 @@
+import { exclusionByCaution } from '@myokinet/core/library';
 import { sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, dayInWords } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
@@ -66,6 +67,10 @@ export function StartPage() {
     ...readiness.data.stopSigns.filter((s) => !s.closure).map((s) => s.reason),
     ...trainee.screening.locks.map((lock) => lockInWords(lock, now)),
   ];
+  const closed = (chosen?.session.items ?? [])
+    .map((i) => library.asPlanned(i))
+    .filter((d) => exclusionByCaution(d, trainee.screening.cautions))
+    .map((d) => d.name);
   const company = (today.data ?? []).filter((t) => t.kind === 'session' && t.traineeId !== trainee.id);
 
   const start = async () => {
@@ -152,9 +157,14 @@ export function StartPage() {
             <h3>Before it starts</h3>
             {holds.map((reason) => (
               <p key={reason} className="mt-1 border-s-4 border-error bg-error/10 px-3 py-1.5">
-                {reason} Loaded drills stay closed.
+                {reason} Whatever strains stays closed.
               </p>
             ))}
+            {closed.length > 0 && (
+              <p className="mt-1 border-s-4 border-error ps-3 text-sm">
+                Closed in this session by a caution: {closed.join(' · ')}. The rest is run.
+              </p>
+            )}
             <ul className="mt-1 list-disc ps-5">
               {safetyChecks(chosen.session.items.map((i) => library.asPlanned(i))).map((line) => (
                 <li key={line}>{line}</li>

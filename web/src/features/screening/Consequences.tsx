@@ -1,4 +1,5 @@
 import type { ScreeningsReply } from '@myokinet/core/contracts';
+import type { Ladder, Rung } from '@myokinet/core/ladders';
 import { exclusionByCaution } from '@myokinet/core/library';
 import { worksRebuilding } from '@myokinet/core/planning';
 import {
@@ -92,8 +93,7 @@ function CautionEntry({ caution }: { readonly caution: CautionInForce }) {
       <p className="aside text-sm">
         {KIND_WORDS[kind]}.{openedBy(caution.id).length > 0 && ` Opened by: ${openedBy(caution.id).join(', ')}.`}
         {drills.length > 0 && ` Excludes ${general.length} drills`}
-        {rungs.length > 0 &&
-          ` and ${rungs.length} ${rungs.length === 1 ? 'rung' : 'rungs'} of ${ladder.name}: ${rungs.map((r) => r.name).join(', ')}`}
+        {rungs.length > 0 && ` and ${rungsInWords(rungs, ladder)}`}
         {drills.length > 0 && '.'}
         {reduced > 0 && ` ${reduced} drills go on at reduced doses.`}
       </p>
@@ -107,4 +107,10 @@ function CautionEntry({ caution }: { readonly caution: CautionInForce }) {
       )}
     </li>
   );
+}
+
+/** Every rung of a ladder, or which of them. */
+function rungsInWords(rungs: readonly Rung[], ladder: Ladder): string {
+  if (rungs.length === ladder.rungs.length) return `every rung of ${ladder.name}`;
+  return `${rungs.length} ${rungs.length === 1 ? 'rung' : 'rungs'} of ${ladder.name}: ${rungs.map((r) => r.name).join(', ')}`;
 }

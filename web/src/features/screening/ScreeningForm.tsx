@@ -19,7 +19,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useRecordScreeningMutation } from './endpoints.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { QuestionRow } from './QuestionRow.tsx';
-import { openQuestions, type ScreeningDraft, screeningDraft, screeningFrom, withAnswer } from './screeningDraft.ts';
+import { noToTheRest, openQuestions, type ScreeningDraft, screeningDraft, screeningFrom, withAnswer } from './screeningDraft.ts';
 
 export interface ScreenFormProps {
   readonly screening: ScreeningsReply;
@@ -67,18 +67,21 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
             a doctor or physiotherapist first; coach and app defer.
           </p>
           {!current && open.length === QUESTION_IDS.length && (
-            <button
-              type="button"
-              className="btn btn-sm"
-              onClick={() => change(QUESTION_IDS.reduce((all, id) => withAnswer(all, id, 'no'), value))}
-            >
+            <button type="button" className="btn btn-sm" onClick={() => change(QUESTION_GROUPS.reduce(noToTheRest, value))}>
               Asked all: no to every one
             </button>
           )}
         </div>
         {QUESTION_GROUPS.map((group) => (
           <section key={group} className="mt-3" aria-label={group}>
-            <h3 className="border-b-2 border-base-content pb-0.5">{group}</h3>
+            <div className="flex flex-wrap items-end justify-between gap-2 border-b-2 border-base-content pb-0.5">
+              <h3>{group}</h3>
+              {open.some((id) => questionOf(id).group === group) && (
+                <button type="button" className="btn btn-xs" onClick={() => change(noToTheRest(value, group))}>
+                  Asked: no to the rest of these
+                </button>
+              )}
+            </div>
             {QUESTION_IDS.filter((id) => questionOf(id).group === group).map((id) => (
               <QuestionRow
                 key={id}

@@ -1,7 +1,7 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import type { ScreeningDto, ScreeningReply } from '@myokinet/core/contracts';
 import { instant } from '@myokinet/core/quantities';
-import { type Answer, type BeightonTest, QUESTION_IDS, type QuestionId, questionOf } from '@myokinet/core/safety';
+import { type Answer, type BeightonTest, type Question, QUESTION_IDS, type QuestionId, questionOf } from '@myokinet/core/safety';
 import { newId } from '../../client/newId.ts';
 
 /** A screening while it is being answered; a question without an entry is still open. */
@@ -49,4 +49,12 @@ export function screeningFrom(draft: ScreeningDraft, now: Date): ScreeningDto {
     beighton: draft.beighton ? [...draft.beighton] : null,
     note: draft.note,
   };
+}
+
+/** Every question of a group that is still open, answered with no; what was answered stays. */
+export function noToTheRest(draft: ScreeningDraft, group: Question['group']): ScreeningDraft {
+  return QUESTION_IDS.filter((id) => questionOf(id).group === group && !draft.answers[id]).reduce(
+    (all, id) => withAnswer(all, id, 'no'),
+    draft,
+  );
 }
