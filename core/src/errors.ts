@@ -49,6 +49,7 @@ export const ERROR_CATALOGUE = {
   'edited-elsewhere': [409, 'Somebody else saved a newer version first.'],
   'fact-missing': [404, 'There is no such fact on this trainee’s record.'],
   'fact-not-in-force': [409, 'This was corrected or taken back before.'],
+  'emergency-stands': [409, 'Only a doctor’s word lifts this emergency.'],
   'gate-closed': [409, 'The gate is closed, so there is nothing to sign.'],
   'clearance-not-standing': [409, 'This clearance no longer stands.'],
   'stop-sign-not-open': [409, 'There is no open stop sign here.'],

@@ -18,6 +18,7 @@ import { readinessRoutes } from './readiness/routes.ts';
 import { batteryRoutes } from './batteries/routes.ts';
 import type { Services } from './services.ts';
 import { screeningRoutes } from './screenings/routes.ts';
+import { emergencyRoutes } from './emergencies/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
 import { symptomRoutes } from './symptoms/routes.ts';
 import { traineeRoutes } from './trainees/routes.ts';
@@ -75,6 +76,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     checkRoutes,
     readinessRoutes,
     planRoutes,
+    emergencyRoutes,
     sessionRoutes,
     symptomRoutes,
     floorRoutes,

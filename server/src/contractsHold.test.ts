@@ -1,6 +1,6 @@
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import * as contracts from '@myokinet/core/contracts';
-import { addDays, instant } from '@myokinet/core/quantities';
+import { addDays, calendarDay, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { checkFor, screeningDto, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from './testBench.ts';
@@ -8,7 +8,18 @@ import { checkFor, screeningDto, sessionDto, symptomDto, type TestBench, testBen
 let bench: TestBench;
 let at: string;
 let traineeId: string;
-const known = { sessionId: '', symptomId: '', screeningId: '', trialId: '', readingId: '', ladder: {}, drill: {}, measure: {}, fault: {} };
+const known = {
+  emergencyId: '',
+  sessionId: '',
+  symptomId: '',
+  screeningId: '',
+  trialId: '',
+  readingId: '',
+  ladder: {},
+  drill: {},
+  measure: {},
+  fault: {},
+};
 
 /** A moment that has passed for the server. */
 const past = () => instant(new Date(addDays(bench.now(), -0.5)));
@@ -22,6 +33,8 @@ beforeAll(async () => {
   await bench.post('/api/trainees', trainee);
   const screening = screeningDto(new Date(past()), { 'raised-pressure': 'whole' });
   await bench.post(`${at}/screenings`, screening);
+  const emergency = { id: v7(), at: past() };
+  await bench.post(`${at}/emergencies`, emergency);
   const check = checkFor('wall', new Date(past()));
   await bench.post(`${at}/checks`, check);
   const reading = { id: v7(), takenAt: past(), setUp, under: 'hands', kg: 48, massKg: 70, insisted: false, note: '' };
@@ -34,6 +47,7 @@ beforeAll(async () => {
     sessionId: session.id,
     symptomId: symptom.id,
     screeningId: screening.id,
+    emergencyId: emergency.id,
     trialId: check.trials[0]?.id,
     readingId: reading.id,
     ladder: { ...BUILT_IN.ladders.find((l) => l.id === 'push-up') },
@@ -123,11 +137,26 @@ const WRITES: readonly Write[] = [
       id: v7(),
       screeningId: known.screeningId,
       cautionIds: ['raised-pressure'],
-      role: 'doctor',
-      consultedOn: '2026-11-20',
+      role: 'general practitioner',
+      consultedOn: calendarDay(bench.now()),
       allowed: 'all of it',
+      permit: { loadPerArm: 0.5, overhead: true, hanging: true, headDown: false, effort: 6, until: calendarDay(addDays(bench.now(), 30)) },
     }),
   ],
+  ['EmergencyDto', 'POST', () => `${at}/emergencies`, () => ({ id: v7(), at: past() })],
+  [
+    'EmergencySeenDto',
+    'POST',
+    () => `${at}/emergencies/seen`,
+    () => ({ id: v7(), emergencyId: known.emergencyId, signs: ['cold-hand'], note: '' }),
+  ],
+  [
+    'EmergencyMistakeDto',
+    'POST',
+    () => `${at}/emergencies/mistake`,
+    () => ({ id: v7(), emergencyId: known.emergencyId, reason: 'a thumb' }),
+  ],
+  ['EmergencyCareDto', 'PUT', () => '/api/emergency-care', () => ({ id: v7(), basedOn: null, number: '112', place: 'Quay 4' })],
   ['PlanDto', 'PUT', ({ weekStart }) => `${at}/plans/${String(weekStart)}`, week],
   ['PlanBlockDto', 'PUT', () => `${at}/plans`, () => ({ revision: v7(), plans: [week()] })],
   [

@@ -19,6 +19,7 @@ import { templateStore, type TemplateStore } from './plans/templateStore.ts';
 import { planStore, type PlanStore } from './plans/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
 import { batteryStore, type BatteryStore } from './batteries/store.ts';
+import { emergencyStore, type EmergencyStore } from './emergencies/store.ts';
 import { screeningStore, type ScreeningStore } from './screenings/store.ts';
 import { symptomStore, type SymptomStore } from './symptoms/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
@@ -31,6 +32,7 @@ export interface Services {
   readonly scope: () => Scope;
   readonly library: LibraryStore;
   readonly schools: SchoolStore;
+  readonly emergencies: EmergencyStore;
   readonly screenings: ScreeningStore;
   readonly trainees: TraineeStore;
   readonly calibrations: CalibrationStore;
@@ -56,7 +58,8 @@ export interface Services {
 export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Services {
   const library = libraryStore(context, judge);
   const scope = () => ({ now: context.now(), library: library.current() });
-  const screenings = screeningStore(context);
+  const emergencies = emergencyStore(context);
+  const screenings = screeningStore(context, emergencies);
   const calibrations = calibrationStore(context, scope);
   const trainees = traineeStore(context, { screenings, calibrations });
   const clearances = clearanceStore(context, library, scope);
@@ -72,6 +75,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     scope,
     library,
     schools: schoolStore(context),
+    emergencies,
     screenings,
     trainees,
     calibrations,

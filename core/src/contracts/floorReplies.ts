@@ -1,3 +1,4 @@
+import type { CautionInForce } from '../safety/index.ts';
 import type { Joint } from '../anatomy/index.ts';
 import type { FloorEvent, FloorHead } from '../floor/index.ts';
 import type { Instant } from '../quantities/index.ts';
@@ -17,6 +18,8 @@ export interface FloorRunReply {
   readonly events: readonly FloorEvent[];
   /** Why loaded work pauses, whoever found it out: open stop signs, and locks of the screening. */
   readonly holds: readonly string[];
+  /** In force now: each closes what it closes. */
+  readonly cautions: readonly CautionInForce[];
   /** The session it became. */
   readonly sessionId?: string;
   readonly photos: readonly FloorPhotoReply[];

@@ -20,6 +20,7 @@ export {
   RungDemandDto,
   RungDto,
 } from './library.ts';
+export { EmergencyCareDto, EmergencyDto, EmergencyMistakeDto, EmergencySeenDto } from './emergency.ts';
 export { MeasureDto, NAMED_UNITS } from './measure.ts';
 export { withTwoErrors } from './olderMeasure.ts';
 export { readStored, signedChecks, STORED } from './stored.ts';
@@ -63,6 +64,8 @@ export type {
   CheckReply,
   ClearanceReply,
   ConsultationReply,
+  EmergencyCareReply,
+  EmergencyReply,
   ImportReply,
   LibraryReply,
   MayBeUnreadable,

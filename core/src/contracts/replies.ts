@@ -5,7 +5,7 @@ import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
-import type { BeightonTest, CautionInForce, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
+import type { EmergencyFact, BeightonTest, CautionInForce, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
@@ -284,6 +284,23 @@ export interface ConsultationReply extends Consultation {
   readonly screeningId: string;
   readonly recordedAt: Instant;
   readonly coach: string;
+}
+
+/** That the emergency button was pressed, and what was seen. */
+export interface EmergencyReply extends EmergencyFact {
+  readonly id: string;
+  readonly recordedAt: Instant;
+  readonly coach: string;
+  readonly note: string;
+  /** Why it was a mistake. */
+  readonly mistake?: string;
+}
+
+/** Whom to call, and where the studio is; `id` is null while nobody has said. */
+export interface EmergencyCareReply {
+  readonly id: string | null;
+  readonly number: string;
+  readonly place: string;
 }
 
 export interface ScreeningsReply {

@@ -39,11 +39,13 @@ export interface Holds {
 
 /**
  * Why a drill may not be done now; nothing where it may. After a stop sign whatever strains ends, and whatever works the joint that
- * hurts; the rest of the body goes on.
+ * hurts; the rest of the body goes on. An emergency ends everything.
  *
  * @throws Refusal `drill-unknown`
  */
 export function closedBecause(drill: Drill, { symptoms }: Pick<RunState, 'symptoms'>, { stopSigns, cautions }: Holds): string | undefined {
+  const emergency = cautions.find((c) => c.id === 'emergency' && !c.permit);
+  if (emergency) return cautionInWords(emergency);
   const responses = symptoms.map((s) => symptomResponse([s], [])).filter((r) => r.act === 'stop');
   const hurt = responses.find((r) =>
     [drill.joint, ...drill.alsoWorks, ...(drill.handLoad?.joints ?? [])].some((j) => r.joints.includes(j)),

@@ -48,6 +48,8 @@ export const CAUTIONS = {
     name: 'Not screened',
     consequence: 'Only unloaded work until the questions before training are answered.',
   },
+  emergency: doctorLock('Emergency'),
+  'doctor-today': doctorLock('Doctor the same day'),
   'heart-vessels': doctorLock('Heart, vessels or kidneys'),
   'exertion-signs': doctorLock('Chest pain, fainting or breathlessness on little effort'),
   'blood-clot': doctorLock('A clot, or an arm that swells'),

@@ -26,6 +26,15 @@ export {
   type ScreeningOutcome,
 } from './screening.ts';
 export { CLOSABLE, isStraining, PERMIT_DAYS, permits, type Closable, type Permit, type Strain } from './permit.ts';
+export {
+  callFor,
+  EMERGENCY_SIGN_IDS,
+  EMERGENCY_SIGNS,
+  MISTAKE_SECONDS,
+  type EmergencyCall,
+  type EmergencyFact,
+  type EmergencySign,
+} from './emergency.ts';
 export { PROFESSIONAL_ROLES, type ProfessionalRole } from './professionals.ts';
 export { SYMPTOM_ACTS, symptomResponse, type SymptomAct, type SymptomResponse } from './symptomResponse.ts';
 export {

@@ -61,6 +61,11 @@ export function isStraining(strain: Strain): boolean {
   return CLOSABLE.straining(strain);
 }
 
+/** Whether nothing is left closed. */
+export function permitsAll({ loadPerArm, overhead, hanging, headDown, effort }: Permit): boolean {
+  return loadPerArm >= 1 && overhead && hanging && headDown && effort >= 10;
+}
+
 /**
  * Whether a permit covers a strain: every limit of it, and nothing beyond. Falls and long holds go with the effort and the places that
  * it names.

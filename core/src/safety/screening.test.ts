@@ -41,9 +41,9 @@ describe('the questions', () => {
     for (const caution of cautions) expect(caution.because[0]).toContain(questionOf(id).fact);
   });
 
-  it('reach every caution except those that follow from age and from not being asked', () => {
+  it('reach every caution except those that follow from age, an event, or not being asked', () => {
     const caused = new Set<CautionId>(QUESTION_IDS.flatMap((id) => [...questionOf(id).causes]));
-    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual(['unscreened', 'minor']);
+    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual(['unscreened', 'emergency', 'doctor-today', 'minor']);
   });
 
   it('count unsure as yes, and say so', () => {

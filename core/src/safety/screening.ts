@@ -2,7 +2,8 @@ import type { BodySide } from '../anatomy/index.ts';
 import { ageOn, type Born, type CalendarDay, calendarDay, daysBetween, type Instant, shortDay } from '../quantities/index.ts';
 import { type CautionId, type CautionInForce, cautionOf } from './cautions.ts';
 import { type BeightonTest, beightonScore, type Laxity } from './laxity.ts';
-import type { Permit } from './permit.ts';
+import { callFor, EMERGENCY_SIGNS, type EmergencyFact } from './emergency.ts';
+import { type Permit, permitsAll } from './permit.ts';
 import type { ProfessionalRole } from './professionals.ts';
 import { type Answer, QUESTION_IDS, type QuestionId, questionOf } from './questions.ts';
 
@@ -63,6 +64,8 @@ export interface ScreeningOutcome {
 /** Where only the year of birth is known, the birthday is taken as the last day of the year, the safe side. */
 export interface ScreenedPerson extends Born {
   readonly consultations: readonly Consultation[];
+  /** Emergencies that were not pressed by mistake. */
+  readonly emergencies?: readonly EmergencyFact[];
   readonly now: Date;
 }
 
@@ -81,11 +84,16 @@ const RANK = { lock: 0, 'ask first': 1, stands: 2, note: 3 } as const;
  * @example screeningOutcome([], { birthYear: 1990, consultations: [], now }).locks
  * // [{ code: 'never-screened' }]
  */
-export function screeningOutcome(screenings: readonly Screening[], { consultations, now, ...born }: ScreenedPerson): ScreeningOutcome {
+export function screeningOutcome(
+  screenings: readonly Screening[],
+  { consultations, emergencies = [], now, ...born }: ScreenedPerson,
+): ScreeningOutcome {
   const [screening] = screenings;
+  const caused = causes(screenings, consultations, born, now);
+  addEmergencies(caused, emergencies, consultations, now);
   const lifted: LiftedCaution[] = [];
   const cautions: CautionInForce[] = [];
-  for (const [id, { because, answers }] of causes(screenings, consultations, born, now)) {
+  for (const [id, { because, answers }] of caused) {
     const consultation = consultations.find((c) => opens(c, id, answers, now));
     if (consultation?.permit) lifted.push({ id, by: consultationInWords(consultation, now), permit: consultation.permit });
     cautions.push({ id, because, ...(consultation?.permit ? { permit: consultation.permit } : {}) });
@@ -113,7 +121,10 @@ export function screeningOutcome(screenings: readonly Screening[], { consultatio
 }
 
 /** An answer behind a caution, and when it was given. */
-interface Given extends Pick<ScreeningAnswer, 'questionId' | 'side'> {
+interface Given {
+  /** Null: no answer, an event. */
+  readonly questionId: QuestionId | null;
+  readonly side: BodySide;
   readonly at: Instant;
 }
 
@@ -122,12 +133,7 @@ interface Caused {
   readonly answers: Given[];
 }
 
-function causes(
-  screenings: readonly Screening[],
-  consultations: readonly Consultation[],
-  born: Born,
-  now: Date,
-): ReadonlyMap<CautionId, Caused> {
+function causes(screenings: readonly Screening[], consultations: readonly Consultation[], born: Born, now: Date): Map<CautionId, Caused> {
   const caused = new Map<CautionId, Caused>();
   const add = (id: CautionId, because: string, answer?: Given) => {
     const entry = caused.get(id) ?? { because: [], answers: [] };
@@ -154,6 +160,25 @@ function causes(
   if (laxity?.lax) add('lax-joints', `laxity ${laxity.points} of 9 points`);
   if (!surelyAdult(born, now)) add('minor', `born ${born.birthDate ?? born.birthYear}`);
   return caused;
+}
+
+/** An emergency locks until a doctor's word; for good only where that word permits everything. */
+function addEmergencies(
+  caused: Map<CautionId, Caused>,
+  emergencies: readonly EmergencyFact[],
+  consultations: readonly Consultation[],
+  now: Date,
+): void {
+  for (const { at, signs } of emergencies) {
+    const id: CautionId = callFor({ signs }) === 'doctor today' ? 'doctor-today' : 'emergency';
+    const heard = consultations.filter((c) => c.cautionIds.includes(id) && openedBy(id).includes(c.role) && isAfter(c, at));
+    if (heard.some((c) => c.permit && permitsAll(c.permit))) continue;
+    const entry = caused.get(id) ?? { because: [], answers: [] };
+    caused.set(id, entry);
+    const seen = signs.map((s) => EMERGENCY_SIGNS[s].text.toLowerCase()).join(', ');
+    entry.because.push(`${seen || 'the emergency button'}, ${shortDay(at, now)}`);
+    entry.answers.push({ questionId: null, side: 'whole', at });
+  }
 }
 
 /** When the newest unbroken row of yes answers to a question began. */
@@ -202,7 +227,9 @@ function opens(
 ): boolean {
   if (!permit || !cautionIds.includes(id) || !openedBy(id).includes(role)) return false;
   if (calendarDay(now) > permit.until) return false;
-  return answers.every((a) => isAfter(consultation, a.at) && about.some((b) => b.questionId === a.questionId && b.side === a.side));
+  return answers.every(
+    (a) => isAfter(consultation, a.at) && (a.questionId === null || about.some((b) => b.questionId === a.questionId && b.side === a.side)),
+  );
 }
 
 /** On the day of the answer or later: of two on one day the hours are not known. */

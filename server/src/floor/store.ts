@@ -87,6 +87,7 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
       head: headOf(run),
       ...happened(id),
       holds: [...open.map((s) => s.reason), ...trainee.screening.locks.map((lock) => lockInWords(lock, now()))],
+      cautions: trainee.screening.cautions,
       ...(sessionId ? { sessionId } : {}),
       photos: sessions.photos(traineeId).filter((p) => p.runId === id),
     };

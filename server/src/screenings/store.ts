@@ -1,7 +1,8 @@
 import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreeningsReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Born, type Instant, instant } from '@myokinet/core/quantities';
-import { type Permit, type ScreeningAnswer, type ScreeningOutcome, screeningOutcome } from '@myokinet/core/safety';
+import { type EmergencyFact, type Permit, type ScreeningAnswer, type ScreeningOutcome, screeningOutcome } from '@myokinet/core/safety';
+import type { EmergencyStore } from '../emergencies/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -20,7 +21,7 @@ interface Person extends Born {
   readonly id: string;
 }
 
-export function screeningStore(context: Context) {
+export function screeningStore(context: Context, emergencies: EmergencyStore) {
   const { db, who, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
   const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.SCREENINGS_OF_TRAINEE);
@@ -34,12 +35,14 @@ export function screeningStore(context: Context) {
     { birthYear, birthDate }: Person,
     screenings: readonly ScreeningRow[],
     consultations: readonly ConsultationRow[],
+    happened: readonly EmergencyFact[],
     moment = now(),
   ): ScreeningOutcome =>
     screeningOutcome(screenings.map(screeningReply), {
       birthYear,
       birthDate: birthDate ?? null,
       consultations: consultations.map(consultationReply),
+      emergencies: happened.filter((e) => e.at <= instant(moment)),
       now: moment,
     });
 
@@ -61,21 +64,27 @@ export function screeningStore(context: Context) {
     reply,
 
     outcomeOf: (person: Person): ScreeningOutcome =>
-      outcome(person, ofTrainee.all({ traineeId: person.id }), consultationsOf.all({ traineeId: person.id })),
+      outcome(
+        person,
+        ofTrainee.all({ traineeId: person.id }),
+        consultationsOf.all({ traineeId: person.id }),
+        emergencies.factsOf(person.id),
+      ),
 
     /** The outcome as it was at a moment, by the answers and consultations that count today. */
     outcomeAt(person: Person, moment: Date): ScreeningOutcome {
       const until = instant(moment);
       const screenings = ofTrainee.all({ traineeId: person.id }).filter((s) => s.takenAt <= until);
       const consultations = consultationsOf.all({ traineeId: person.id }).filter((c) => c.recordedAt <= until);
-      return outcome(person, screenings, consultations, moment);
+      return outcome(person, screenings, consultations, emergencies.factsOf(person.id), moment);
     },
 
     /** The outcome of everybody in the studio, gathered once. */
     outcomesOfStudio(): (person: Person) => ScreeningOutcome {
       const screenings = groupRows(ofStudio.all({ studioId: who.studioId }), (s) => s.traineeId);
       const consultations = groupRows(consultationsOfStudio.all({ studioId: who.studioId }), (k) => k.traineeId);
-      return (person) => outcome(person, screenings.get(person.id) ?? [], consultations.get(person.id) ?? []);
+      const happened = emergencies.factsOfStudio();
+      return (person) => outcome(person, screenings.get(person.id) ?? [], consultations.get(person.id) ?? [], happened(person.id));
     },
 
     record(traineeId: string, dto: ScreeningDto): ScreeningsReply {

@@ -2,6 +2,7 @@ import { Moon, Search, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { NewVersion } from './NewVersion.tsx';
+import { sendWaitingEmergencies } from '../features/emergency/index.ts';
 import { useOutbox } from '../client/useOutbox.ts';
 import { sendWaiting } from '../features/floor/index.ts';
 import { BinNote } from './BinNote.tsx';
@@ -24,6 +25,7 @@ export function Shell() {
   const [open, setOpen] = useState<'commands' | 'shortcuts' | 'drafts' | undefined>();
   useShortcuts(setOpen);
   useOutbox(sendWaiting);
+  useOutbox(sendWaitingEmergencies);
   return (
     <div className="group flex min-h-screen flex-col">
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">

@@ -17,6 +17,12 @@ export const router = createBrowserRouter([
     lazy: page(() => import('../features/floor/FloorPage.tsx'), 'FloorPage'),
   },
   {
+    path: '/emergency/:traineeId/:emergencyId',
+    ErrorBoundary: NotHere,
+    HydrateFallback: Waiting,
+    lazy: page(() => import('../features/emergency/EmergencyPage.tsx'), 'EmergencyPage'),
+  },
+  {
     path: '/',
     Component: Shell,
     ErrorBoundary: NotHere,

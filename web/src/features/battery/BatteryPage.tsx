@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { readCell, stateOf, whereToGoOn } from '@myokinet/core/checking';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { EmergencyButton } from '../emergency/index.ts';
 import { type CheckDesk, ClosedChecks, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
@@ -97,6 +98,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
           {desk.synced ? 'kept on the server' : 'on this device, sending…'}
         </span>
         <span className="ms-auto flex items-center max-sm:[&_.btn]:px-1.5">
+          <EmergencyButton traineeId={trainee.id} name={trainee.name} />
           <UndoRedo desk={desk} />
           <button type="button" className="btn btn-sm" onClick={pause}>
             Pause

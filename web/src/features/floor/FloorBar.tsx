@@ -1,6 +1,7 @@
 import { Volume2, VolumeX, X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { EmergencyButton } from '../emergency/index.ts';
 import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import type { FloorRun } from './floorRuns.ts';
@@ -17,6 +18,7 @@ interface FloorBarProps {
 
 /** Who trains, what is not yet sent, sound, and the way out. */
 export function FloorBar({ people, at, go, clock, wake }: FloorBarProps) {
+  const person = people[at];
   const [muted, setMuted] = useState(clock.muted);
   const mute = () => {
     clock.mute(!muted);
@@ -58,6 +60,7 @@ export function FloorBar({ people, at, go, clock, wake }: FloorBarProps) {
         >
           {muted ? <VolumeX size={22} aria-hidden /> : <Volume2 size={22} aria-hidden />}
         </button>
+        {person && <EmergencyButton traineeId={person.kept.pack.trainee.id} name={person.name} />}
         <Link className="btn btn-ghost btn-square" to="/" aria-label="Leave the floor; the session stays open">
           <X size={22} aria-hidden />
         </Link>

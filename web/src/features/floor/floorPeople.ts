@@ -1,8 +1,10 @@
 import type { FloorDeed, Holds, RunState, Step } from '@myokinet/core/floor';
 import { openSteps, runOf } from '@myokinet/core/floor';
 import { fittedTo, type Library, openLibrary, EMPTY_LIBRARY } from '@myokinet/core/library';
+import type { CautionInForce } from '@myokinet/core/safety';
 import { type KnownBody, traineeBody } from '@myokinet/core/statics';
 import { useSelector, useStore } from 'react-redux';
+import { pressedHere } from '../emergency/index.ts';
 import { floor, type FloorHome } from './floorSync.ts';
 import type { FloorRun, FloorState } from './floorRuns.ts';
 import type { FloorPack } from './keep.ts';
@@ -32,7 +34,7 @@ export function useFloorPeople(runIds: readonly string[]): readonly FloorPerson[
     .map((kept): FloorPerson => {
       const { library, body } = fittedFor(kept.pack);
       const run = runOf(kept.pack.head, kept.events);
-      const holds = { stopSigns: kept.holds, cautions: kept.pack.trainee.screening.cautions };
+      const holds = { stopSigns: kept.holds, cautions: cautionsNow(kept) };
       return {
         runId: kept.pack.id,
         name: kept.pack.trainee.name,
@@ -45,6 +47,14 @@ export function useFloorPeople(runIds: readonly string[]): readonly FloorPerson[
         happen: (deed, id) => floor.happen(home, kept.pack.id, deed, id),
       };
     });
+}
+
+/** As the server last said; an emergency pressed on this device counts at once. */
+function cautionsNow({ cautions, pack }: FloorRun): readonly CautionInForce[] {
+  const known = cautions.some((c) => c.id === 'emergency');
+  return known || !pressedHere(pack.trainee.id, new Date())
+    ? cautions
+    : [{ id: 'emergency', because: ['the emergency button'] }, ...cautions];
 }
 
 type Fitted = Pick<FloorPerson, 'library' | 'body'>;

@@ -1,5 +1,6 @@
 import type { FloorPhotoReply, FloorRunReply } from '@myokinet/core/contracts';
 import type { FloorEvent } from '@myokinet/core/floor';
+import type { CautionInForce } from '@myokinet/core/safety';
 import { lockInWords } from '@myokinet/core/words';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Problem } from '../../client/problem.ts';
@@ -22,6 +23,8 @@ export interface FloorRun {
   readonly keepsNothing?: string;
   /** Why loaded work pauses, as the server last said. */
   readonly holds: readonly string[];
+  /** In force, as the server last said: each closes what it closes. */
+  readonly cautions: readonly CautionInForce[];
   readonly sessionId?: string;
   /** What the server could not read of it. */
   readonly unreadable?: readonly string[];
@@ -62,6 +65,7 @@ const slice = createSlice({
           photos: [],
           link: unsent.length > 0 ? 'sending' : 'kept',
           holds: holdsOf(pack),
+          cautions: pack.trainee.screening.cautions,
           ...known,
           pack,
           events: merged(known?.events ?? [], events),
@@ -93,6 +97,7 @@ const slice = createSlice({
           unsent,
           link: unsent.length > 0 ? 'sending' : 'kept',
           holds: reply.holds,
+          cautions: reply.cautions,
           photos: reply.photos,
           unreadable: reply.unreadable,
           ...(reply.sessionId ? { sessionId: reply.sessionId } : {}),

@@ -31,6 +31,7 @@ class FakeServer {
       head,
       events: [...this.events.values()],
       holds: [],
+      cautions: [],
       photos: [],
       unreadable: [],
     };

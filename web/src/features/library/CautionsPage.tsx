@@ -1,6 +1,7 @@
 import { exclusionByCaution } from '@myokinet/core/library';
 import { CAUTION_IDS, cautionOf, type CautionId, type CautionKind, QUESTION_IDS, questionOf } from '@myokinet/core/safety';
 import { Link } from 'react-router';
+import { EmergencyCareForm } from '../emergency/index.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 
 const KIND_WORDS: Readonly<Record<CautionKind, string>> = {
@@ -18,6 +19,7 @@ export function CautionsPage() {
         Not medical advice: a licensed clinician decides about injuries. The screening before training asks, these rules answer. Common
         practice, no source.
       </p>
+      <EmergencyCareForm />
       <div className="overflow-x-auto">
         <table className="plain-table mt-2">
           <thead>

@@ -1,6 +1,7 @@
 import { formatAmount } from '@myokinet/core/quantities';
 import { cautionInWords, cautionOf } from '@myokinet/core/safety';
 import { Link, NavLink, Outlet } from 'react-router';
+import { EmergencyButton } from '../emergency/index.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee } from './useCurrentTrainee.ts';
 
@@ -39,6 +40,7 @@ export function TraineeLayout() {
               ))}
             </ul>
           )}
+          <EmergencyButton traineeId={trainee.id} name={trainee.name} className={trainee.screening.cautions.length > 0 ? '' : 'ms-auto'} />
         </div>
         <nav aria-label="Trainee" className="mt-1.5 flex gap-5 overflow-x-auto">
           {TABS.map(({ to, label }) => (

@@ -1,0 +1,38 @@
+import { instant } from '@myokinet/core/quantities';
+import { Siren } from 'lucide-react';
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { newId } from '../../client/newId.ts';
+import type { Dispatch } from '../../client/store.ts';
+import { useEmergencyCareQuery } from './endpoints.ts';
+import { keepCare, keepWaiting, sendWaitingEmergencies } from './onDevice.ts';
+
+/** One tap: all work ends, it is on record, and the page says whom to call. */
+export function EmergencyButton({
+  traineeId,
+  name,
+  className = '',
+}: {
+  readonly traineeId: string;
+  readonly name: string;
+  readonly className?: string;
+}) {
+  const home = useStore() as { readonly dispatch: Dispatch };
+  const navigate = useNavigate();
+  const { data: care } = useEmergencyCareQuery();
+  useEffect(() => {
+    if (care) keepCare(care);
+  }, [care]);
+  const press = () => {
+    const id = newId();
+    keepWaiting({ traineeId, body: { id, at: instant(new Date()) } });
+    void navigate(`/emergency/${traineeId}/${id}`, { state: { name } });
+    void sendWaitingEmergencies(home);
+  };
+  return (
+    <button type="button" className={`btn btn-error min-h-11 ${className}`} aria-label={`Emergency: ${name}`} onClick={press}>
+      <Siren size={20} aria-hidden /> <span className="max-sm:sr-only">Emergency</span>
+    </button>
+  );
+}

@@ -1,0 +1,116 @@
+import { callFor, EMERGENCY_SIGN_IDS, EMERGENCY_SIGNS, type EmergencySign } from '@myokinet/core/safety';
+import { Phone } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useLocation, useParams } from 'react-router';
+import { newId } from '../../client/newId.ts';
+import { useOutbox } from '../../client/useOutbox.ts';
+import { ProblemNote } from '../../client/ProblemNote.tsx';
+import { useEmergenciesQuery, useEmergencyCareQuery, useEmergencySeenMutation } from './endpoints.ts';
+import { Mistake } from './Mistake.tsx';
+import { careOnDevice, sendWaitingEmergencies } from './onDevice.ts';
+
+/** Large and calm: whom to call, where we are, and nothing else to decide. */
+export function EmergencyPage() {
+  const { traineeId = '', emergencyId = '' } = useParams();
+  useOutbox(sendWaitingEmergencies);
+  const { state } = useLocation() as { state: { readonly name?: string } | null };
+  const name = state?.name ?? 'the trainee';
+  const { data: known } = useEmergencyCareQuery();
+  const care = known ?? careOnDevice();
+  const { data: onRecord } = useEmergenciesQuery(traineeId, { pollingInterval: 5000 });
+  const emergency = onRecord?.find((e) => e.id === emergencyId);
+  const [signs, setSigns] = useState<readonly EmergencySign[]>([]);
+  const today = callFor({ signs }) === 'doctor today';
+  return (
+    <main className="mx-auto min-h-dvh max-w-3xl px-5 py-6 text-lg">
+      <title>Emergency · Myokinet</title>
+      <h1 className="text-4xl leading-tight sm:text-5xl">{today ? 'To a doctor today' : 'Call emergency care now'}</h1>
+      {!today &&
+        (care.number ? (
+          <a
+            className="btn btn-error mt-5 h-auto w-full gap-4 py-5 text-4xl font-bold"
+            href={`tel:${care.number.replaceAll(/[^+0-9]/g, '')}`}
+          >
+            <Phone size={36} aria-hidden /> {care.number}
+          </a>
+        ) : (
+          <p className="mt-5 border-s-8 border-error bg-error/10 p-4 text-2xl font-semibold">Dial the emergency number of your country.</p>
+        ))}
+      {!today && (
+        <p className="mt-4">
+          <span className="font-semibold">Say where you are: </span>
+          {care.place || 'street, house, floor, and which door is open.'}
+        </p>
+      )}
+      <p className="mt-4">
+        All work has ended. Stay with {name}, let {name} rest as is comfortable, give nothing to eat or drink, and send somebody to the
+        door.
+        {today && ' No load on what hurts until a doctor has seen it, even after a clear first picture.'}
+      </p>
+      <p className="aside mt-2 text-base" role="status">
+        {emergency?.mistake
+          ? 'Taken back as a mistake. It stays on record.'
+          : emergency
+            ? `On record. Everything is locked for ${name} until a doctor’s word.`
+            : 'Kept on this device; it goes on record when the server answers.'}
+      </p>
+      {!emergency?.mistake && (
+        <>
+          <Seen traineeId={traineeId} emergencyId={emergencyId} signs={signs} setSigns={setSigns} ready={emergency !== undefined} />
+          {emergency && <Mistake traineeId={traineeId} emergency={emergency} />}
+        </>
+      )}
+      <p className="mt-6">
+        <Link className="btn btn-lg btn-outline" to={`/trainees/${traineeId}/screening`}>
+          To the page of {name}
+        </Link>
+      </p>
+      <p className="aside mt-6 text-sm">Common practice, no source. A coaching aid, not medical advice: emergency care decides.</p>
+    </main>
+  );
+}
+
+function Seen({
+  traineeId,
+  emergencyId,
+  signs,
+  setSigns,
+  ready,
+}: {
+  readonly traineeId: string;
+  readonly emergencyId: string;
+  readonly signs: readonly EmergencySign[];
+  readonly setSigns: (signs: readonly EmergencySign[]) => void;
+  readonly ready: boolean;
+}) {
+  const [send, { isLoading, error, data }] = useEmergencySeenMutation();
+  const kept = data?.find((e) => e.id === emergencyId)?.signs ?? [];
+  const unsaved = signs.length !== kept.length || signs.some((s) => !kept.includes(s));
+  return (
+    <section className="mt-6" aria-label="What was seen">
+      <h2>When there is time: what was seen</h2>
+      <div className="mt-2 grid gap-2 sm:grid-cols-2">
+        {EMERGENCY_SIGN_IDS.map((sign) => (
+          <button
+            key={sign}
+            type="button"
+            aria-pressed={signs.includes(sign)}
+            className={`btn h-auto min-h-12 justify-start py-2 text-start leading-snug font-normal ${signs.includes(sign) ? 'btn-neutral' : 'btn-outline border-base-300'}`}
+            onClick={() => setSigns(signs.includes(sign) ? signs.filter((s) => s !== sign) : [...signs, sign])}
+          >
+            {EMERGENCY_SIGNS[sign].text}
+          </button>
+        ))}
+      </div>
+      <ProblemNote error={error} />
+      <button
+        type="button"
+        className="btn btn-lg mt-3"
+        disabled={!unsaved || isLoading || !ready}
+        onClick={() => void send({ traineeId, body: { id: newId(), emergencyId, signs: [...signs], note: '' } })}
+      >
+        {unsaved || signs.length === 0 ? 'Put on record what was seen' : 'On record'}
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,3 @@
+export { EmergencyButton } from './EmergencyButton.tsx';
+export { EmergencyCareForm } from './EmergencyCareForm.tsx';
+export { pressedHere, sendWaitingEmergencies } from './onDevice.ts';
