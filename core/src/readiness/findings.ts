@@ -61,6 +61,16 @@ export type GateFinding =
       readonly hoursApart: number;
       readonly windowDays: number;
     }
+  | {
+      readonly rule: 'tissue-time';
+      readonly met: boolean;
+      readonly since: Instant;
+      readonly earliest: Instant;
+      readonly days: number;
+      readonly counted: number;
+      readonly needed: number;
+      readonly hoursApart: number;
+    }
   | { readonly rule: 'screening'; readonly met: boolean; readonly locks: readonly ScreeningLock[] }
   | { readonly rule: 'rung-open'; readonly met: boolean; readonly caution?: CautionInForce };
 

@@ -357,6 +357,7 @@ it('guards safety by the rules that nobody signs against, and by no other', () =
     'settled',
     'symptoms',
     'mornings',
+    'tissue-time',
     'screening',
     'rung-open',
   ]);
@@ -373,6 +374,7 @@ it('each rule says what it rests on and what a studio may set about it', () => {
     symptoms: 'symptom | quietDays',
     mornings: 'session symptom | quietDays',
     'clean-sessions': 'session stop sign screening | cleanSessions hoursApart sessionWindowDays',
+    'tissue-time': 'session screening |',
     screening: 'screening consultation |',
     'rung-open': 'screening consultation |',
   });

@@ -2,6 +2,7 @@ import type { Instant } from '../quantities/index.ts';
 import type { CautionInForce, ScreeningLock, Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import type { Headroom } from './headroom.ts';
+import type { TissueTime } from './tissueTime.ts';
 import type { GateSettings } from './settings.ts';
 
 /** What a clean session must hold. */
@@ -31,6 +32,8 @@ export interface GateInput {
   /** Sessions count only after each of these: withdrawal, stop sign, the trainee was added, was screened. */
   readonly since: readonly Instant[];
   readonly practice: Practice;
+  /** What the tissue needs of the rung in hand, and since when it has had it; absent below the ladder. */
+  readonly tissue?: { readonly since: Instant; readonly asks: TissueTime } | undefined;
   readonly now: Date;
   readonly settings?: GateSettings | undefined;
 }

@@ -17,14 +17,9 @@ export function cleanSessions(input: GateInput, settings: GateSettings): GateFin
   const { sessions, practice, since, now } = input;
   const { cleanSessions: needed, hoursApart, sessionWindowDays: windowDays } = settings;
   const counting = sessions.filter(
-    (s) =>
-      s.clean &&
-      daysBetween(s.performedAt, now) <= windowDays &&
-      daysBetween(s.performedAt, now) >= -FUTURE_DAYS &&
-      since.every((moment) => s.performedAt > moment) &&
-      s.practised.some((p) => practice.drillIds.includes(p.drillId) && p.top && p.load >= LEAST_LOAD),
+    (s) => s.clean && daysBetween(s.performedAt, now) <= windowDays && s.practised.some((p) => p.top && isPractice(p, practice)),
   );
-  const counted = Math.min(needed, spaced(oncePerPlan(counting), hoursApart).length);
+  const counted = Math.min(needed, practisedSessions(counting, practice, since, now, hoursApart).length);
   return [
     {
       rule: 'clean-sessions',
@@ -34,6 +29,27 @@ export function cleanSessions(input: GateInput, settings: GateSettings): GateFin
       preparation: practice.preparation,
     },
   ];
+}
+
+/** Sessions that hold the practice under its load, after each of some moments, far enough apart, none in the future, each once. */
+export function practisedSessions(
+  sessions: readonly SessionFact[],
+  practice: GateInput['practice'],
+  since: readonly Instant[],
+  now: Date,
+  hoursApart: number,
+): readonly SessionFact[] {
+  const counting = sessions.filter(
+    (s) =>
+      daysBetween(s.performedAt, now) >= -FUTURE_DAYS &&
+      since.every((moment) => s.performedAt > moment) &&
+      s.practised.some((p) => isPractice(p, practice)),
+  );
+  return spaced(oncePerPlan(counting), hoursApart);
+}
+
+function isPractice({ drillId, load }: SessionFact['practised'][number], { drillIds }: GateInput['practice']): boolean {
+  return drillIds.includes(drillId) && load >= LEAST_LOAD;
 }
 
 /** The same planned session in two logs is one session. */

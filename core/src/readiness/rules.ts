@@ -3,6 +3,7 @@ import type { GateFinding, GateRule } from './findings.ts';
 import type { GateInput } from './gateInput.ts';
 import { cleanSessions } from './practiceRule.ts';
 import type { GateSetting, GateSettings } from './settings.ts';
+import { tissueTime } from './tissueTime.ts';
 import { mornings, settled, stopSigns, symptoms } from './symptomRules.ts';
 
 /** What a rule may rest on. */
@@ -37,6 +38,7 @@ export const GATE_RULES: readonly RuleRow[] = [
     settings: ['cleanSessions', 'hoursApart', 'sessionWindowDays'],
     judge: cleanSessions,
   },
+  { rule: 'tissue-time', safety: true, evidence: ['session', 'screening'], settings: [], judge: tissueTime },
   {
     rule: 'screening',
     safety: true,

@@ -55,6 +55,7 @@ interface History {
   readonly sessions: readonly Session[];
   readonly elsewhere: readonly Felt[];
   readonly withdrawnAt?: number;
+  readonly signedAt: number;
   readonly addedAt: number;
   readonly screenedAt?: number;
 }
@@ -89,6 +90,24 @@ const midnight = (at: number) => {
   const day = new Date(at);
   return new Date(day.getFullYear(), day.getMonth(), day.getDate()).getTime();
 };
+
+/** A plank puts over a quarter of body weight on an arm: two weeks and four sessions, two days apart. */
+function hadItsTime(h: History): boolean {
+  const since = Math.max(h.signedAt, h.withdrawnAt ?? -Infinity);
+  if (NOW - since < 14 * DAY) return false;
+  let counted = 0;
+  let last = -Infinity;
+  const plans = new Set<string>();
+  for (const s of [...h.sessions].sort((a, b) => a.at - b.at)) {
+    if (s.at <= since || s.at > NOW + 5 * 60_000 || s.drillId !== PRACTICE || s.lighter > 0.1 + 1e-9) continue;
+    if (s.plannedId !== undefined && plans.has(s.plannedId)) continue;
+    if (s.plannedId !== undefined) plans.add(s.plannedId);
+    if (s.at - last < 48 * HOUR) continue;
+    counted++;
+    last = s.at;
+  }
+  return counted >= 4;
+}
 
 /** May open if and only if none of this is so. */
 function mayOpen(h: History): boolean {
@@ -130,6 +149,7 @@ function mayOpen(h: History): boolean {
     }
   }
   if (h.screenedAt === undefined || NOW - h.screenedAt > 365 * DAY) return false;
+  if (!hadItsTime(h)) return false;
 
   const since = Math.max(h.addedAt, h.screenedAt, h.withdrawnAt ?? -Infinity, lastStop);
   const plans = new Set<string>();
@@ -201,10 +221,7 @@ function programOpens(h: History): boolean {
             : [],
     },
     ...{ capacities, skips, sessions, symptoms: felt.map(symptomOf), checkDates: new Map() },
-    clearances: [
-      signed('new', NOW - 10 * HOUR),
-      ...(h.withdrawnAt === undefined ? [] : [{ ...signed('old', NOW - 90 * DAY, h.withdrawnAt) }]),
-    ],
+    clearances: [signed('new', h.signedAt), ...(h.withdrawnAt === undefined ? [] : [{ ...signed('old', NOW - 90 * DAY, h.withdrawnAt) }])],
     openStopSigns: signs.filter((s) => s.closedAt === undefined).map(symptomOf),
     lastStopSignAt: latest(signs.map((s) => s.at)),
     lastStopSignClosedAt: latest(signs.flatMap((s) => s.closedAt ?? [])),
@@ -276,7 +293,14 @@ function history(random: seedrandom.PRNG): History {
       ...(odd(0.3) ? { plannedId: `p${odd(0.3) ? 0 : i}` } : {}),
     };
   };
-  const starts = [near(2), near(one([4, 5])), ...(odd(0.5) ? [near(one([7, 9, 28]))] : []), ...(odd(0.04) ? [NOW + DAY] : [])];
+  const starts = [
+    near(2),
+    near(one([4, 5])),
+    near(7.5),
+    near(10),
+    ...(odd(0.5) ? [near(one([13, 17, 28]))] : []),
+    ...(odd(0.04) ? [NOW + DAY] : []),
+  ];
   return {
     attempts,
     skips: odd(0.1)
@@ -293,6 +317,7 @@ function history(random: seedrandom.PRNG): History {
         ]
       : [],
     ...(odd(0.08) ? { withdrawnAt: days(1, 20) } : {}),
+    signedAt: odd(0.1) ? one([near(14), NOW - 10 * HOUR, near(28)]) : NOW - 20 * DAY,
     addedAt: odd(0.04) ? near(3) : NOW - 40 * DAY,
     ...(odd(0.03) ? {} : { screenedAt: odd(0.05) ? one([near(3), near(365)]) : NOW - 30 * DAY }),
   };

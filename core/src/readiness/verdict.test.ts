@@ -58,7 +58,7 @@ describe('the whole verdict', () => {
     const { rung, headrooms, gate } = judgeReadiness(facts(1, ['wall']));
     expect(rung?.id).toBe('far-wall');
     expect(headrooms.every((h) => h.state === 'spare')).toBe(true);
-    expect(gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions']);
+    expect(gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions', 'tissue-time']);
     expect(gate?.unmet[0]).toMatchObject({ practice: ['Push-up at a wall'], preparation: false });
   });
 
@@ -100,7 +100,7 @@ describe('the whole verdict', () => {
     expect(Object.values(closedRungs)[0]).toEqual(screening.cautions[0]);
     expect(gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions']);
     const next = judgeReadiness(facts(1, ['wall'], 15, { screening }));
-    expect(next.gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions', 'rung-open']);
+    expect(next.gate?.unmet.map((f) => f.rule)).toEqual(['clean-sessions', 'tissue-time', 'rung-open']);
   });
 
   it('takes confidence in the next position for what it is: asked anew after a signature', () => {

@@ -6,8 +6,9 @@ import type { Instant } from '../quantities/index.ts';
 import type { KnownBody } from '../statics/index.ts';
 import { type CautionInForce, cautionOf, type ScreeningOutcome, type Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
+import { onRungSince, tissueTimeOn } from './tissueTime.ts';
 import { type Gate, judgeGate } from './gate.ts';
-import type { Practice } from './gateInput.ts';
+import type { GateInput, Practice } from './gateInput.ts';
 import { headroom, type Headroom } from './headroom.ts';
 import { byUrgency } from './limiter.ts';
 import type { GateSettings } from './settings.ts';
@@ -74,6 +75,7 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     closedBy: notLockedAnyway(closedRungs[rung.id]),
     since: [...facts.knownSince, ...[standing.cleanSince, facts.lastStopSignAt].filter((at) => at !== undefined)],
     practice: practiceFor(inHand, rung, library),
+    tissue: inHand && tissueOn(inHand, facts, standing),
     settings: facts.settings,
     now,
   });
@@ -93,6 +95,14 @@ function practiceFor(inHand: Rung | undefined, next: Rung, library: Library): Pr
       (easier.includes(d.id) || next.demands.some((asked) => (d.trains[asked.measureId] ?? 0) >= PREPARES)),
   );
   return { drillIds: prepares.map((d) => d.id), names: prepares.map((d) => d.name), preparation: true };
+}
+
+/** What the rung in hand asks of the tissue before the next; nothing where its practice is gone from the library. */
+function tissueOn(rung: Rung, { library, clearances, ladder, screening }: ReadinessFacts, { cleanSince }: Standing): GateInput['tissue'] {
+  if (!library.hasDrill(rung.practice)) return undefined;
+  const signatures = clearances.filter((c) => c.ladderId === ladder.id && c.rungId === rung.id && !c.withdrawnAt).map((c) => c.signedAt);
+  const since = onRungSince(signatures, cleanSince);
+  return since && { since, asks: tissueTimeOn(library.drill(rung.practice), screening.cautions) };
 }
 
 function headroomsFor(rung: Rung, { library, body, capacities, skips, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {

@@ -47,6 +47,8 @@ export function say(finding: GateFinding, words: GateWords): string {
       return morningsFound(finding, now);
     case 'clean-sessions':
       return cleanFound(finding);
+    case 'tissue-time':
+      return tissueFound(finding, now);
     case 'screening':
       return finding.met ? 'Screened, and nothing locks.' : finding.locks.map((lock) => lockInWords(lock, now)).join(' ');
     case 'rung-open':
@@ -84,7 +86,7 @@ function sideFound({ side, verdict, skipped }: DemandSide, h: Headroom | undefin
     case 'short':
       return `${found}.`;
     case 'on the mark':
-      return `${found}: too close to call, more trials would decide.`;
+      return `${found}: too close to call, within what one check may be off.`;
     case 'allowed':
       return `${found}: on the mark, which you allow here.`;
     case 'never checked':
@@ -126,6 +128,12 @@ function morningsFound({ problem, sessions, days }: Found<'mornings'>, now: Date
     case 'worse':
       return `The morning after ${day}: ${symptomInWords(problem.symptom)}, above the ${problem.before}/10 there before the session.`;
   }
+}
+
+function tissueFound({ since, earliest, days, counted, needed, hoursApart }: Found<'tissue-time'>, now: Date): string {
+  const asked = `${counted} of ${needed} sessions of its practice, ${hoursApart} hours apart, since ${shortDay(since, now)}`;
+  const waits = Date.parse(earliest) > now.getTime() ? `Earliest day for the next rung: ${shortDay(earliest, now)}. ` : '';
+  return `${waits}Tissue needs ${days} days on this rung, and ${asked}.`;
 }
 
 const NAMES_SHOWN = 3;

@@ -63,9 +63,17 @@ export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
       'Sessions in elapsed hours apart, after the last withdrawal and the last stop sign, after the trainee was added and first screened, none in the future; the same planned session once.',
     changes: 'A logged or corrected session, a withdrawal, a stop sign, or days that pass.',
   },
+  'tissue-time': {
+    title: 'Tissue has had its time',
+    needs:
+      'On the rung in hand: 7 days and 3 sessions under a quarter of body weight an arm, 14 and 4 in strength and support, 21 and 6 in leans, on one arm, in swings and head down, 28 and 6 on the fingers, 72 hours apart. Half as many days again under 18, with lax joints, rebuilding, or soon after a birth. Below the ladder nothing.',
+    counts: 'Sessions with the practice under its load, clean or not, since the oldest signature that stands, or the last withdrawal.',
+    changes: 'Days that pass, and sessions.',
+  },
   screening: {
     title: 'Screened, and nothing locks',
-    needs: 'The screening was answered whole within the last year, and no answer locks.',
+    needs:
+      'The screening was answered whole within the last 180 days, and nothing locks: neither an answer, nor an earlier yes that no professional has cleared, nor an emergency.',
     counts: 'The newest answers; a licensed professional’s word opens what it is about.',
     changes: 'A screening, or a consultation.',
   },

@@ -37,7 +37,7 @@ describe('what a signature rested on', () => {
   it('is kept with it: lines, rules version, likelihood', () => {
     expect(signed.findings?.map((f) => [f.rule, f.met])).toContainEqual(['clean-sessions', true]);
     expect(signed.findings?.every((f) => f.met)).toBe(true);
-    expect(signed).toMatchObject({ rulesVersion: 2, likelihood: expect.any(Number) as number });
+    expect(signed).toMatchObject({ rulesVersion: 3, likelihood: expect.any(Number) as number });
   });
 
   it('withdraws it when a trial of its check is corrected, with the reason, and Today says so', async () => {

@@ -174,7 +174,7 @@ export const CREW: readonly Story[] = [
     }),
     screening: { 'raised-pressure': 'whole' },
     screeningNow: { 'raised-pressure': 'whole', 'medical-hold': 'whole' },
-    behindIn: { 'shoulder-flexion': 3.6 },
+    behindIn: { 'shoulder-flexion': 4.6 },
     from: 0.3,
     to: 2.2,
   },

@@ -27,6 +27,8 @@ import * as sql from './statements.ts';
 
 /** Sessions and symptoms older than these never decide a gate; a day is added for mornings after. */
 const SESSION_DAYS = GATE_LIMITS.sessionWindowDays.max + 1;
+/** How far back sessions count for the time that tissue needs on a rung. */
+const TISSUE_DAYS = 70;
 const SYMPTOM_DAYS = GATE_LIMITS.quietDays.max + 1;
 /** Clocks of two machines differ a little: five minutes. */
 const CLOCK_DAYS = 5 / (24 * 60);
@@ -111,7 +113,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
         capacities: byTrainee(capacities.all({ scope: id })),
         late: byTrainee(late.all({ scope: id })),
         clearances: byTrainee(clearances.all({ scope: id })),
-        sessions: byTrainee(recentSessions.all({ scope: id, until, since: since(SESSION_DAYS) })),
+        sessions: byTrainee(recentSessions.all({ scope: id, until, since: since(TISSUE_DAYS) })),
         symptoms: byTrainee(recentSymptoms.all({ scope: id, until, since: since(SYMPTOM_DAYS) })),
         stopSigns: byTrainee(stopSigns.all({ scope: id, until })),
         lastStopSigns: byTrainee(lastStopSigns.all({ scope: id, until })),
@@ -163,7 +165,8 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
           ? [{ at: withdrawnAt, rungName: library.rungName(on, rungId), reason: withdrawnReason ?? '' }]
           : [],
     );
-    return { trainee, verdict, sessions: recent, symptoms, openStopSigns, withdrawn, lastCheckAt };
+    const listed = addDays(moment, -SESSION_DAYS);
+    return { trainee, verdict, sessions: recent.filter((s) => s.performedAt >= listed), symptoms, openStopSigns, withdrawn, lastCheckAt };
   }
 
   /** The verdict on one trainee as the facts of a moment in the past give it today: what came later is not looked at. */

@@ -43,8 +43,7 @@ export function EmergencyPage() {
         </p>
       )}
       <p className="mt-4">
-        All work has ended. Stay with {name}, let {name} rest as is comfortable, give nothing to eat or drink, and send somebody to the
-        door.
+        All work has ended. Stay with {name}, help to rest as is comfortable, give nothing to eat or drink, and send somebody to the door.
         {today && ' No load on what hurts until a doctor has seen it, even after a clear first picture.'}
       </p>
       <p className="aside mt-2 text-base" role="status">
@@ -56,8 +55,8 @@ export function EmergencyPage() {
       </p>
       {!emergency?.mistake && (
         <>
-          <Seen traineeId={traineeId} emergencyId={emergencyId} signs={signs} setSigns={setSigns} ready={emergency !== undefined} />
           {emergency && <Mistake traineeId={traineeId} emergency={emergency} />}
+          <Seen traineeId={traineeId} emergencyId={emergencyId} signs={signs} setSigns={setSigns} ready={emergency !== undefined} />
         </>
       )}
       <p className="mt-6">

@@ -1,10 +1,13 @@
-import { stopSign } from '@myokinet/core/safety';
+import { cautionInWords, stopSign } from '@myokinet/core/safety';
 import type { FloorPerson } from './floorPeople.ts';
 import { responseInRun } from './useFloorTools.ts';
 
 /** Everything that stops loaded work now; a page has to be told each of them once. */
-export function stopsOf({ run, kept }: Pick<FloorPerson, 'run' | 'kept'>): readonly string[] {
-  return [...new Set([...run.symptoms.flatMap((s) => stopSign(s) ?? []), ...kept.holds])];
+export function stopsOf({ run, kept, holds }: Pick<FloorPerson, 'run' | 'kept' | 'holds'>): readonly string[] {
+  // Pressed on this device: the server's own sentence about it may still be on its way.
+  const told = kept.cautions.some((c) => c.id === 'emergency');
+  const pressed = told ? [] : holds.cautions.filter((c) => c.id === 'emergency').map(cautionInWords);
+  return [...new Set([...pressed, ...run.symptoms.flatMap((s) => stopSign(s) ?? []), ...kept.holds])];
 }
 
 interface StoppedProps {

@@ -70,8 +70,8 @@ export function GatePanel({ traineeId, ladderId, rung, gate, headrooms, measureO
 function Likelihood({ chance, asked }: { readonly chance: number; readonly asked: number }) {
   return (
     <p className="aside mt-2 text-sm">
-      By their error bands, all {asked} figures truly meet what is asked with about {chanceInWords(chance)}. More trials of the closest
-      would tell.
+      By their error bands, all {asked} figures truly meet what is asked with about {chanceInWords(chance)}. A check of the closest on
+      another day would tell.
     </p>
   );
 }

@@ -1,0 +1,106 @@
+import type { CaseloadRow } from '@myokinet/core/contracts';
+import type { Page } from '@playwright/test';
+import { Server } from './server.ts';
+import { expect, test } from './test.ts';
+
+const server = new Server();
+let crew: readonly CaseloadRow[];
+test.beforeAll(async () => {
+  await server.start({ demo: true });
+  crew = await server.api<readonly CaseloadRow[]>('/api/caseload');
+});
+test.afterAll(() => server.remove());
+
+const idOf = (name: string) => crew.find((r) => r.name.startsWith(name))?.id ?? '';
+
+test.describe('by touch, on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('one tap on the floor: whom to call, all work ended, locked until a doctor’s word', async ({ page }) => {
+    await page.goto(`${server.address}/library/cautions`);
+    await page.getByLabel('Emergency number').fill('112');
+    await page.getByLabel(/Where the studio is/).fill('Quay 4');
+    await page.getByRole('button', { name: 'Save' }).tap();
+    await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+    await page.goto(`${server.address}/trainees/${idOf('Tamsin')}/floor`);
+    await page.getByRole('button', { name: /^Start/ }).tap();
+    await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
+    const floor = page.url();
+    await page.getByRole('button', { name: /^Emergency/ }).tap();
+    await expect(page.getByRole('heading', { name: 'Call emergency care now' })).toBeVisible();
+    await expect(page.getByRole('link', { name: '112' })).toHaveAttribute('href', 'tel:112');
+    await expect(page.getByText('Quay 4')).toBeVisible();
+    await expect(page.getByRole('status')).toContainText('On record');
+    await page.getByRole('button', { name: /^Pressure in the chest/ }).tap();
+    await page.getByRole('button', { name: 'Put on record what was seen' }).tap();
+    await expect(page.getByRole('button', { name: 'On record' })).toBeVisible();
+    await page.goto(floor);
+    await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Start the set' })).toHaveCount(0);
+    await page.goto(`${server.address}/trainees/${idOf('Tamsin')}/screening`);
+    await expect(page.getByText(/Because: pressure in the chest/)).toBeVisible();
+  });
+
+  test('without a network the tap still says whom to call, and goes on record later', async ({ page, context }) => {
+    await page.goto(`${server.address}/trainees/${idOf('Odo')}/floor`);
+    await page.getByRole('button', { name: /^Start/ }).tap();
+    await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
+    // The page itself comes with the program; here only the server is gone.
+    await context.route('**/api/**', (route) => route.abort('internetdisconnected'));
+    await page.getByRole('button', { name: /^Emergency/ }).tap();
+    await expect(page.getByRole('heading', { name: 'Call emergency care now' })).toBeVisible();
+    await expect(page.getByRole('status')).toContainText('Kept on this device');
+    await page.goBack();
+    await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
+    await context.unroute('**/api/**');
+    await page.goto(`${server.address}/`);
+    await expect
+      .poll(async () => (await server.api<readonly object[]>(`/api/trainees/${idOf('Odo')}/emergencies`)).length, { timeout: 30_000 })
+      .toBe(1);
+  });
+});
+
+test('a press by mistake is taken back within the minute, with a reason', async ({ page }) => {
+  await page.goto(`${server.address}/trainees/${idOf('Ines')}`);
+  await page.getByRole('button', { name: /^Emergency/ }).click();
+  await page.getByRole('button', { name: /^Pressed by mistake/ }).click();
+  await page.getByLabel('Why was it a mistake?').fill('wrong button');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('status')).toContainText('Taken back as a mistake');
+  await page.getByRole('link', { name: /^To the page of/ }).click();
+  await expect(page.getByRole('list', { name: 'Cautions' })).toHaveCount(0);
+});
+
+async function answer(page: Page, question: RegExp, choice: string): Promise<void> {
+  await page.getByRole('radiogroup', { name: question }).getByRole('radio', { name: choice, exact: true }).check();
+}
+
+test('a lock closes checks and drills; a form answered again opens nothing; a doctor’s word opens what it permits', async ({ page }) => {
+  const at = `${server.address}/trainees/${idOf('Jory')}`;
+  await page.goto(`${at}/screening`);
+  await answer(page, /Has a doctor told you/, 'yes');
+  await page.getByRole('button', { name: 'Save the screening' }).click();
+  await expect(page.getByText(/Excludes \d\d drills and every rung of Push-up/)).toBeVisible();
+  await page.goto(`${at}/checks/new?scope=all`);
+  await expect(page.getByRole('region', { name: 'Checks that are closed' })).toContainText('Plank hold');
+  await expect(page.getByLabel('Plank hold, trial 1')).toHaveCount(0);
+  await expect(page.getByLabel('Shoulder flexion, left, trial 1')).toBeVisible();
+
+  await page.goto(`${at}/screening`);
+  await answer(page, /Has a doctor told you/, 'no');
+  await page.getByRole('button', { name: 'Save the screening' }).click();
+  await expect(page.getByText(/a no since needs a professional’s word/)).toBeVisible();
+  await answer(page, /Has a doctor told you/, 'yes');
+  await page.getByRole('button', { name: 'Save the screening' }).click();
+  await page.getByRole('button', { name: 'A licensed professional was consulted…' }).click();
+  await page.getByLabel('Medical hold').check();
+  await expect(page.getByLabel('Who, by role').getByRole('option')).toHaveText(['choose…', 'general practitioner', 'specialist doctor']);
+  await page.getByLabel('Who, by role').selectOption('general practitioner');
+  await page.getByLabel('What was seen and said').fill('May train lightly, nothing overhead.');
+  await page.getByLabel(/Load on one arm/).fill('30');
+  await page.getByLabel(/Effort, up to/).fill('6');
+  await page.getByRole('button', { name: 'Record the consultation' }).click();
+  await expect(page.getByText(/up to 30% of body weight on one arm, effort up to 6; not overhead, hanging, head down/)).toBeVisible();
+  await page.goto(`${at}/checks/new?scope=all`);
+  await expect(page.getByRole('region', { name: 'Checks that are closed' })).toContainText('Free packed hang');
+});
