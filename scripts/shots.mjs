@@ -210,7 +210,7 @@ async function seeFaults(page, fault = /hips drift/) {
   await page.waitForTimeout(900);
 }
 
-/** Three moments on a phone side by side: ready, at work, something felt. */
+/** Four moments on a phone side by side: ready, at work, something felt, and an emergency. */
 async function onThePhone(page) {
   const moments = [];
   const keep = async () => moments.push((await page.screenshot()).toString('base64'));
@@ -227,7 +227,12 @@ async function onThePhone(page) {
   await page.getByRole('button', { name: 'pinch', exact: true }).click();
   await page.waitForTimeout(400);
   await keep();
-  await page.setViewportSize({ width: 3 * PHONE.width + 40, height: PHONE.height });
+  const caseload = await page.evaluate(async () => (await fetch('/api/caseload')).json());
+  await page.goto(new URL(`/trainees/${caseload.find((row) => row.name.startsWith('Bram')).id}`, page.url()).href);
+  await page.getByRole('button', { name: /^Emergency/ }).click();
+  await page.getByText(/^On record/).waitFor();
+  await keep();
+  await page.setViewportSize({ width: 4 * PHONE.width + 60, height: PHONE.height });
   const images = moments.map((image) => `<img src="data:image/png;base64,${image}" height="${PHONE.height}">`).join('');
   await page.goto('about:blank');
   await page.setContent(`<body style="margin:0;display:flex;gap:20px;background:#d9cfb9">${images}</body>`);

@@ -2,7 +2,6 @@ import type { Instant } from '../quantities/index.ts';
 import type { CautionInForce, ScreeningLock, Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import type { Headroom } from './headroom.ts';
-import type { TissueTime } from './tissueTime.ts';
 import type { GateSettings } from './settings.ts';
 
 /** What a clean session must hold. */
@@ -12,6 +11,13 @@ export interface Practice {
   readonly names: readonly string[];
   /** Below the first rung: drills that prepare for it. */
   readonly preparation: boolean;
+}
+
+/** How long, and in how many sessions, tissue has to get used to a rung before the next one. */
+export interface TissueTime {
+  readonly days: number;
+  readonly sessions: number;
+  readonly hoursApart: number;
 }
 
 /** Everything a gate rests on; nothing else is looked at. */

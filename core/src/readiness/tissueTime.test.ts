@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN_LIBRARY as library } from '../catalogue/index.ts';
-import { addDays, type Instant, instant } from '../quantities/index.ts';
+import { addDays, type Instant } from '../quantities/index.ts';
 import { say } from '../words/index.ts';
 import type { CautionId } from '../safety/index.ts';
 import { onRungSince, tissueTime, tissueTimeOn } from './tissueTime.ts';

@@ -2,15 +2,8 @@ import { type Drill, strainOf } from '../drills/index.ts';
 import { addDays, type Instant } from '../quantities/index.ts';
 import { type CautionId, type CautionInForce, cautionOf } from '../safety/index.ts';
 import type { GateFinding } from './findings.ts';
-import type { GateInput } from './gateInput.ts';
+import type { GateInput, TissueTime } from './gateInput.ts';
 import { practisedSessions } from './practiceRule.ts';
-
-/** How long, and in how many sessions, tissue has to get used to a rung before the next one. */
-export interface TissueTime {
-  readonly days: number;
-  readonly sessions: number;
-  readonly hoursApart: number;
-}
 
 /** Professional judgement, from memory, no single published source. The first that fits counts. */
 const CLASSES: readonly { readonly fits: (drill: Drill) => boolean; readonly asks: TissueTime }[] = [
