@@ -1,14 +1,15 @@
 import 'reflect-metadata';
 import { IsOptional, IsUUID, Matches, MaxLength } from 'class-validator';
 import { EMERGENCY_SIGN_IDS, type EmergencySign } from '../safety/index.ts';
-import { IsPastInstant, IsPlainText } from './decorators.ts';
+import { IsInstant, IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { SomeOf } from './parts.ts';
 
 /** That the emergency button was pressed. What was seen is added afterwards: nothing waits for a form. */
 export class EmergencyDto {
   @IsUUID('7') id!: string;
-  @IsPastInstant('The time of the emergency') at!: string;
+  /** A device whose clock is ahead must not lose it: what lies in the future is taken as now. */
+  @IsInstant('The time of the emergency') at!: string;
 }
 
 /** What was seen, added to an emergency. */

@@ -3,6 +3,7 @@ import { BREATH_SECONDS, type Drill, strainOf } from '../drills/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
 import { STATION_SECONDS } from '../planning/index.ts';
 import { type CautionInForce, cautionInWords, isStraining, symptomResponse } from '../safety/index.ts';
+import { responseInWords } from '../words/index.ts';
 import type { SetPlace } from './events.ts';
 import { type ItemState, type RunState, samePlace, sidesOfDrill } from './run.ts';
 
@@ -50,8 +51,8 @@ export function closedBecause(drill: Drill, { symptoms }: Pick<RunState, 'sympto
   const hurt = responses.find((r) =>
     [drill.joint, ...drill.alsoWorks, ...(drill.handLoad?.joints ?? [])].some((j) => r.joints.includes(j)),
   );
-  if (hurt) return hurt.reason;
-  const [reason] = [...responses.map((r) => r.reason), ...stopSigns];
+  if (hurt) return responseInWords(hurt.finding);
+  const [reason] = [...responses.map((r) => responseInWords(r.finding)), ...stopSigns];
   if (reason !== undefined && isStraining(strainOf(drill))) return reason;
   const caution = exclusionByCaution(drill, cautions);
   return caution && cautionInWords(caution);

@@ -36,7 +36,14 @@ export {
   type EmergencySign,
 } from './emergency.ts';
 export { PROFESSIONAL_ROLES, type ProfessionalRole } from './professionals.ts';
-export { SYMPTOM_ACTS, symptomResponse, type SymptomAct, type SymptomResponse } from './symptomResponse.ts';
+export {
+  SYMPTOM_ACTS,
+  symptomResponse,
+  type HoldReason,
+  type ResponseFinding,
+  type SymptomAct,
+  type SymptomResponse,
+} from './symptomResponse.ts';
 export {
   atSamePlace,
   BODY_PLACES,

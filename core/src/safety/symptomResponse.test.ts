@@ -37,8 +37,7 @@ describe('the pain rule (common practice, no source)', () => {
       loadChange: -0.1,
       joints: ['wrist', 'forearm'],
       at: { place: 'wrist', side: 'left' },
-      reason:
-        'Sharp 4/10, left wrist, during: stop and step back. Loaded work ends here, and every gate is locked until the coach closes the stop sign.',
+      finding: { code: 'stop-sign', symptom: felt({ intensity: 4, kind: 'sharp' }) },
     });
   });
 
@@ -57,7 +56,7 @@ describe('quiet symptoms beside the days before', () => {
     const answer = symptomResponse([felt()], [before(1, { moment: 'next morning' })]);
     expect(answer).toMatchObject({
       act: 'hold',
-      reason: expect.stringContaining('had not come back to rest by the morning after') as string,
+      finding: { code: 'hold', why: { kind: 'morning after' } },
     });
   });
 

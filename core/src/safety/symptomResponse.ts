@@ -1,18 +1,31 @@
 import type { BodySide, Joint } from '../anatomy/index.ts';
 import { daysBetween } from '../quantities/index.ts';
-import { type BodyPlace, placeInWords, QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from './symptoms.ts';
+import { type BodyPlace, isStopSign, QUIET_UP_TO, type Symptom } from './symptoms.ts';
 
 /** What a symptom asks for, mildest first. */
 export const SYMPTOM_ACTS = ['go on', 'hold', 'step back', 'stop'] as const;
 export type SymptomAct = (typeof SYMPTOM_ACTS)[number];
+
+/** Why a quiet symptom asks for a hold: reported so often lately, more than before, or still there the morning after. */
+export type HoldReason =
+  | { readonly kind: 'often'; readonly times: number; readonly days: number }
+  | { readonly kind: 'rising'; readonly before: number }
+  | { readonly kind: 'morning after' };
+
+/** What decided; how it reads is said in `words`. */
+export type ResponseFinding =
+  | { readonly code: 'nothing-felt' }
+  | { readonly code: 'stop-sign'; readonly symptom: Symptom }
+  | { readonly code: 'step-back'; readonly symptom: Symptom }
+  | { readonly code: 'hold'; readonly symptom: Symptom; readonly why: HoldReason }
+  | { readonly code: 'go-on'; readonly symptom: Symptom };
 
 /** What to do now that something is felt, and why. */
 export interface SymptomResponse {
   readonly act: SymptomAct;
   /** Every gate is locked until the coach closes the stop sign, and the clearance in hand is withdrawn. */
   readonly locks: boolean;
-  /** One sentence for the floor. */
-  readonly reason: string;
+  readonly finding: ResponseFinding;
   /** Turn of the support dial, as a fraction of body weight: 0, or less on the hands. */
   readonly loadChange: number;
   /** Joints to leave alone for the rest of the session; none unless it stops. */
@@ -56,48 +69,40 @@ const JOINTS_AT: Readonly<Record<BodyPlace, readonly Joint[]>> = {
 export function symptomResponse(symptoms: readonly Symptom[], history: readonly Symptom[]): SymptomResponse {
   const answers = symptoms.filter((s) => s.intensity > 0).map((s) => answerTo(s, history));
   const [worst] = answers.sort((a, b) => SYMPTOM_ACTS.indexOf(b.act) - SYMPTOM_ACTS.indexOf(a.act));
-  return worst ?? { act: 'go on', locks: false, reason: 'Nothing felt: go on.', loadChange: 0, joints: [] };
+  return worst ?? { act: 'go on', locks: false, finding: { code: 'nothing-felt' }, loadChange: 0, joints: [] };
 }
 
 function answerTo(symptom: Symptom, history: readonly Symptom[]): SymptomResponse {
   const { place, side, intensity } = symptom;
   const at = { at: { place, side } };
-  const sign = stopSign(symptom);
-  if (sign)
+  if (isStopSign(symptom))
     return {
       ...at,
       act: 'stop',
       locks: true,
       loadChange: -BACK,
       joints: JOINTS_AT[place],
-      reason: `${sign} Loaded work ends here, and every gate is locked until the coach closes the stop sign.`,
+      finding: { code: 'stop-sign', symptom },
     };
-  const said = symptomInWords(symptom);
-  if (intensity > QUIET_UP_TO)
-    return { ...at, ...QUIETLY, act: 'step back', loadChange: -STEP, reason: `${capital(said)}: one step lighter, and no harder today.` };
+  if (intensity > QUIET_UP_TO) return { ...at, ...QUIETLY, act: 'step back', loadChange: -STEP, finding: { code: 'step-back', symptom } };
   const alike = history.filter(
     (s) => s.intensity > 0 && s.place === place && s.side === side && ageOf(s, symptom) >= 0 && ageOf(s, symptom) <= LOOK_BACK_DAYS,
   );
-  const where = placeInWords(symptom);
+  const why = holdReason(symptom, alike);
+  return why
+    ? { ...at, ...QUIETLY, act: 'hold', finding: { code: 'hold', symptom, why } }
+    : { ...at, ...QUIETLY, act: 'go on', finding: { code: 'go-on', symptom } };
+}
+
+function holdReason({ intensity }: Symptom, alike: readonly Symptom[]): HoldReason | undefined {
   const before = Math.max(0, ...alike.map((s) => s.intensity));
-  const why =
-    alike.length + 1 >= OFTEN
-      ? `the ${where} was reported ${alike.length} times in the last ${LOOK_BACK_DAYS} days`
-      : alike.length > 0 && intensity > before
-        ? `the ${where} is more than the ${before}/10 reported before`
-        : alike.some((s) => s.moment === 'next morning')
-          ? `the ${where} had not come back to rest by the morning after`
-          : undefined;
-  if (why) return { ...at, ...QUIETLY, act: 'hold', reason: `${capital(said)}: hold, no harder today, since ${why}.` };
-  return { ...at, ...QUIETLY, act: 'go on', reason: `${capital(said)}: go on, and look out for it.` };
+  if (alike.length + 1 >= OFTEN) return { kind: 'often', times: alike.length, days: LOOK_BACK_DAYS };
+  if (alike.length > 0 && intensity > before) return { kind: 'rising', before };
+  return alike.some((s) => s.moment === 'next morning') ? { kind: 'morning after' } : undefined;
 }
 
 const QUIETLY = { locks: false, loadChange: 0, joints: [] } as const;
 
 function ageOf(earlier: Symptom, later: Symptom): number {
   return daysBetween(earlier.at, later.at);
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -62,6 +62,15 @@ describe('repetitions', () => {
     );
   });
 
+  it.each([0, 3, 4.5, 6])('have the range that they have, also with noise of %s° on 60° (seeded)', (noise) => {
+    const ranges = [1, 2, 3, 4].flatMap((seed) => readTrace(movement({ noise, seed, count: 10 })).repetitions.map((r) => r.range));
+    expect(ranges).toHaveLength(40);
+    const mean = ranges.reduce((sum, r) => sum + r, 0) / ranges.length;
+    // The largest of noisy samples alone would run high by 5 to 12 %.
+    expect(mean / 60).toBeGreaterThan(0.97);
+    expect(mean / 60).toBeLessThan(1.03);
+  });
+
   it('may start at the far end: a movement down and up counts just so', () => {
     const { times, angles } = movement({ count: 4 });
     expect(readTrace({ times, angles: Array.from(angles, (a) => 180 - a) }).repetitions.map((r) => Math.round(r.peak))).toEqual([

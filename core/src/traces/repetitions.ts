@@ -1,3 +1,4 @@
+import { levelAt } from './levelAt.ts';
 import type { Stretch } from './stretches.ts';
 import { turningPoints } from './turningPoints.ts';
 
@@ -7,6 +8,7 @@ export interface Repetition {
   /** When the far end was reached. */
   readonly turn: number;
   readonly to: number;
+  /** Mean of the two ways, with the noise taken off their ends. */
   readonly range: number;
   /** Angle at the far end. */
   readonly peak: number;
@@ -49,14 +51,16 @@ export function repetitionsIn({ start, rate, values }: Stretch, prominence: numb
     const back = way(values, far.index, after.index);
     const outTime = (out.to - out.from) / rate;
     const backTime = (back.to - back.from) / rate;
+    const level = (index: number) => levelAt(values, index, Math.max(out.range, back.range), rate);
+    const peak = level(far.index);
     const stick = stickingPoint(values, out.from, out.to);
     return [
       {
         from: start + out.from / rate,
         turn: start + far.index / rate,
         to: start + back.to / rate,
-        range: Math.max(out.range, back.range),
-        peak: values[far.index] ?? 0,
+        range: (Math.abs(peak - level(before.index)) + Math.abs(peak - level(after.index))) / 2,
+        peak,
         outTime,
         backTime,
         peakSpeed: fastest(values, out.from, back.to) * rate,

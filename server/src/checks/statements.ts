@@ -41,7 +41,7 @@ export const UPSERT_CAPACITY = `
 export const OLDER_ERRORS = `
   SELECT DISTINCT check_id AS checkId, trainee_id AS traineeId, taken_at AS takenAt
   FROM capacity
-  WHERE error_version < @errorVersion
+  WHERE error_version < @errorVersion AND taken_at >= @since
   ORDER BY taken_at`;
 
 export const DATES_OF_KEY = `

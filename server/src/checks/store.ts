@@ -1,7 +1,7 @@
 import type { CheckDto, CheckReply, ReadingDto, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Capacity, capacityFromTrials, ERROR_VERSION, type Skip, sumOfSquares, type Trial, trialFrom } from '@myokinet/core/measuring';
-import type { Instant } from '@myokinet/core/quantities';
+import { addDays, type Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -44,8 +44,11 @@ interface Neighbours {
   readonly batteries: BatteryStore;
 }
 
+/** Longer than a figure may be fresh (366 days). */
+const RENEWED_DAYS = 400;
+
 export function checkStore(context: Context, { library, trainees, measuring, batteries }: Neighbours) {
-  const { db, who } = context;
+  const { db, who, now } = context;
   const insertCheck = db.prepare(sql.INSERT_CHECK);
   const insertTrial = db.prepare(sql.INSERT_TRIAL);
   const insertSkip = db.prepare(sql.INSERT_SKIP);
@@ -64,7 +67,7 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     { checkId: string; takenAt: Instant; provisional: number; inSession: number }
   >(sql.DATES_OF_KEY);
   const keysOfCheck = db.prepare<{ checkId: string }, { measureId: string; side: string }>(sql.KEYS_OF_CHECK);
-  const olderErrors = db.prepare<{ errorVersion: number }, { traineeId: string; checkId: string; takenAt: Instant }>(sql.OLDER_ERRORS);
+  const olderErrors = db.prepare<{ errorVersion: number; since: string }, { traineeId: string; checkId: string; takenAt: Instant }>(sql.OLDER_ERRORS);
   const dropCapacities = db.prepare(sql.DROP_CAPACITIES);
   const flagCapacity = db.prepare(sql.FLAG_CAPACITY);
   const capacitiesOf = db.prepare<Omit<Page, 'limit'>, Capacity & { checkId: string }>(sql.CAPACITIES_OF_TRAINEE);
@@ -111,9 +114,12 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     for (const flag of flags.sort((a, b) => a.isCurrent - b.isCurrent)) flagCapacity.run(flag);
   }
 
-  /** Figures whose error an older program worked out get today's, so that no band is narrower than it should be. */
+  /**
+   * Figures whose error an older program worked out get today's, so that no band is narrower than it should be. What is older than any
+   * check may be fresh decides nothing and stays as it was.
+   */
   function renewErrors(): void {
-    const older = olderErrors.all({ errorVersion: ERROR_VERSION });
+    const older = olderErrors.all({ errorVersion: ERROR_VERSION, since: addDays(now(), -RENEWED_DAYS) });
     if (older.length === 0) return;
     db.transaction(() => {
       for (const { traineeId, checkId, takenAt } of older) {

@@ -85,11 +85,13 @@ describe('an emergency', () => {
     });
   });
 
-  it('sent twice is one; tomorrow’s, and nobody’s, are refused', async () => {
+  it('sent twice is one; of a clock that is ahead it is as of now; of nobody it is refused', async () => {
     const { id } = await press();
     await press(id);
     expect(await list()).toHaveLength(1);
-    expect(await bench.post(`${at}/emergencies`, { id: v7(), at: addDays(bench.now(), 1) })).toMatchObject({ status: 422 });
+    expect(await bench.post(`${at}/emergencies`, { id: v7(), at: addDays(bench.now(), 400) })).toMatchObject({ status: 201 });
+    expect((await list()).every((e) => e.at <= instant(bench.now()))).toBe(true);
+    expect(await bench.post(`${at}/emergencies`, { id: v7(), at: 'now' })).toMatchObject({ status: 422 });
     expect(await bench.post(`/api/trainees/${v7()}/emergencies`, { id: v7(), at: instant(bench.now()) })).toMatchObject({ status: 404 });
     expect(() => bench.db.prepare("UPDATE emergency SET at = '2026-01-01T00:00:00.000Z'").run()).toThrow('emergencies are facts');
   });

@@ -66,7 +66,11 @@ export function emergencyStore(context: Context) {
 
     press(traineeId: string, dto: EmergencyDto): readonly EmergencyReply[] {
       mustExist(traineeId);
-      acceptOnce(context, dto.id, { traineeId, dto }, () => insert.run({ ...dto, ...stamp(), traineeId, studioId: who.studioId }));
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        const { recordedAt } = stamp();
+        const at = dto.at > recordedAt ? recordedAt : dto.at;
+        insert.run({ ...dto, ...stamp(), at, traineeId, studioId: who.studioId });
+      });
       return list(traineeId);
     },
 

@@ -7,9 +7,10 @@ export const INSERT_SYMPTOM = `
     @stopReason, @replaces, @reason, @recordedAt
   )`;
 
-/** The session of a symptom: the one it names, or the one that its run has become. */
+/** The session of a symptom: the one it names, while that is in force, the one that its run has become, or its newest version. */
 export const SESSION_OF_SYMPTOM = `
   coalesce(
+    (SELECT f.id FROM session_in_force f WHERE f.id = symptom.session_id),
     (SELECT f.id FROM session_in_force f WHERE f.run_id = symptom.run_id),
     (SELECT f.id FROM session_in_force f WHERE f.run_id = (SELECT o.run_id FROM session o WHERE o.id = symptom.session_id)),
     (SELECT f.id FROM session_in_force f

@@ -1,6 +1,5 @@
 import type { EmergencyCareReply, EmergencyDto } from '@myokinet/core/contracts';
 import type { Dispatch } from '../../client/store.ts';
-import { isOffline } from '../../client/problem.ts';
 import { emergencyEndpoints } from './endpoints.ts';
 
 /** An emergency that the server has not got yet. */
@@ -53,11 +52,17 @@ export function forgetPressed(id: string): void {
   );
 }
 
+/** Refused for what it says; anything else (no answer, a server in trouble) is tried again. */
+function isRefusal(error: unknown): boolean {
+  const { status } = error as { readonly status?: unknown };
+  return typeof status === 'number' && status >= 400 && status < 500;
+}
+
 /** Sends what waits; what the server refuses is not asked again. */
 export async function sendWaitingEmergencies({ dispatch }: { readonly dispatch: Dispatch }): Promise<void> {
   for (const item of waiting()) {
     const { error } = await dispatch(emergencyEndpoints.pressEmergency.initiate(item));
-    if (error && isOffline(error)) return;
+    if (error && !isRefusal(error)) return;
     write(
       WAITING,
       waiting().filter((w) => w.body.id !== item.body.id),

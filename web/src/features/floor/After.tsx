@@ -1,7 +1,7 @@
 import { FloorCloseDto, inspect } from '@myokinet/core/contracts';
 import { closingDeed, deedsBeforeClosing, endingAfter, endingFor, endOf, minutesTaken, verdictOn } from '@myokinet/core/floor';
 import { instant } from '@myokinet/core/quantities';
-import { cleannessInWords } from '@myokinet/core/words';
+import { responseInWords, cleannessInWords } from '@myokinet/core/words';
 import { useEffect, useEffectEvent, useReducer, useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
@@ -133,7 +133,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
         >
           Something is felt now
         </button>
-        {run.symptoms.length > 0 && <p className="text-lg">{responseInRun(person).reason}</p>}
+        {run.symptoms.length > 0 && <p className="text-lg">{responseInWords(responseInRun(person).finding)}</p>}
         {effort !== undefined && (
           <p className="text-xl">{cleannessInWords(verdictOn(run, person.library, effort).finding, person.library)}</p>
         )}

@@ -1,4 +1,5 @@
 import { cautionInWords, stopSign } from '@myokinet/core/safety';
+import { responseInWords } from '@myokinet/core/words';
 import type { FloorPerson } from './floorPeople.ts';
 import { responseInRun } from './useFloorTools.ts';
 
@@ -20,7 +21,7 @@ interface StoppedProps {
 /** A stop sign or a lock: why, what it closes, and what to do. */
 export function Stopped({ person, end, goOn }: StoppedProps) {
   const response = responseInRun(person);
-  const reasons = response.act === 'stop' ? [response.reason] : stopsOf(person);
+  const reasons = response.act === 'stop' ? [responseInWords(response.finding)] : stopsOf(person);
   const drills = new Set(person.open.map((s) => s.itemId)).size;
   return (
     <section role="alert" className="my-auto border-s-8 border-error bg-error/10 px-5 py-6">

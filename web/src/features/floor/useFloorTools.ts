@@ -4,6 +4,7 @@ import type { Drill } from '@myokinet/core/drills';
 import { type Symptom, symptomResponse, type SymptomResponse } from '@myokinet/core/safety';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { setUpInWords } from '@myokinet/core/statics';
+import { responseInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import type { FloorPerson } from './floorPeople.ts';
 
@@ -81,15 +82,16 @@ export function useFloorTools(person: FloorPerson, step: Step) {
     /** Reports what is felt; the pain rule acts at once. */
     report: async (felt: Omit<Symptom, 'at'>): Promise<SymptomResponse | undefined> => {
       const response = symptomResponse([{ ...felt, at: instant(new Date()) }], earlierSymptoms(person));
+      const said = responseInWords(response.finding);
       if (!(await happen({ kind: 'symptom', symptom: felt }))) return undefined;
       if (response.act === 'step back') {
         const turned = turnSupport(body, step.drill, response.loadChange);
-        if ('problem' in turned) setSaid(`${response.reason} ${turned.problem}`);
+        if ('problem' in turned) setSaid(`${said} ${turned.problem}`);
         else {
           await happen({ kind: 'turn', itemId: step.itemId, support: turned.support, harder: false });
-          setSaid(`${response.reason} Now ${setUpInWords(turned.on.setUp)}.`);
+          setSaid(`${said} Now ${setUpInWords(turned.on.setUp)}.`);
         }
-      } else if (response.act !== 'stop') setSaid(response.reason);
+      } else if (response.act !== 'stop') setSaid(said);
       return response;
     },
   };
