@@ -1,11 +1,11 @@
 import { exclusionByCaution } from '@myokinet/core/library';
-import { CAUTION_IDS, cautionOf, type CautionId, type CautionKind, QUESTION_IDS, questionOf } from '@myokinet/core/safety';
+import { CAUTION_IDS, cautionOf, type CautionId, type CautionKind, openedBy, QUESTION_IDS, questionOf } from '@myokinet/core/safety';
 import { Link } from 'react-router';
 import { EmergencyCareForm } from '../emergency/index.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 
 const KIND_WORDS: Readonly<Record<CautionKind, string>> = {
-  lock: 'locks every gate until a licensed professional was consulted',
+  lock: 'locks every gate and everything that strains until a licensed professional was consulted',
   'ask first': 'waits until a licensed professional was consulted',
   stands: 'stands as long as the answer does',
   note: 'is a note; nothing is excluded',
@@ -55,6 +55,7 @@ function CautionRow({ id }: { readonly id: CautionId }) {
       <td className="text-sm">{asked(id)}</td>
       <td className="text-sm">
         {consequence} <span className="aside">It {KIND_WORDS[kind]}.</span>
+        {openedBy(id).length > 0 && <span className="aside"> Opened by: {openedBy(id).join(', ')}.</span>}
       </td>
       <td className="text-sm">
         {drills.length === 0 ? (
@@ -83,6 +84,14 @@ function CautionRow({ id }: { readonly id: CautionId }) {
 /** The questions behind a caution; two follow from what is known otherwise. */
 function asked(id: CautionId): string {
   const questions = QUESTION_IDS.filter((q) => (questionOf(q).causes as readonly CautionId[]).includes(id)).map((q) => questionOf(q).text);
-  const known = { 'lax-joints': ['nine-point laxity score of 5 or more'], minor: ['year of birth'] }[id as 'minor'] ?? [];
-  return [...questions, ...known].join(' · ');
+  return [...questions, ...(NOT_ASKED[id] ?? [])].join(' · ');
 }
+
+/** What a caution follows from besides a question. */
+const NOT_ASKED: Readonly<Partial<Record<CautionId, readonly string[]>>> = {
+  'lax-joints': ['nine-point laxity score of 5 or more'],
+  minor: ['year of birth'],
+  unscreened: ['nothing was asked yet'],
+  emergency: ['the emergency button'],
+  'doctor-today': ['the emergency button, by what was seen'],
+};
