@@ -166,7 +166,7 @@ describe.each<[string, new () => object, unknown, string, RegExp]>([
     ConsultationDto,
     { ...CONSULTATION, permit: { ...CONSULTATION.permit, loadPerArm: 5 } },
     '/permit/loadPerArm',
-    /at most 100%/,
+    /at most 150%/,
   ],
   [
     'a word for a whole year',

@@ -12,6 +12,7 @@ import {
   cautionOf,
   isLiftable,
   openedBy,
+  MOST_LOAD_PER_ARM,
   PERMIT_DAYS,
   PROFESSIONAL_ROLES,
   type ProfessionalRole,
@@ -73,7 +74,7 @@ const IsWithinDays = () =>
 
 /** What a licensed professional permits. */
 export class PermitDto {
-  @Max(1, { message: 'The load on one arm is at most 100% of body weight.' })
+  @Max(MOST_LOAD_PER_ARM, { message: `The load on one arm is at most ${100 * MOST_LOAD_PER_ARM}% of body weight.` })
   @Min(0, { message: 'The load on one arm is at least 0%.' })
   @IsNumber()
   loadPerArm!: number;

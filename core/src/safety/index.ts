@@ -25,7 +25,7 @@ export {
   type ScreeningLock,
   type ScreeningOutcome,
 } from './screening.ts';
-export { CLOSABLE, isStraining, PERMIT_DAYS, permits, type Closable, type Permit, type Strain } from './permit.ts';
+export { CLOSABLE, isStraining, MOST_LOAD_PER_ARM, PERMIT_DAYS, permits, type Closable, type Permit, type Strain } from './permit.ts';
 export {
   callFor,
   EMERGENCY_SIGN_IDS,

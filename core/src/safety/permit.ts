@@ -2,7 +2,7 @@ import type { CalendarDay } from '../quantities/index.ts';
 
 /** What a licensed professional permits while a caution stands; only that opens. */
 export interface Permit {
-  /** Most load on one arm, as a share of body weight: 0 to 1. */
+  /** Most load on one arm, as a share of body weight: 0 to {@link MOST_LOAD_PER_ARM}. */
   readonly loadPerArm: number;
   readonly overhead: boolean;
   readonly hanging: boolean;
@@ -12,6 +12,9 @@ export interface Permit {
   /** The last day on which it counts, at most {@link PERMIT_DAYS} after the consultation. */
   readonly until: CalendarDay;
 }
+
+/** A swing on one hand pulls with more than the body's weight. */
+export const MOST_LOAD_PER_ARM = 1.5;
 
 /** Longest time for which a word counts (professional judgement, from memory, no single source). */
 export const PERMIT_DAYS = 90;
