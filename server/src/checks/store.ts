@@ -67,7 +67,9 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     { checkId: string; takenAt: Instant; provisional: number; inSession: number }
   >(sql.DATES_OF_KEY);
   const keysOfCheck = db.prepare<{ checkId: string }, { measureId: string; side: string }>(sql.KEYS_OF_CHECK);
-  const olderErrors = db.prepare<{ errorVersion: number; since: string }, { traineeId: string; checkId: string; takenAt: Instant }>(sql.OLDER_ERRORS);
+  const olderErrors = db.prepare<{ errorVersion: number; since: string }, { traineeId: string; checkId: string; takenAt: Instant }>(
+    sql.OLDER_ERRORS,
+  );
   const dropCapacities = db.prepare(sql.DROP_CAPACITIES);
   const flagCapacity = db.prepare(sql.FLAG_CAPACITY);
   const capacitiesOf = db.prepare<Omit<Page, 'limit'>, Capacity & { checkId: string }>(sql.CAPACITIES_OF_TRAINEE);
