@@ -34,7 +34,7 @@ const WORDS = {
   'rocks-back': { name: 'hips drift toward the heels', cue: 'Hips stay over the knees.', regression: 'Hands a little higher.' },
   leans: { name: 'leans to one side', cue: 'Same weight in both hands.', regression: 'Narrower range.' },
   rushed: { name: 'rushed', cue: 'As slow up as down.', regression: 'Fewer repetitions, counted aloud.' },
-  shakes: { name: 'shakes out of control', cue: 'Engaged, not burnt out: ease off.', regression: 'End the set here.' },
+  shakes: { name: 'trembles beyond control', cue: 'Ease off while you still steer it.', regression: 'End the set here.' },
   'snaps-back': { name: 'band snaps back', cue: 'Lead the band home.', regression: 'Weaker band.' },
   'head-takes-weight': {
     name: 'head takes weight',

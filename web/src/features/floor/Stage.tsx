@@ -134,7 +134,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
           )}
           {phase.kind === 'work' && byFeel && (
             <p className="font-display py-8 text-center text-4xl leading-tight font-semibold sm:text-5xl">
-              Engaged, not burnt out.
+              Work that leaves something over.
               <span className="mt-2 block text-xl font-normal">No counting. End it while it is good.</span>
             </p>
           )}
