@@ -38,18 +38,20 @@ export default tseslint.config(
   },
   {
     // Rules return codes and figures; sentences are said in core/src/words.
-    files: ['core/src/readiness/**/*.ts'],
+    files: ['core/src/readiness/**/*.ts', 'core/src/safety/**/*.ts', 'core/src/measuring/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
         // Names of states have up to three words; a fourth, or a capital before a space, is prose.
         {
-          selector: ':not(ImportDeclaration, ExportNamedDeclaration) > Literal[value=/^[A-Z][a-z]+ |([a-z,]+ ){3,}[a-z]/]',
+          selector:
+            ':not(ImportDeclaration, ExportNamedDeclaration, NewExpression[callee.name="Refusal"]) > Literal[value=/^[A-Z][a-z]+ |([a-z,]+ ){3,}[a-z]/]',
           message: 'A rule returns a code and figures; its sentence belongs to core/src/words.',
         },
         {
-          selector: 'TemplateElement[value.raw=/^[A-Z][a-z]+ |([a-z,]+ ){3,}[a-z]/]',
+          selector:
+            ':not(NewExpression[callee.name="Refusal"] > TemplateLiteral) > TemplateElement[value.raw=/^[A-Z][a-z]+ |([a-z,]+ ){3,}[a-z]/]',
           message: 'A rule returns a code and figures; its sentence belongs to core/src/words.',
         },
       ],

@@ -10,9 +10,9 @@ import {
   type SkipReason,
   strayTrial,
   trialFrom,
-  trialProblem,
 } from '../measuring/index.ts';
 import type { Instant } from '../quantities/index.ts';
+import { trialProblemInWords } from '../words/index.ts';
 
 /** A check while it is being taken: texts as typed, so that nothing typed is ever lost. */
 export interface CheckDraft {
@@ -54,7 +54,7 @@ export function readCell(measure: Measure, text: string): { readonly value?: num
   const trimmed = text.trim().replace(',', '.').replace('−', '-');
   if (trimmed === '') return {};
   const value = Number(trimmed);
-  const problem = trialProblem(measure, value);
+  const problem = trialProblemInWords(measure, value);
   return problem ? { problem } : { value };
 }
 
@@ -63,7 +63,7 @@ export interface SideReading {
   readonly capacity?: Capacity;
   readonly problems: readonly string[];
   /** One trial that does not agree with the others, and which of them. */
-  readonly stray?: { readonly ordinal: number; readonly sentence: string };
+  readonly stray?: { readonly ordinal: number; readonly off: number };
 }
 
 /** The capacities that the figures already give, and what is wrong with the rest. */
@@ -86,7 +86,7 @@ export function readMeasure(draft: Pick<CheckDraft, 'cells'>, measure: Measure, 
       side,
       problems,
       capacity: capacityFromTrials(measure, trials, { takenAt: now, ownError }),
-      ...(stray ? { stray: { ordinal: filled[stray.index]?.ordinal ?? 0, sentence: stray.sentence } } : {}),
+      ...(stray ? { stray: { ordinal: filled[stray.index]?.ordinal ?? 0, off: stray.off } } : {}),
     };
   });
 }

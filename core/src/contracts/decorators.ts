@@ -1,6 +1,7 @@
-import { type Measure, measureSides, trialProblem } from '../measuring/index.ts';
+import { type Measure, measureSides } from '../measuring/index.ts';
 import { rule, shown } from './rule.ts';
 import { libraryInScope, nowInScope } from './scope.ts';
+import { trialProblemInWords } from '../words/index.ts';
 
 export const IsMeasureId = () =>
   rule('isMeasure', (value) => (libraryInScope().hasMeasure(value) ? undefined : `There is no check called "${shown(value)}".`));
@@ -33,7 +34,7 @@ export const IsRungId = () =>
 export const IsTrialValue = () =>
   rule('isTrialValue', (value, { measureId }) => {
     const measure = measureInScope(measureId);
-    return measure && trialProblem(measure, value);
+    return measure && trialProblemInWords(measure, value);
   });
 
 /** A side that the check named by the sibling property `measureId` has. */

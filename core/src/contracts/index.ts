@@ -23,6 +23,7 @@ export {
 export { EmergencyCareDto, EmergencyDto, EmergencyMistakeDto, EmergencySeenDto } from './emergency.ts';
 export { MeasureDto, NAMED_UNITS } from './measure.ts';
 export { withTwoErrors } from './olderMeasure.ts';
+export { findingsFrom } from './storedFindings.ts';
 export { readStored, signedChecks, STORED } from './stored.ts';
 export { TraineeDto } from './trainee.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';

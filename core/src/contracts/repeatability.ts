@@ -1,17 +1,17 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, IsUUID } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
-import { trialProblem } from '../measuring/index.ts';
 import { IsMeasureId, measureInScope, IsPastInstant, IsPlainText, IsSideOfMeasure } from './decorators.ts';
 import { rule } from './rule.ts';
 import { Parts } from './parts.ts';
+import { trialProblemInWords } from '../words/index.ts';
 
 /** Readings that the check named by the test can give. */
 const IsReadings = () =>
   rule('isReadings', (value, { measureId }) => {
     if (!Array.isArray(value) || value.length === 0 || value.length > 10) return 'From 1 to 10 trials make an occasion.';
     const measure = measureInScope(measureId);
-    return measure && value.map((v) => trialProblem(measure, v)).find((p) => p);
+    return measure && value.map((v) => trialProblemInWords(measure, v)).find((p) => p);
   });
 
 /** One body, or one side of it, measured on two occasions. */

@@ -9,7 +9,6 @@ import {
   type BeightonTest,
   CAUTION_IDS,
   type CautionId,
-  cautionOf,
   isLiftable,
   openedBy,
   MOST_LOAD_PER_ARM,
@@ -24,12 +23,14 @@ import { IsCalendarDay, IsPastDay, IsPastInstant, IsPlainText } from './decorato
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
 import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
+import { CAUTION_WORDS, QUESTION_WORDS } from '../words/index.ts';
 
 /** A side where the question has sides, `whole` where it has none. */
 const IsSideOfQuestion = () =>
   rule('isSideOfQuestion', (value, { questionId, answer }) => {
     if (!QUESTION_IDS.includes(questionId as QuestionId)) return undefined;
-    const { sided, text } = questionOf(questionId as QuestionId);
+    const { sided } = questionOf(questionId as QuestionId);
+    const { text } = QUESTION_WORDS[questionId as QuestionId];
     if (!sided && value !== 'whole') return `“${text}” has no sides.`;
     return ['left', 'right', 'whole'].includes(value as string) || answer === 'no' ? undefined : `“${text}”: say left, right or both.`;
   });
@@ -41,7 +42,7 @@ const AnswersAll = () =>
     const asked = value.map((a: { questionId?: unknown }) => a.questionId);
     const missing = QUESTION_IDS.filter((id) => !asked.includes(id));
     if (missing.length > 0)
-      return `${missing.length} of ${QUESTION_IDS.length} questions are not answered, first “${questionOf(missing[0] as QuestionId).text}”`;
+      return `${missing.length} of ${QUESTION_IDS.length} questions are not answered, first “${QUESTION_WORDS[missing[0] as QuestionId].text}”`;
     return asked.length > QUESTION_IDS.length ? 'A question is answered twice.' : undefined;
   });
 
@@ -59,7 +60,7 @@ const MayOpenThem = () =>
     const closed = cautionIds.find(
       (id) => CAUTION_IDS.includes(id as CautionId) && !openedBy(id as CautionId).includes(role as ProfessionalRole),
     ) as CautionId | undefined;
-    return closed && `“${cautionOf(closed).name}” is opened by ${openedBy(closed).join(' or ')} only.`;
+    return closed && `“${CAUTION_WORDS[closed].name}” is opened by ${openedBy(closed).join(' or ')} only.`;
   });
 
 /** From the consultation on, and at most ninety days. */

@@ -5,7 +5,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Drill, FaultEntry } from '../drills/index.ts';
 import type { FloorEvent, FloorHead } from '../floor/index.ts';
 import { DEMAND_DIRECTIONS, type DemandDirection, type Ladder } from '../ladders/index.ts';
-import { type Measure, PROVISIONAL, type Provisional } from '../measuring/index.ts';
+import { type Measure, PROVISIONAL_KINDS, type Provisional } from '../measuring/index.ts';
 import type { PlanBrief } from '../planning/index.ts';
 import { type Instant, type Unit, UNITS } from '../quantities/index.ts';
 import type { Headroom } from '../readiness/index.ts';
@@ -45,7 +45,7 @@ class SignedCapacityDto {
   @IsInt() trials!: number;
   @IsInstant('The time of the check') takenAt!: string;
   @IsWritten('The basis of the error', { max: 400 }) errorBasis!: string;
-  @IsOptional() @IsIn(Object.keys(PROVISIONAL)) provisional?: Provisional;
+  @IsOptional() @IsIn(PROVISIONAL_KINDS) provisional?: Provisional;
 }
 
 class SignedFigureDto {

@@ -2,8 +2,8 @@ import { sideLabel } from '../anatomy/index.ts';
 import { BREATH_SECONDS, type Drill, strainOf } from '../drills/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
 import { STATION_SECONDS } from '../planning/index.ts';
-import { type CautionInForce, cautionInWords, isStraining, symptomResponse } from '../safety/index.ts';
-import { responseInWords } from '../words/index.ts';
+import { type CautionInForce, isStraining, symptomResponse } from '../safety/index.ts';
+import { responseInWords, cautionInWords } from '../words/index.ts';
 import type { SetPlace } from './events.ts';
 import { type ItemState, type RunState, samePlace, sidesOfDrill } from './run.ts';
 

@@ -8,7 +8,7 @@ type Told = Pick<Drill, 'excludedBy'> & Parameters<typeof strainOf>[0];
  * The caution that keeps a drill from a trainee; nothing when none does. A caution closes the drills that name it, and whatever it
  * closes by its strain: a lock everything straining. A professional's permit opens of that exactly what it covers.
  *
- * @example exclusionByCaution(plank, [{ id: 'wrist-injury', because: ['a wrist is being rebuilt, right'] }])?.id // 'wrist-injury'
+ * @example exclusionByCaution(plank, [{ id: 'wrist-injury', because: [{ code: 'answered', questionId: 'wrist-injury', answer: 'yes', side: 'right' }] }])?.id // 'wrist-injury'
  */
 export function exclusionByCaution(drill: Told, cautions: readonly CautionInForce[]): CautionInForce | undefined {
   const strain = strainOf(drill);

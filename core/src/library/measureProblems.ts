@@ -52,10 +52,10 @@ function demandProblem({ unit, value, upTo, per, direction }: RungDemand, measur
     return value > 0 && value <= MOST_BODY_MASSES
       ? undefined
       : { property: 'value', message: `A share must be above 0 and at most ${MOST_BODY_MASSES}.` };
-  const message = trialProblem(measure, value);
-  if (message) return { property: 'value', message };
-  const upper = upTo === undefined ? undefined : trialProblem(measure, upTo);
-  return upper ? { property: 'upTo', message: upper } : undefined;
+  const { min, max } = measure.limits;
+  const readable = `${measure.name} reads from ${readingInWords(measure, min)} to ${readingInWords(measure, max)}${measure.choices ? ', in whole steps' : ''}.`;
+  if (trialProblem(measure, value)) return { property: 'value', message: readable };
+  return upTo !== undefined && trialProblem(measure, upTo) ? { property: 'upTo', message: readable } : undefined;
 }
 
 /**

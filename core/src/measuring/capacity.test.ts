@@ -4,7 +4,8 @@ import { jStat } from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
 import { type BodySide, SIDES } from '../anatomy/index.ts';
-import { capacityFromTrials, type OwnError, readingWithBand, sideDifference, type Trial, trialProblem } from './index.ts';
+import { capacityFromTrials, type OwnError, readingWithBand, sideDifference, type Trial } from './index.ts';
+import { trialProblemInWords } from '../words/index.ts';
 
 const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
 
@@ -137,9 +138,9 @@ describe('refusals', () => {
   it.each<[readonly Trial[], RegExp]>([
     [[], /at least one trial/],
     [[...trials([160]), ...trials([160], 'right')], /two capacities/],
-    [trials([400]), /400° is above the limit of 200°/],
-    [trials([-5]), /−5° is below the limit of 0°/],
-    [trials([Number.NaN]), /a number is needed, from 0° to 200°/],
+    [trials([400]), /400 is no trial from 0 to 200/],
+    [trials([-5]), /-5 is no trial/],
+    [trials([Number.NaN]), /NaN is no trial/],
   ])('%j', (bad, message) => expect(() => capacityFromTrials(flexion, bad, { takenAt })).toThrow(message));
 });
 
@@ -186,10 +187,10 @@ describe('levels, grades and contacts', () => {
   });
 
   it('take nothing between or beyond their names', () => {
-    expect(trialProblem(winging, 1.5)).toBe(
+    expect(trialProblemInWords(winging, 1.5)).toBe(
       'Shoulder blade at rest and in a light push: choose one of flat, winging slight, winging marked.',
     );
-    expect(trialProblem(winging, 3)).toMatch(/above the limit of winging marked/);
+    expect(trialProblemInWords(winging, 3)).toMatch(/above the limit of winging marked/);
   });
 
   it('are alike on both sides within one step', () => {
@@ -202,7 +203,7 @@ describe('levels, grades and contacts', () => {
 it('reads below zero where the check does: an elbow that does not straighten, hands that overlap', () => {
   const elbow = capacityFromTrials(measureOf('elbow-extension'), trials([-8, -6, -7]), { takenAt });
   expect(elbow.value).toBe(-7);
-  expect(trialProblem(measureOf('side-reach'), -5)).toBeUndefined();
+  expect(trialProblemInWords(measureOf('side-reach'), -5)).toBeUndefined();
   const level = { ...elbow, side: 'right' as const, value: -7 as typeof elbow.value };
   expect(sideDifference(elbow, level)).toMatchObject({ alike: true, weakerPercent: 100 });
 });

@@ -90,8 +90,9 @@ export function capacityFromTrials(measure: Measure, trials: readonly Trial[], o
     throw new Refusal('trials-mixed-sides', `${measure.name}: left and right are two capacities.`);
   const values = trials.map((t) => t.value);
   for (const value of values) {
-    const problem = trialProblem(measure, value);
-    if (problem) throw new Refusal('trial-out-of-limits', problem);
+    const { min, max } = measure.limits;
+    if (trialProblem(measure, value))
+      throw new Refusal('trial-out-of-limits', `${measure.name}: ${value} is no trial from ${min} to ${max}.`);
   }
   const combine = options.combine ?? measure.combine;
   const value = combine === 'mean' ? mean(values) : bestOf(measure, values);

@@ -11,7 +11,7 @@ export {
   type WorkingPosition,
 } from './measure.ts';
 export { bestOf, goodness } from './goodness.ts';
-export { trialProblem } from './trialLimits.ts';
+export { trialProblem, type TrialProblem } from './trialLimits.ts';
 export { occasionError, sumOfSquares, type ErrorModel, type TwoErrors } from './errorModel.ts';
 export {
   BAND_CONFIDENCE,
@@ -26,7 +26,7 @@ export {
 } from './capacity.ts';
 export { changeBetween, minimalDetectableChange, realFrom, sideDifference, type Change, type SideDifference } from './change.ts';
 export { ownErrorFromTest, ownErrorFromTrials, OWN_ERROR_RULES, type OwnError, type TrialScatter } from './ownError.ts';
-export { PROVISIONAL, provisionalOf, type Provisional, type ReadingOrigin } from './provisional.ts';
+export { PROVISIONAL_KINDS, provisionalOf, type Provisional, type ReadingOrigin } from './provisional.ts';
 export { reliabilityInWords, repeatability, type Coefficient, type Repeatability } from './repeatability.ts';
 export { strayTrial, type StrayTrial } from './strayTrial.ts';
 export { SKIP_REASONS, type Skip, type SkipReason } from './skips.ts';

@@ -9,6 +9,7 @@ export const WORKING_POSITIONS = ['standing', 'seated', 'supine', 'hands and kne
 export type WorkingPosition = (typeof WORKING_POSITIONS)[number];
 
 /** What a device can read: the instrument, and the movement of the body that it sees. */
+// eslint-disable-next-line no-restricted-syntax -- a code, though of four words
 export const DEVICE_READINGS = ['angle held', 'swing', 'repetitions', 'squeeze', 'weight on a scale', 'time'] as const;
 export type DeviceReading = (typeof DEVICE_READINGS)[number];
 

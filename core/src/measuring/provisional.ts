@@ -4,13 +4,8 @@
  * - `suggested`: a pose model placed a landmark and nobody has confirmed it
  * - `in a session`: a set of a session showed it, tired and unasked; it stands only where no check does
  */
-export const PROVISIONAL = {
-  simulated: 'read from a simulated instrument, which opens no gate',
-  suggested: 'read from suggested points that nobody has confirmed, which opens no gate',
-  'in a session': 'shown in a session and not in a check of its own, which opens no gate',
-} as const;
-
-export type Provisional = keyof typeof PROVISIONAL;
+export const PROVISIONAL_KINDS = ['simulated', 'suggested', 'in a session'] as const;
+export type Provisional = (typeof PROVISIONAL_KINDS)[number];
 
 /** What a reading tells about how it came about. */
 export interface ReadingOrigin {

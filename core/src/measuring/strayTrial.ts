@@ -1,4 +1,3 @@
-import { formatBand } from '../quantities/index.ts';
 import { normalQuantile } from '../statistics/index.ts';
 import { goodness } from './goodness.ts';
 import type { Measure } from './measure.ts';
@@ -9,8 +8,6 @@ export interface StrayTrial {
   readonly index: number;
   /** How far it lies from the middle of the others, in the measure's unit. */
   readonly off: number;
-  /** `Trial 3 is 9° off the others: measure again?` */
-  readonly sentence: string;
 }
 
 const TWO_SIDED_99 = normalQuantile(0.995);
@@ -35,7 +32,7 @@ export function strayTrial(measure: Measure, values: readonly number[], within?:
   const worst = suspects.reduce<(typeof candidates)[number] | undefined>((a, b) => (a && a.off > b.off ? a : b), undefined);
   if (!worst || worst.off <= allowed(measure, worst.middle, within)) return undefined;
   const { index, off } = worst;
-  return { index, off, sentence: `Trial ${index + 1} is ${formatBand(off, measure.unit)} off the others: measure again?` };
+  return { index, off };
 }
 
 function allowed({ error, limits }: Measure, middle: number, own: number | undefined): number {

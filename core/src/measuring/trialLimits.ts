@@ -1,16 +1,16 @@
-import { type Measure, readingInWords } from './measure.ts';
+import type { Measure } from './measure.ts';
+
+/** What is wrong with a reading as a trial of its check. */
+export type TrialProblem = 'no number' | 'below' | 'above' | 'between choices';
 
 /**
- * Why a reading cannot be a trial of this check, in a sentence naming the limit; nothing when it can.
+ * Why a reading cannot be a trial of this check; nothing when it can.
  *
- * @example trialProblem(library.measure('shoulder-flexion'), 400) // 'Shoulder flexion: 400° is above the limit of 200°.'
+ * @example trialProblem(library.measure('shoulder-flexion'), 400) // 'above'
  */
-export function trialProblem(measure: Measure, value: unknown): string | undefined {
-  const { min, max } = measure.limits;
-  const say = (figure: number) => readingInWords(measure, figure);
-  if (typeof value !== 'number' || !Number.isFinite(value)) return `${measure.name}: a number is needed, from ${say(min)} to ${say(max)}.`;
-  if (value < min) return `${measure.name}: ${say(value)} is below the limit of ${say(min)}.`;
-  if (value > max) return `${measure.name}: ${say(value)} is above the limit of ${say(max)}.`;
-  if (measure.choices && !Number.isInteger(value)) return `${measure.name}: choose one of ${measure.choices.join(', ')}.`;
-  return undefined;
+export function trialProblem({ limits, choices }: Pick<Measure, 'limits' | 'choices'>, value: unknown): TrialProblem | undefined {
+  if (typeof value !== 'number' || !Number.isFinite(value)) return 'no number';
+  if (value < limits.min) return 'below';
+  if (value > limits.max) return 'above';
+  return choices && !Number.isInteger(value) ? 'between choices' : undefined;
 }

@@ -1,6 +1,7 @@
 import { type Drill, EQUIPMENT, type Equipment } from '../drills/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
-import { type CautionInForce, cautionInWords } from '../safety/index.ts';
+import { type CautionInForce } from '../safety/index.ts';
+import { cautionInWords } from '../words/index.ts';
 
 /** Where a trainee stands: the highest signed rung of the target's ladder; −1 below it. */
 export interface Foothold {

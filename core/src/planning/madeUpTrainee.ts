@@ -43,7 +43,7 @@ export function madeUpTrainee(seed: string, own: Partial<PlanBrief> = {}, days =
   return {
     library,
     // Drawn by themselves: a caution that is added changes nobody else.
-    cautions: CAUTION_IDS.filter((id) => seedrandom(`${seed} ${id}`)() < 0.025).map((id) => ({ id, because: ['as answered'] })),
+    cautions: CAUTION_IDS.filter((id) => seedrandom(`${seed} ${id}`)() < 0.025).map((id) => ({ id, because: [{ code: 'not screened' }] })),
     foothold: { ladderId: ladder.id, here },
     schools: DEFAULT_SCHOOLS,
     brief,

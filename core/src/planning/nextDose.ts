@@ -1,8 +1,9 @@
 import type { Dose, Drill } from '../drills/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
 import { type Feeling } from '../readiness/index.ts';
-import { QUIET_UP_TO, stopSign, type Symptom, symptomInWords } from '../safety/index.ts';
+import { QUIET_UP_TO, type Symptom } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
+import { stopSignInWords, symptomInWords } from '../words/index.ts';
 
 /** A drill as it was done once, with what the session around it said. */
 export interface DrillDone {
@@ -64,7 +65,7 @@ export function nextDose(
 ): NextDose | undefined {
   const last = history[0];
   if (!last) return undefined;
-  const sign = last.symptoms.map(stopSign).find((s) => s !== undefined);
+  const sign = last.symptoms.map(stopSignInWords).find((s) => s !== undefined);
   if (sign) return change('back', -STEP_BACK, `${sign} The next dose is a step easier.`, planned);
   const worst = last.symptoms.toSorted((a, b) => b.intensity - a.intensity)[0];
   if (worst && worst.intensity > QUIET_UP_TO) return change('same', 0, `The same again: ${symptomInWords(worst)}.`, planned);

@@ -37,7 +37,7 @@ const now = new Date('2026-11-24T12:00:00');
 const library = openLibrary(BUILT_IN);
 const drillOf = library.drill;
 const DRILLS = library.drills;
-const inForce = (...ids: CautionId[]): CautionInForce[] => ids.map((id) => ({ id, because: ['as answered'] }));
+const inForce = (...ids: CautionId[]): CautionInForce[] => ids.map((id) => ({ id, because: [{ code: 'not screened' }] }));
 const demands = demandsOn(library.rung('hang-and-swing', 'packs-and-rocks'), bodyModel({ statureM: 1.72, massKg: 70 }), measureOf);
 
 function headroomsWith(figures: Readonly<Record<string, number>>) {

@@ -5,7 +5,7 @@ import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import { headroom } from '../readiness/index.ts';
-import type { CautionId } from '../safety/index.ts';
+import type { CautionId, CautionInForce } from '../safety/index.ts';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools/index.ts';
 import {
   isLoadedSession,
@@ -26,7 +26,7 @@ const { measure: measureOf } = BUILT_IN_LIBRARY;
 const now = new Date('2026-11-24T12:00:00');
 const library = openLibrary(BUILT_IN);
 let made = 0;
-const caution = (id: CautionId) => ({ id, because: ['as answered'] });
+const caution = (id: CautionId): CautionInForce => ({ id, because: [{ code: 'not screened' }] });
 
 function input(schools: Partial<Schools> = {}, own: Partial<RulesInput> = {}): RulesInput {
   return {

@@ -14,4 +14,4 @@ export {
   type Seconds,
 } from './amount.ts';
 export { ageOn, type Age, type Born } from './age.ts';
-export { addDays, calendarDay, dayInWords, daysBetween, instant, shortDay, type CalendarDay, type Instant } from './instant.ts';
+export { addDays, calendarDay, dayInWords, daysBetween, instant, longDay, shortDay, type CalendarDay, type Instant } from './instant.ts';

@@ -70,3 +70,8 @@ export function shortDay(moment: Date | Instant, now: Date): string {
   const date = new Date(moment);
   return format(date, date.getFullYear() === now.getFullYear() ? 'EEE d MMM' : 'EEE d MMM yyyy');
 }
+
+/** `Fri 20 Nov 2026`. */
+export function longDay(moment: Date | Instant): string {
+  return format(new Date(moment), 'EEE d MMM yyyy');
+}

@@ -51,7 +51,10 @@ function facts(rungIndex: number, signed: readonly string[], margin = 15, own: P
   };
 }
 
-const HOLD = { code: 'caution', caution: { id: 'medical-hold', because: ['a doctor advised against straining'] } } as const;
+const HOLD = {
+  code: 'caution',
+  caution: { id: 'medical-hold', because: [{ code: 'answered', questionId: 'medical-hold', answer: 'yes', side: 'whole' }] },
+} as const;
 
 describe('the whole verdict', () => {
   it('judges the next rung, most urgent demand first', () => {
@@ -94,7 +97,10 @@ describe('the whole verdict', () => {
   });
 
   it('closes the rungs whose practice a caution excludes, and their gates, naming the answer', () => {
-    const screening = { cautions: [{ id: 'wrist-injury', because: ['a wrist is being rebuilt, right'] }], locks: [] } as const;
+    const screening = {
+      cautions: [{ id: 'wrist-injury', because: [{ code: 'answered', questionId: 'wrist-injury', answer: 'yes', side: 'right' }] }],
+      locks: [],
+    } as const;
     const { closedRungs, gate } = judgeReadiness(facts(0, [], 15, { screening }));
     expect(Object.keys(closedRungs)).toEqual(ladder.rungs.slice(1).map((r) => r.id));
     expect(Object.values(closedRungs)[0]).toEqual(screening.cautions[0]);

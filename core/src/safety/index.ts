@@ -1,18 +1,17 @@
+export { rebuildingJoints, type CautionCause, type CautionInForce } from './inForce.ts';
+export { CAUTION_IDS, cautionOf, type Caution, type CautionId, type CautionKind } from './cautions.ts';
 export {
-  CAUTION_IDS,
-  cautionInWords,
-  cautionOf,
-  permitInWords,
-  rebuildingJoints,
-  type Caution,
-  type CautionId,
-  type CautionInForce,
-  type CautionKind,
-} from './cautions.ts';
-export { ANSWERS, QUESTION_GROUPS, QUESTION_IDS, questionOf, type Answer, type Question, type QuestionId } from './questions.ts';
-export { BEIGHTON_TEST_IDS, BEIGHTON_TESTS, beightonScore, LAX_FROM, type BeightonTest, type Laxity } from './laxity.ts';
+  ANSWERS,
+  QUESTION_GROUPS,
+  QUESTION_IDS,
+  questionOf,
+  type Answer,
+  type Question,
+  type QuestionGroup,
+  type QuestionId,
+} from './questions.ts';
+export { BEIGHTON_TEST_IDS, beightonScore, LAX_FROM, type BeightonTest, type Laxity } from './laxity.ts';
 export {
-  answerInWords,
   isLiftable,
   openedBy,
   SCREENING_FRESH_DAYS,
@@ -48,13 +47,10 @@ export {
   atSamePlace,
   BODY_PLACES,
   isStopSign,
-  placeInWords,
   QUIET_UP_TO,
   STOP_FROM,
-  stopSign,
   SYMPTOM_KINDS,
   SYMPTOM_MOMENTS,
-  symptomInWords,
   type BodyPlace,
   type Symptom,
   type SymptomKind,

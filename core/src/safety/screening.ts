@@ -1,8 +1,9 @@
 import type { BodySide } from '../anatomy/index.ts';
-import { ageOn, type Born, type CalendarDay, calendarDay, daysBetween, type Instant, shortDay } from '../quantities/index.ts';
-import { type CautionId, type CautionInForce, cautionOf } from './cautions.ts';
+import { ageOn, type Born, type CalendarDay, calendarDay, daysBetween, type Instant } from '../quantities/index.ts';
+import { type CautionId, cautionOf } from './cautions.ts';
+import type { CautionCause, CautionInForce } from './inForce.ts';
 import { type BeightonTest, beightonScore, type Laxity } from './laxity.ts';
-import { callFor, EMERGENCY_SIGNS, type EmergencyFact } from './emergency.ts';
+import { callFor, type EmergencyFact } from './emergency.ts';
 import { type Permit, permitsAll } from './permit.ts';
 import type { ProfessionalRole } from './professionals.ts';
 import { type Answer, QUESTION_IDS, type QuestionId, questionOf } from './questions.ts';
@@ -36,9 +37,8 @@ export interface Consultation {
 }
 
 /** A caution of which a consultation has opened what it permits. */
-export interface LiftedCaution {
+export interface LiftedCaution extends Pick<Consultation, 'role' | 'consultedOn' | 'allowed'> {
   readonly id: CautionId;
-  readonly by: string;
   readonly permit: Permit;
 }
 
@@ -90,12 +90,15 @@ export function screeningOutcome(
 ): ScreeningOutcome {
   const [screening] = screenings;
   const caused = causes(screenings, consultations, born, now);
-  addEmergencies(caused, emergencies, consultations, now);
+  addEmergencies(caused, emergencies, consultations);
   const lifted: LiftedCaution[] = [];
   const cautions: CautionInForce[] = [];
   for (const [id, { because, answers }] of caused) {
     const consultation = consultations.find((c) => opens(c, id, answers, now));
-    if (consultation?.permit) lifted.push({ id, by: consultationInWords(consultation, now), permit: consultation.permit });
+    if (consultation?.permit) {
+      const { role, consultedOn, allowed, permit } = consultation;
+      lifted.push({ id, role, consultedOn, allowed, permit });
+    }
     cautions.push({ id, because, ...(consultation?.permit ? { permit: consultation.permit } : {}) });
   }
   cautions.sort((a, b) => RANK[cautionOf(a.id).kind] - RANK[cautionOf(b.id).kind]);
@@ -129,36 +132,37 @@ interface Given {
 }
 
 interface Caused {
-  readonly because: string[];
+  readonly because: CautionCause[];
   readonly answers: Given[];
 }
 
 function causes(screenings: readonly Screening[], consultations: readonly Consultation[], born: Born, now: Date): Map<CautionId, Caused> {
   const caused = new Map<CautionId, Caused>();
-  const add = (id: CautionId, because: string, answer?: Given) => {
+  const add = (id: CautionId, because: CautionCause, answer?: Given) => {
     const entry = caused.get(id) ?? { because: [], answers: [] };
     caused.set(id, entry);
     entry.because.push(because);
     if (answer) entry.answers.push(answer);
   };
   const [screening, ...earlier] = screenings;
-  if (!screening) add('unscreened', 'the questions before training are not answered');
+  if (!screening) add('unscreened', { code: 'not screened' });
   for (const given of screening?.answers ?? []) {
     if (given.answer === 'no') continue;
-    const { questionId, side } = given;
+    const { questionId, answer, side } = given;
     const first = firstOfRow(screenings, questionId);
-    for (const id of questionOf(questionId).causes) add(id, answerInWords(given), { questionId, side, at: first });
+    for (const id of questionOf(questionId).causes)
+      add(id, { code: 'answered', questionId, answer, side }, { questionId, side, at: first });
   }
   for (const { given, at } of screening ? takenBackByForm(screening, earlier) : [])
     for (const id of questionOf(given.questionId).causes) {
       if (!isLiftable(id) || (given.answer === 'unsure' && cautionOf(id).kind !== 'lock')) continue;
-      const { questionId, side } = given;
+      const { questionId, answer, side } = given;
       if (consultations.some((c) => c.cautionIds.includes(id) && openedBy(id).includes(c.role) && isAfter(c, at))) continue;
-      add(id, `${answerInWords(given)}, on ${shortDay(at, now)}; a no since needs a professional’s word`, { questionId, side, at });
+      add(id, { code: 'answered before', questionId, answer, side, at }, { questionId, side, at });
     }
   const laxity = screening?.beighton ? beightonScore(screening.beighton) : undefined;
-  if (laxity?.lax) add('lax-joints', `laxity ${laxity.points} of 9 points`);
-  if (!surelyAdult(born, now)) add('minor', `born ${born.birthDate ?? born.birthYear}`);
+  if (laxity?.lax) add('lax-joints', { code: 'laxity', points: laxity.points });
+  if (!surelyAdult(born, now)) add('minor', { code: 'born', on: born.birthDate ?? String(born.birthYear) });
   return caused;
 }
 
@@ -167,7 +171,6 @@ function addEmergencies(
   caused: Map<CautionId, Caused>,
   emergencies: readonly EmergencyFact[],
   consultations: readonly Consultation[],
-  now: Date,
 ): void {
   for (const { at, signs } of emergencies) {
     const id: CautionId = callFor({ signs }) === 'doctor today' ? 'doctor-today' : 'emergency';
@@ -175,8 +178,7 @@ function addEmergencies(
     if (heard.some((c) => c.permit && permitsAll(c.permit))) continue;
     const entry = caused.get(id) ?? { because: [], answers: [] };
     caused.set(id, entry);
-    const seen = signs.map((s) => EMERGENCY_SIGNS[s].text.toLowerCase()).join(', ');
-    entry.because.push(`${seen || 'the emergency button'}, ${shortDay(at, now)}`);
+    entry.because.push({ code: 'emergency', signs, at });
     entry.answers.push({ questionId: null, side: 'whole', at });
   }
 }
@@ -203,16 +205,6 @@ function takenBackByForm({ answers }: Screening, earlier: readonly Screening[]):
 function surelyAdult(born: Born, now: Date): boolean {
   const { years, sure } = ageOn(born, now);
   return sure ? years >= ADULT_AGE : years > ADULT_AGE;
-}
-
-/**
- * An answer as a reason: the fact, the side, and whether it is certain.
- *
- * @example answerInWords({ questionId: 'wrist-injury', answer: 'yes', side: 'right' }) // 'a wrist is being rebuilt, right'
- */
-export function answerInWords({ questionId, answer, side }: ScreeningAnswer): string {
-  const where = side === 'whole' ? (questionOf(questionId).sided ? ', both sides' : '') : `, ${side}`;
-  return `${questionOf(questionId).fact}${where}${answer === 'unsure' ? ' (unsure, counted as yes)' : ''}`;
 }
 
 /**
@@ -245,8 +237,4 @@ export function openedBy(id: CautionId): readonly ProfessionalRole[] {
 /** Whether a licensed professional's word can open this caution at all. */
 export function isLiftable(id: CautionId): boolean {
   return openedBy(id).length > 0;
-}
-
-function consultationInWords({ role, consultedOn, allowed }: Consultation, now: Date): string {
-  return `${role} consulted ${shortDay(`${consultedOn}T12:00:00.000Z` as Instant, now)}: ${allowed}`;
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, instant } from '../quantities/index.ts';
-import { stopSign, type Symptom, SYMPTOM_ACTS, SYMPTOM_KINDS, symptomResponse } from './index.ts';
+import { type Symptom, SYMPTOM_ACTS, SYMPTOM_KINDS, symptomResponse } from './index.ts';
+import { stopSignInWords } from '../words/index.ts';
 
 const now = instant('2026-11-26T18:00:00Z');
 const felt = (own: Partial<Symptom> = {}): Symptom => ({
@@ -79,7 +80,7 @@ it('never lets a stop sign pass, never locks without one, never adds load', () =
         now,
         past.map(({ days, ...s }) => before(days, s)),
       );
-      const stops = now.some((s) => stopSign(s) !== undefined);
+      const stops = now.some((s) => stopSignInWords(s) !== undefined);
       expect(answer.act === 'stop').toBe(stops);
       expect(answer.locks).toBe(stops);
       expect(answer.loadChange).toBeLessThanOrEqual(0);

@@ -36,29 +36,3 @@ export function isStopSign({ intensity, kind }: Pick<Symptom, 'intensity' | 'kin
 export function atSamePlace(a: Pick<Symptom, 'place' | 'side'>, b: Pick<Symptom, 'place' | 'side'>): boolean {
   return a.place === b.place && a.side === b.side;
 }
-
-/**
- * Why a symptom is a stop sign, or nothing when it is none: five or more out of ten, or any sharp,
- * pinching, numb, tingling or locking sensation.
- *
- * @example stopSign({ intensity: 2, kind: 'sharp', place: 'shoulder', side: 'left', … }) // 'Sharp 2/10, left shoulder: stop and step back.'
- */
-export function stopSign(symptom: Symptom): string | undefined {
-  if (!isStopSign(symptom)) return undefined;
-  return `${capitalise(symptomInWords(symptom))}: stop and step back.`;
-}
-
-/** `ache 3/10, left wrist, next morning`. */
-export function symptomInWords({ intensity, kind, place, side, moment }: Symptom): string {
-  if (intensity === 0) return `nothing felt, ${moment}`;
-  return `${kind === 'none' ? 'discomfort' : kind} ${intensity}/10, ${placeInWords({ place, side })}, ${moment}`;
-}
-
-/** `left wrist`; `neck` in the middle or on both sides. */
-export function placeInWords({ place, side }: Pick<Symptom, 'place' | 'side'>): string {
-  return side === 'whole' ? place : `${side} ${place}`;
-}
-
-function capitalise(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

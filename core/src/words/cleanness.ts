@@ -1,7 +1,13 @@
-import type { Library } from '../library/index.ts';
 import type { CleanFinding } from '../readiness/index.ts';
-import { QUIET_UP_TO, stopSign, symptomInWords } from '../safety/index.ts';
+import { QUIET_UP_TO } from '../safety/index.ts';
 import { capital } from './capital.ts';
+import { stopSignInWords, symptomInWords } from './symptoms.ts';
+
+/** The names of drills, as a library has them. */
+export interface DrillNames {
+  hasDrill(id: string): boolean;
+  drill(id: string): { readonly name: string };
+}
 
 /**
  * What decided whether a session is clean, in one sentence.
@@ -9,7 +15,7 @@ import { capital } from './capital.ts';
  * @param drillName the library's, for records too that name what is no longer there
  * @example cleannessInWords({ code: 'effort', effort: 9, limit: 8 }, library) // 'Effort 9/10: 8 or more means hold.'
  */
-export function cleannessInWords(finding: CleanFinding, library: Pick<Library, 'drill' | 'hasDrill'>): string {
+export function cleannessInWords(finding: CleanFinding, library: DrillNames): string {
   const name = (id: string) => (library.hasDrill(id) ? library.drill(id).name : id);
   switch (finding.code) {
     case 'clean':
@@ -31,7 +37,7 @@ export function cleannessInWords(finding: CleanFinding, library: Pick<Library, '
     case 'effort':
       return `Effort ${finding.effort}/10: ${finding.limit} or more means hold.`;
     case 'stop-sign':
-      return stopSign(finding.symptom) ?? `${capital(symptomInWords(finding.symptom))}.`;
+      return stopSignInWords(finding.symptom) ?? `${capital(symptomInWords(finding.symptom))}.`;
     case 'symptom':
       return `${symptomInWords(finding.symptom)}: more than ${QUIET_UP_TO}/10.`;
   }

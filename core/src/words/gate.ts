@@ -1,10 +1,13 @@
 import { demandInWords } from '../ladders/index.ts';
-import { type Measure, type MeasureOf, PROVISIONAL, readingInWords } from '../measuring/index.ts';
+import { type Measure, type MeasureOf, readingInWords } from '../measuring/index.ts';
 import { formatApart, shortDay } from '../quantities/index.ts';
 import type { DemandSide, GateFinding, Headroom } from '../readiness/index.ts';
-import { cautionInWords, QUIET_UP_TO, stopSign, symptomInWords } from '../safety/index.ts';
+import { QUIET_UP_TO } from '../safety/index.ts';
 import { capacityInWords, checkInWords } from './headroom.ts';
 import { lockInWords } from './screening.ts';
+import { cautionInWords } from './cautions.ts';
+import { stopSignInWords, symptomInWords } from './symptoms.ts';
+import { PROVISIONAL_WORDS } from './measuring.ts';
 
 /** A chance in percent, never certain: from 1 to 99. */
 export function chanceInWords(chance: number): string {
@@ -36,7 +39,9 @@ export function say(finding: GateFinding, words: GateWords): string {
     case 'sides':
       return sidesFound(finding, words.measureOf(finding.measureId));
     case 'stop-signs':
-      return finding.met ? 'No open stop sign.' : `Open stop sign: ${finding.open.map((s) => stopSign(s) ?? symptomInWords(s)).join(' ')}`;
+      return finding.met
+        ? 'No open stop sign.'
+        : `Open stop sign: ${finding.open.map((s) => stopSignInWords(s) ?? symptomInWords(s)).join(' ')}`;
     case 'settled':
       return settledFound(finding, now);
     case 'symptoms':
@@ -98,7 +103,7 @@ function sideFound({ side, verdict, skipped }: DemandSide, h: Headroom | undefin
     case 'skipped':
       return `${found}: skipped since (${skipped?.reason ?? 'pain'}).`;
     default:
-      return `${found}: ${PROVISIONAL[verdict]}.`;
+      return `${found}: ${PROVISIONAL_WORDS[verdict]}.`;
   }
 }
 

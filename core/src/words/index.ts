@@ -1,8 +1,11 @@
 export { capacityInWords, headroomInWords } from './headroom.ts';
 export { chanceInWords, say, type GateWords } from './gate.ts';
 export { RULE_WORDS, SETTING_WORDS, EVIDENCE_WORDS, type RuleWords } from './rules.ts';
-export { errorBasisInWords, ownErrorInWords } from './measuring.ts';
+export { errorBasisInWords, ownErrorInWords, PROVISIONAL_WORDS, strayInWords, trialProblemInWords } from './measuring.ts';
 export { responseInWords } from './response.ts';
 export { cleannessInWords } from './cleanness.ts';
 export { lockInWords } from './screening.ts';
 export { dueInWords, lapseInWords } from './today.ts';
+export { CAUTION_WORDS, causeInWords, cautionInWords, liftedInWords, permitInWords, SIGN_WORDS } from './cautions.ts';
+export { answerInWords, BEIGHTON_WORDS, GROUP_WORDS, laxityInWords, QUESTION_WORDS } from './questions.ts';
+export { placeInWords, stopSignInWords, symptomInWords } from './symptoms.ts';

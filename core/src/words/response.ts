@@ -1,5 +1,6 @@
-import { type HoldReason, placeInWords, type ResponseFinding, stopSign, symptomInWords } from '../safety/index.ts';
+import { type HoldReason, type ResponseFinding } from '../safety/index.ts';
 import { capital } from './capital.ts';
+import { placeInWords, stopSignInWords, symptomInWords } from './symptoms.ts';
 
 /**
  * What the pain rule asks for, in a sentence for the floor.
@@ -11,7 +12,7 @@ export function responseInWords(finding: ResponseFinding): string {
     case 'nothing-felt':
       return 'Nothing felt: go on.';
     case 'stop-sign':
-      return `${stopSign(finding.symptom) ?? ''} Loaded work ends here, and every gate is locked until the coach closes the stop sign.`;
+      return `${stopSignInWords(finding.symptom) ?? ''} Loaded work ends here, and every gate is locked until the coach closes the stop sign.`;
     case 'step-back':
       return `${capital(symptomInWords(finding.symptom))}: one step lighter, and no harder today.`;
     case 'hold':

@@ -1,5 +1,6 @@
 import { shortDay } from '../quantities/index.ts';
-import { cautionInWords, SCREENING_FRESH_DAYS, type ScreeningLock } from '../safety/index.ts';
+import { SCREENING_FRESH_DAYS, type ScreeningLock } from '../safety/index.ts';
+import { cautionInWords } from './cautions.ts';
 
 /**
  * Why the screening closes every gate, in a sentence.

@@ -1,8 +1,8 @@
 import type { MeasureOf } from '../measuring/index.ts';
 import { shortDay } from '../quantities/index.ts';
 import type { DueToday, Lapse } from '../readiness/index.ts';
-import { stopSign, symptomInWords } from '../safety/index.ts';
 import { lockInWords } from './screening.ts';
+import { stopSignInWords, symptomInWords } from './symptoms.ts';
 
 /**
  * Why a clearance lapsed.
@@ -18,7 +18,7 @@ export function lapseInWords({ measureId }: Pick<Lapse, 'measureId'>, measureOf:
 export function dueInWords(due: DueToday, { measureOf, now }: { readonly measureOf: MeasureOf; readonly now: Date }): string {
   switch (due.kind) {
     case 'stop sign':
-      return stopSign(due.symptom) ?? symptomInWords(due.symptom);
+      return stopSignInWords(due.symptom) ?? symptomInWords(due.symptom);
     case 'screening':
       return lockInWords(due.lock, now);
     case 'withdrawn':

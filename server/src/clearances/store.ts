@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from 'uuid';
 import {
   type ClearanceDto,
   type ClearanceReply,
+  findingsFrom,
   LIMITS,
   readStored,
   type Scope,
@@ -82,7 +83,7 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
             ...(withdrawnAt ? { withdrawnAt } : {}),
             ...(withdrawnReason ? { withdrawnReason } : {}),
             ...(withdrawnBy ? { withdrawnBy } : {}),
-            ...(findings === null ? {} : { findings: JSON.parse(findings) as readonly GateFinding[] }),
+            ...(findings === null ? {} : { findings: findingsFrom(findings) }),
             ...(likelihood === null ? {} : { likelihood }),
             ...(against === null ? {} : { against }),
           };

@@ -1,12 +1,13 @@
 import type { StopSignClosureDto, StopSignReply, SymptomCorrectionDto, SymptomDto } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { stopSign, type Symptom } from '@myokinet/core/safety';
+import { type Symptom } from '@myokinet/core/safety';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
+import { stopSignInWords } from '@myokinet/core/words';
 
 type StopRow = { symptomId: string; reason: string; at: Instant; ground: string | null; closedAt: Instant | null };
 
@@ -50,7 +51,7 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
     dto: SymptomDto,
     { sessionId = null, runId = null, replaces = null, reason: why = null }: SymptomOrigin,
   ): void {
-    const reason = stopSign(dto as Symptom & SymptomDto);
+    const reason = stopSignInWords(dto as Symptom & SymptomDto);
     insertSymptom.run({
       ...dto,
       ...{ sessionId, runId, traineeId, replaces },

@@ -58,7 +58,7 @@ describe('a trainee', () => {
   it('under 18 carries the caution by itself, and only while it lasts', async () => {
     const dto = traineeDto({ birthYear: 2009 });
     expect(await bench.post('/api/trainees', dto)).toMatchObject({
-      body: { screening: { cautions: [{ id: 'unscreened' }, { id: 'minor', because: ['born 2009'] }] } },
+      body: { screening: { cautions: [{ id: 'unscreened' }, { id: 'minor', because: [{ code: 'born', on: '2009' }] }] } },
     });
     bench.passDays(2 * 366);
     expect(await bench.get(`/api/trainees/${dto.id}`)).toMatchObject({ body: { screening: { cautions: [{ id: 'unscreened' }] } } });

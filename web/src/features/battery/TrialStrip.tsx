@@ -1,15 +1,8 @@
-import {
-  type Capacity,
-  capacityFromTrials,
-  type Measure,
-  measureSides,
-  type OwnError,
-  PROVISIONAL,
-  readingInWords,
-} from '@myokinet/core/measuring';
+import { type Capacity, capacityFromTrials, type Measure, measureSides, type OwnError, readingInWords } from '@myokinet/core/measuring';
 import { formatError, type Instant } from '@myokinet/core/quantities';
 import { type CheckDraft, readCell, readMeasure, stepsOf } from '@myokinet/core/checking';
 import { BandPlot } from './BandPlot.tsx';
+import { PROVISIONAL_WORDS, strayInWords } from '@myokinet/core/words';
 
 export interface TrialStripProps {
   readonly measure: Measure;
@@ -65,7 +58,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                     />
                   )}
                   {reading.capacity.provisional && (
-                    <span className="state-mark text-sm" title={PROVISIONAL[reading.capacity.provisional]}>
+                    <span className="state-mark text-sm" title={PROVISIONAL_WORDS[reading.capacity.provisional]}>
                       {reading.capacity.provisional}
                     </span>
                   )}
@@ -82,7 +75,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                   className="state-mark link mt-0.5 text-sm"
                   onClick={() => go(steps.findIndex((s) => s.side === side && s.ordinal === reading.stray?.ordinal))}
                 >
-                  {reading.stray.sentence}
+                  {strayInWords(reading.stray, measure)}
                 </button>
               </p>
             )}

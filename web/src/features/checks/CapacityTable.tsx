@@ -1,5 +1,5 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, type Measure, PROVISIONAL, readingWithBand } from '@myokinet/core/measuring';
+import { type Capacity, type Measure, readingWithBand } from '@myokinet/core/measuring';
 import { addDays, daysBetween, formatAmount, type Instant, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { referencePercentile, referencesFor } from '@myokinet/core/reference';
@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { changeInWords, sidesInWords } from './changeWords.ts';
 import type { personOf } from '../trainee/index.ts';
+import { PROVISIONAL_WORDS } from '@myokinet/core/words';
 
 export interface CapacityTableProps {
   readonly checks: readonly CheckReply[];
@@ -69,7 +70,7 @@ export function CapacityTable({ checks, person, ageIsSure, now }: CapacityTableP
                   <td className="whitespace-nowrap">
                     {readingWithBand(measure, c.value, c.band)}
                     {c.provisional && (
-                      <span className="state-mark block text-sm" title={PROVISIONAL[c.provisional]}>
+                      <span className="state-mark block text-sm" title={PROVISIONAL_WORDS[c.provisional]}>
                         {c.provisional}: opens no gate
                       </span>
                     )}

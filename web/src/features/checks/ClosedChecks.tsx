@@ -1,6 +1,6 @@
-import { cautionInWords } from '@myokinet/core/safety';
 import { Lock } from 'lucide-react';
 import type { ClosedCheck } from './scopes.ts';
+import { cautionInWords } from '@myokinet/core/words';
 
 /** Checks that a caution closes, with the reason: they strain, and wait for a professional's word. */
 export function ClosedChecks({ closed }: { readonly closed: readonly ClosedCheck[] }) {

@@ -3,6 +3,7 @@ import { type Measure, measureSides, type OwnError, readingWithBand } from '@myo
 import { type Instant, UNITS } from '@myokinet/core/quantities';
 import { type KeyboardEvent, useId } from 'react';
 import { type CheckDraft, cellKey, readCell, readMeasure } from '@myokinet/core/checking';
+import { strayInWords } from '@myokinet/core/words';
 
 export interface MeasureRowProps {
   readonly measure: Measure;
@@ -18,7 +19,9 @@ export function MeasureRow({ measure, draft, ownError, now, focus, type }: Measu
   const id = useId();
   const readings = readMeasure(draft, measure, now, ownError);
   const problems = readings.flatMap((r) => r.problems);
-  const strays = readings.flatMap(({ side, stray }) => (stray ? [`${side === 'whole' ? '' : `${side}: `}${stray.sentence}`] : []));
+  const strays = readings.flatMap(({ side, stray }) =>
+    stray ? [`${side === 'whole' ? '' : `${side}: `}${strayInWords(stray, measure)}`] : [],
+  );
   return (
     <div className="border-b border-base-300 py-1.5" onFocus={focus}>
       <div className="grid items-center gap-x-4 gap-y-1 sm:grid-cols-[13rem_1fr]">

@@ -1,4 +1,4 @@
-import { callFor, EMERGENCY_SIGN_IDS, EMERGENCY_SIGNS, type EmergencySign } from '@myokinet/core/safety';
+import { callFor, EMERGENCY_SIGN_IDS, type EmergencySign } from '@myokinet/core/safety';
 import { Phone } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
@@ -8,6 +8,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useEmergenciesQuery, useEmergencyCareQuery, useEmergencySeenMutation } from './endpoints.ts';
 import { Mistake } from './Mistake.tsx';
 import { careOnDevice, sendWaitingEmergencies } from './onDevice.ts';
+import { SIGN_WORDS } from '@myokinet/core/words';
 
 /** Large and calm: whom to call, where we are, and nothing else to decide. */
 export function EmergencyPage() {
@@ -97,7 +98,7 @@ function Seen({
             className={`btn h-auto min-h-12 justify-start py-2 text-start leading-snug font-normal ${signs.includes(sign) ? 'btn-neutral' : 'btn-outline border-base-300'}`}
             onClick={() => setSigns(signs.includes(sign) ? signs.filter((s) => s !== sign) : [...signs, sign])}
           >
-            {EMERGENCY_SIGNS[sign].text}
+            {SIGN_WORDS[sign]}
           </button>
         ))}
       </div>

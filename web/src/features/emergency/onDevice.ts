@@ -1,4 +1,5 @@
 import type { EmergencyCareReply, EmergencyDto } from '@myokinet/core/contracts';
+import type { Instant } from '@myokinet/core/quantities';
 import type { Dispatch } from '../../client/store.ts';
 import { emergencyEndpoints } from './endpoints.ts';
 
@@ -40,8 +41,9 @@ export function keepWaiting(item: Waiting): void {
 const pressed = (): readonly Waiting[] => read<readonly Waiting[]>(PRESSED, []);
 
 /** Pressed on this device in the last hours: work ends here at once, whether or not the server knows. */
-export function pressedHere(traineeId: string, now: Date): boolean {
-  return pressed().some((p) => p.traineeId === traineeId && now.getTime() - Date.parse(p.body.at) < STANDS_HERE_MS);
+export function pressedHere(traineeId: string, now: Date): Instant | undefined {
+  const press = pressed().findLast((p) => p.traineeId === traineeId && now.getTime() - Date.parse(p.body.at) < STANDS_HERE_MS);
+  return press?.body.at as Instant | undefined;
 }
 
 /** It was a mistake. */

@@ -1,9 +1,9 @@
 import type { CheckDto } from '@myokinet/core/contracts';
 import { doseInWords } from '@myokinet/core/drills';
 import { pencils, testedIn, verdictOn } from '@myokinet/core/floor';
-import { PROVISIONAL, readingInWords } from '@myokinet/core/measuring';
+import { readingInWords } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
-import { cleannessInWords } from '@myokinet/core/words';
+import { cleannessInWords, PROVISIONAL_WORDS } from '@myokinet/core/words';
 import { sessionLoad } from '@myokinet/core/workload';
 import { Camera } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
@@ -137,7 +137,7 @@ function Shown({ person }: { readonly person: FloorPerson }) {
           );
         })}
       </ul>
-      <p className="aside mt-1">Less trust than a check: {PROVISIONAL['in a session']}. It takes no check’s place.</p>
+      <p className="aside mt-1">Less trust than a check: {PROVISIONAL_WORDS['in a session']}. It takes no check’s place.</p>
       <ProblemNote error={error} />
       {isTaken ? (
         <p role="status" className="mt-2 text-lg font-semibold">

@@ -1,5 +1,6 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { type BodyPlace, placeInWords } from '@myokinet/core/safety';
+import { type BodyPlace } from '@myokinet/core/safety';
+import { placeInWords } from '@myokinet/core/words';
 
 export interface Spot {
   readonly place: BodyPlace;

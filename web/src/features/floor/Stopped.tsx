@@ -1,5 +1,4 @@
-import { cautionInWords, stopSign } from '@myokinet/core/safety';
-import { responseInWords } from '@myokinet/core/words';
+import { responseInWords, cautionInWords, stopSignInWords } from '@myokinet/core/words';
 import type { FloorPerson } from './floorPeople.ts';
 import { responseInRun } from './useFloorTools.ts';
 
@@ -8,7 +7,7 @@ export function stopsOf({ run, kept, holds }: Pick<FloorPerson, 'run' | 'kept' |
   // Pressed on this device: the server's own sentence about it may still be on its way.
   const told = kept.cautions.some((c) => c.id === 'emergency');
   const pressed = told ? [] : holds.cautions.filter((c) => c.id === 'emergency').map(cautionInWords);
-  return [...new Set([...pressed, ...run.symptoms.flatMap((s) => stopSign(s) ?? []), ...kept.holds])];
+  return [...new Set([...pressed, ...run.symptoms.flatMap((s) => stopSignInWords(s) ?? []), ...kept.holds])];
 }
 
 interface StoppedProps {

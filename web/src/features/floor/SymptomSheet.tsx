@@ -1,8 +1,9 @@
-import { placeInWords, stopSign, SYMPTOM_KINDS, type Symptom, type SymptomKind, type SymptomMoment } from '@myokinet/core/safety';
+import { SYMPTOM_KINDS, type Symptom, type SymptomKind, type SymptomMoment } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { BodyOutline, type Spot } from './BodyOutline.tsx';
 import { Sheet } from './Sheet.tsx';
+import { placeInWords, stopSignInWords } from '@myokinet/core/words';
 
 const TEN = Array.from({ length: 11 }, (_, i) => i);
 const KINDS = SYMPTOM_KINDS.filter((k) => k !== 'none');
@@ -21,7 +22,7 @@ export function SymptomSheet({
   const [spot, setSpot] = useState<Spot | undefined>();
   const [kind, setKind] = useState<SymptomKind | undefined>();
   const felt: Omit<Symptom, 'at'> | undefined = intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment } : undefined;
-  const sign = felt && stopSign({ ...felt, at: instant(new Date(0)) });
+  const sign = felt && stopSignInWords({ ...felt, at: instant(new Date(0)) });
   const missing = [...(intensity === undefined ? ['how strong'] : []), ...(spot ? [] : ['where']), ...(kind ? [] : ['what kind'])];
   const digit = (key: string) => {
     if (!/^\d$/.test(key)) return false;

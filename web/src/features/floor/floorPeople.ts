@@ -51,10 +51,9 @@ export function useFloorPeople(runIds: readonly string[]): readonly FloorPerson[
 
 /** As the server last said; an emergency pressed on this device counts at once. */
 function cautionsNow({ cautions, pack }: FloorRun): readonly CautionInForce[] {
-  const known = cautions.some((c) => c.id === 'emergency');
-  return known || !pressedHere(pack.trainee.id, new Date())
-    ? cautions
-    : [{ id: 'emergency', because: ['the emergency button'] }, ...cautions];
+  const at = pressedHere(pack.trainee.id, new Date());
+  if (!at || cautions.some((c) => c.id === 'emergency')) return cautions;
+  return [{ id: 'emergency', because: [{ code: 'emergency', signs: [], at }] }, ...cautions];
 }
 
 type Fitted = Pick<FloorPerson, 'library' | 'body'>;

@@ -1,10 +1,11 @@
 import { CAPTURE_SECONDS, handLoadFromScale, held, type Movement, peak, type ScalePlace, type Stream } from '@myokinet/core/instruments';
-import { type Measure, readingInWords, trialProblem } from '@myokinet/core/measuring';
+import { type Measure, readingInWords } from '@myokinet/core/measuring';
 import { formatAmount } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import type { Instrument } from './instrument.ts';
 import type { TakeReading } from './takeReading.ts';
 import { useInstrument } from './useInstrument.ts';
+import { trialProblemInWords } from '@myokinet/core/words';
 
 export interface LiveReadingProps {
   readonly instrument: Instrument;
@@ -30,7 +31,7 @@ export function LiveReading({ instrument, measure, movement, place, mass, take, 
       const { value } =
         movement === 'squeeze' ? peak(stream) : held(stream, movement === 'step on' ? CAPTURE_SECONDS.load : CAPTURE_SECONDS.angle);
       const rounded = Math.round(converted(value) / measure.limits.step) * measure.limits.step;
-      const problem = trialProblem(measure, rounded);
+      const problem = trialProblemInWords(measure, rounded);
       setRefused(problem ?? '');
       if (problem) return;
       take(rounded, { kind: 'instrument', instrument: instrument.name, simulated: instrument.simulated });

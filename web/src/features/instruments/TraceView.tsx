@@ -1,11 +1,11 @@
 import { traceFigure } from '@myokinet/core/instruments';
 import { writeTraceCsv } from '@myokinet/core/interchange';
-import { trialProblem } from '@myokinet/core/measuring';
 import { type CountCorrection, countAfter, type Repetition, type Samples, type TraceReading } from '@myokinet/core/traces';
 import { useEffect, useState } from 'react';
 import { readTraceAside } from './traces.ts';
 import type { TakeReading } from './takeReading.ts';
 import { TraceChart } from './TraceChart.tsx';
+import { trialProblemInWords } from '@myokinet/core/words';
 
 export interface TraceViewProps extends Pick<TakeReading, 'measure' | 'take'> {
   readonly samples: Samples;
@@ -53,7 +53,7 @@ export function TraceView({ samples, from, simulated, measure, take, close }: Tr
     );
 
   const figure = traceFigure(measure, reading, corrections);
-  const limit = figure && trialProblem(measure, figure.value);
+  const limit = figure && trialProblemInWords(measure, figure.value);
   const counts = measure.unit === 'reps';
   const leftOut = (r: Repetition) => corrections.some((c) => c.what === 'leave out' && c.at === r.turn);
   const toggle = (r: Repetition) =>

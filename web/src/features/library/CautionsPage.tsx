@@ -3,6 +3,7 @@ import { CAUTION_IDS, cautionOf, type CautionId, type CautionKind, openedBy, QUE
 import { Link } from 'react-router';
 import { EmergencyCareForm } from '../emergency/index.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { CAUTION_WORDS, QUESTION_WORDS } from '@myokinet/core/words';
 
 const KIND_WORDS: Readonly<Record<CautionKind, string>> = {
   lock: 'locks every gate and everything that strains until a licensed professional was consulted',
@@ -43,7 +44,8 @@ export function CautionsPage() {
 
 function CautionRow({ id }: { readonly id: CautionId }) {
   const library = useLibrary();
-  const { name, consequence, kind } = cautionOf(id);
+  const { kind } = cautionOf(id);
+  const { name, consequence } = CAUTION_WORDS[id];
   const drills = library.drills.filter((d) => exclusionByCaution(d, [{ id, because: [] }]));
   const general = drills.filter((d) => !d.rung);
   const ladders = library.ladders.filter((l) => l.rungs.some((r) => drills.some((d) => d.id === r.practice)));
@@ -83,7 +85,9 @@ function CautionRow({ id }: { readonly id: CautionId }) {
 
 /** The questions behind a caution; two follow from what is known otherwise. */
 function asked(id: CautionId): string {
-  const questions = QUESTION_IDS.filter((q) => (questionOf(q).causes as readonly CautionId[]).includes(id)).map((q) => questionOf(q).text);
+  const questions = QUESTION_IDS.filter((q) => (questionOf(q).causes as readonly CautionId[]).includes(id)).map(
+    (q) => QUESTION_WORDS[q].text,
+  );
   return [...questions, ...(NOT_ASKED[id] ?? [])].join(' · ');
 }
 

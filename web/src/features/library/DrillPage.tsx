@@ -10,7 +10,6 @@ import {
   tempoInWords,
 } from '@myokinet/core/drills';
 import { originInWords } from '@myokinet/core/reference';
-import { cautionOf } from '@myokinet/core/safety';
 import { BLADES } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
 import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
@@ -25,6 +24,7 @@ import { usePlanUsesQuery } from './endpoints.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { ANYBODY, BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './words.ts';
+import { CAUTION_WORDS } from '@myokinet/core/words';
 
 export function DrillPage() {
   const { drillId = '' } = useParams();
@@ -265,7 +265,7 @@ function Cautions({ drill }: { readonly drill: Drill }) {
         <ul className="text-sm">
           {drill.excludedBy.map((id) => (
             <li key={id} className="mt-1 border-s-4 border-error ps-2.5">
-              <span className="font-semibold">{cautionOf(id).name}:</span> {cautionOf(id).consequence}
+              <span className="font-semibold">{CAUTION_WORDS[id].name}:</span> {CAUTION_WORDS[id].consequence}
             </li>
           ))}
         </ul>

@@ -1,7 +1,7 @@
 import { JOINTS, MOTIONS } from '@myokinet/core/anatomy';
 import { DrillEntryDto } from '@myokinet/core/contracts';
 import { type Drill, EQUIPMENT, EQUIPMENT_IDS, PHASES, POSITIONS, QUALITIES } from '@myokinet/core/drills';
-import { CAUTION_IDS, cautionOf } from '@myokinet/core/safety';
+import { CAUTION_IDS } from '@myokinet/core/safety';
 import { POSES } from '@myokinet/core/statics';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -20,6 +20,7 @@ import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { TrainsField } from './TrainsField.tsx';
 import { useEntryProblems } from './useEntryProblems.ts';
 import { ANYBODY, asOptions } from './words.ts';
+import { CAUTION_WORDS } from '@myokinet/core/words';
 
 interface DrillEntry {
   readonly revision: string;
@@ -152,7 +153,7 @@ function DrillEditor({ start }: { readonly start: Drill }) {
           <TicksField
             legend="Cautions that exclude it"
             values={drill.excludedBy}
-            options={CAUTION_IDS.map((c) => ({ value: c, label: cautionOf(c).name }))}
+            options={CAUTION_IDS.map((c) => ({ value: c, label: CAUTION_WORDS[c].name }))}
             change={(excludedBy) => edit({ excludedBy })}
           />
           <TicksField

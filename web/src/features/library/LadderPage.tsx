@@ -1,7 +1,6 @@
 import { doseInWords, isLoaded, handLoadInWords } from '@myokinet/core/drills';
 import { type Ladder, type Rung, rungDemandInWords } from '@myokinet/core/ladders';
 import { originInWords } from '@myokinet/core/reference';
-import { cautionOf } from '@myokinet/core/safety';
 import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { figureOn } from '../../kit/figure.ts';
@@ -12,6 +11,7 @@ import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { SupportNote } from './SupportNote.tsx';
 import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
+import { CAUTION_WORDS } from '@myokinet/core/words';
 
 export function LadderPage() {
   const { ladderId = '' } = useParams();
@@ -89,7 +89,9 @@ function RungEntry({ rung, place }: { readonly rung: Rung; readonly place: numbe
           </p>
         )}
         {practice && practice.excludedBy.length > 0 && (
-          <p className="aside mt-1 text-sm">Closed by: {practice.excludedBy.map((id) => cautionOf(id).name.toLowerCase()).join(', ')}.</p>
+          <p className="aside mt-1 text-sm">
+            Closed by: {practice.excludedBy.map((id) => CAUTION_WORDS[id].name.toLowerCase()).join(', ')}.
+          </p>
         )}
       </div>
       <table className="w-full table-fixed self-start text-sm">

@@ -1,7 +1,8 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import type { RepeatabilityTestDto } from '@myokinet/core/contracts';
-import { type Measure, measureSides, type Repeatability, repeatability, trialProblem } from '@myokinet/core/measuring';
+import { type Measure, measureSides, type Repeatability, repeatability } from '@myokinet/core/measuring';
 import { newId } from '../../client/newId.ts';
+import { trialProblemInWords } from '@myokinet/core/words';
 
 /** A repeatability test while it is typed: one line for each body or side that is measured twice. */
 export interface TestDraft {
@@ -61,7 +62,7 @@ export function figuresOf(measure: Measure, text: string): ReadFigures {
     .split(/[\s;]+/)
     .filter((t) => t !== '')
     .map((t) => Number(t.replace(',', '.').replace('−', '-')));
-  const problem = values.map((v) => trialProblem(measure, v)).find((p) => p);
+  const problem = values.map((v) => trialProblemInWords(measure, v)).find((p) => p);
   return { values, ...(problem ? { problem } : {}) };
 }
 

@@ -8,7 +8,7 @@ import {
   readPicture,
   suggestPoints,
 } from '@myokinet/core/landmarks';
-import { bandOfReading, type Measure, trialProblem } from '@myokinet/core/measuring';
+import { bandOfReading, type Measure } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { newId } from '../../client/newId.ts';
@@ -20,6 +20,7 @@ import { keptPicture } from './keptPicture.ts';
 import { confirmed, laid, type Marks, moved, newLevel, suggested, waiting } from './landmarks.ts';
 import type { OpenPicture } from './openPicture.ts';
 import { PictureCanvas, SHARE_OF_WINDOW } from './PictureCanvas.tsx';
+import { trialProblemInWords } from '@myokinet/core/words';
 
 export interface PictureDeskProps {
   readonly picture: OpenPicture;
@@ -52,7 +53,7 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
   const picking = Math.max(1, (PICTURE_DEFAULTS.picking * width) / zoom / Math.max(1, across));
   const read = angleOf(template, marks, { facing, picking, sex: trainee.sex });
   const rounded = read.angle && Math.round(read.angle.angle / measure.limits.step) * measure.limits.step;
-  const limit = rounded === undefined ? undefined : trialProblem(measure, rounded);
+  const limit = rounded === undefined ? undefined : trialProblemInWords(measure, rounded);
   const ready = rounded !== undefined && missing === 0 && !limit;
 
   const suggest = async () => {

@@ -1,12 +1,13 @@
 import type { Ladder, Rung } from '@myokinet/core/ladders';
 import type { Gate, RungStanding, Standing } from '@myokinet/core/readiness';
-import { type CautionInForce, cautionInWords } from '@myokinet/core/safety';
+import { type CautionInForce } from '@myokinet/core/safety';
 import { type Build, type KnownBody, plannedLoad, setUpInWords } from '@myokinet/core/statics';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { figureOn } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { cautionInWords } from '@myokinet/core/words';
 
 export interface LadderViewProps {
   readonly ladder: Ladder;

@@ -1,8 +1,8 @@
 import type { SymptomDto } from '@myokinet/core/contracts';
-import type { Instant } from '@myokinet/core/quantities';
-import { symptomInWords } from '@myokinet/core/safety';
+import type {} from '@myokinet/core/quantities';
 import { Pencil } from 'lucide-react';
 import type { Correction } from './correction.ts';
+import { symptomInWords } from '@myokinet/core/words';
 
 /** Opens the correction of one report. */
 export function CorrectSymptomButton({
@@ -12,7 +12,7 @@ export function CorrectSymptomButton({
   readonly symptom: SymptomDto;
   readonly correct: (correction: Correction) => void;
 }) {
-  const name = symptomInWords({ ...symptom, at: symptom.at as Instant });
+  const name = symptomInWords(symptom);
   return (
     <button
       type="button"

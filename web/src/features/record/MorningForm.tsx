@@ -1,10 +1,11 @@
-import { stopSign, type Symptom } from '@myokinet/core/safety';
+import { type Symptom } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useReportSymptomMutation } from './endpoints.ts';
 import { quietSymptom, SymptomFields, type SymptomValues } from './SymptomFields.tsx';
+import { stopSignInWords } from '@myokinet/core/words';
 
 /** The morning after a session: one tap when all is quiet, a few fields when not. */
 export function MorningForm({
@@ -21,7 +22,7 @@ export function MorningForm({
   const [id] = useState(newId);
   const [at] = useState(() => instant(new Date()));
   const send = (values: SymptomValues) => void report({ traineeId, body: { ...values, id, sessionId, at, note: '' } });
-  const sign = felt && stopSign({ ...felt, at } satisfies Symptom);
+  const sign = felt && stopSignInWords({ ...felt, at } satisfies Symptom);
   return (
     <div className={felt ? 'col-span-full' : ''}>
       {felt ? (

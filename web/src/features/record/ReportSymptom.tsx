@@ -1,10 +1,10 @@
 import { instant } from '@myokinet/core/quantities';
-import { stopSign } from '@myokinet/core/safety';
 import { useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useReportSymptomMutation } from './endpoints.ts';
 import { quietSymptom, SymptomFields, type SymptomValues } from './SymptomFields.tsx';
+import { stopSignInWords } from '@myokinet/core/words';
 
 interface Report {
   readonly id: string;
@@ -29,7 +29,7 @@ export function ReportSymptom({ traineeId }: { readonly traineeId: string }) {
       </button>
     );
   const { id, at, values } = report;
-  const stop = stopSign({ ...values, at });
+  const stop = stopSignInWords({ ...values, at });
   return (
     <form
       className="sheet mt-1 p-3"

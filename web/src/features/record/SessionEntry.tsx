@@ -2,8 +2,7 @@ import type { SessionReply } from '@myokinet/core/contracts';
 import { doseInWords, LOADING_PHASES } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
-import { symptomInWords } from '@myokinet/core/safety';
-import { cleannessInWords } from '@myokinet/core/words';
+import { cleannessInWords, symptomInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import type { Correction } from './correction.ts';
@@ -59,7 +58,7 @@ export function SessionEntry({
       )}
       {[...others, ...mornings].map((s) => (
         <div key={s.id} className="text-sm sm:ps-[14rem]">
-          {capital(symptomInWords({ ...s, at: s.at as Instant }))}.{s.note && ` “${s.note}”`}
+          {capital(symptomInWords(s))}.{s.note && ` “${s.note}”`}
           <CorrectSymptomButton symptom={s} correct={correct} />
         </div>
       ))}

@@ -1,8 +1,8 @@
 import type { RecordReply } from '@myokinet/core/contracts';
 import { type Instant, shortDay } from '@myokinet/core/quantities';
-import { symptomInWords } from '@myokinet/core/safety';
 import type { Correction } from './correction.ts';
 import { CorrectSymptomButton } from './CorrectSymptomButton.tsx';
+import { symptomInWords } from '@myokinet/core/words';
 
 /** Stop signs with how they were closed, and what was reported outside a session. */
 export function SymptomEntries({
@@ -40,7 +40,7 @@ export function SymptomEntries({
       ))}
       {others.map((s) => (
         <li key={s.id} className="border-b border-base-300 py-1.5">
-          <span className="font-semibold">{shortDay(s.at as Instant, now)}</span> {symptomInWords({ ...s, at: s.at as Instant })}
+          <span className="font-semibold">{shortDay(s.at as Instant, now)}</span> {symptomInWords(s)}
           {s.note && ` “${s.note}”`}
           <CorrectSymptomButton symptom={s} correct={correct} />
         </li>

@@ -2,20 +2,13 @@ import type { ScreeningsReply } from '@myokinet/core/contracts';
 import type { Ladder, Rung } from '@myokinet/core/ladders';
 import { exclusionByCaution } from '@myokinet/core/library';
 import { worksRebuilding } from '@myokinet/core/planning';
-import {
-  type CautionInForce,
-  type CautionKind,
-  cautionOf,
-  isLiftable,
-  openedBy,
-  permitInWords,
-  type ScreeningOutcome,
-} from '@myokinet/core/safety';
+import { type CautionInForce, type CautionKind, cautionOf, isLiftable, openedBy, type ScreeningOutcome } from '@myokinet/core/safety';
 import { CircleCheck, Lock, OctagonAlert } from 'lucide-react';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { ConsultationForm } from './ConsultationForm.tsx';
+import { permitInWords, CAUTION_WORDS, causeInWords, liftedInWords } from '@myokinet/core/words';
 
 const KIND_WORDS: Readonly<Record<CautionKind, string>> = {
   lock: 'Locks every gate and everything straining',
@@ -52,9 +45,10 @@ export function Consequences({ outcome, screening, unsaved }: ConsequencesProps)
         <>
           <h3 className="mt-3">Opened by a professional’s word</h3>
           <ul className="text-sm">
-            {outcome.lifted.map(({ id, by, permit }) => (
-              <li key={id} className="mt-1 border-s-4 border-success ps-2.5">
-                <span className="font-semibold">{cautionOf(id).name}:</span> {by} <span className="block">{permitInWords(permit)}</span>
+            {outcome.lifted.map((lifted) => (
+              <li key={lifted.id} className="mt-1 border-s-4 border-success ps-2.5">
+                <span className="font-semibold">{CAUTION_WORDS[lifted.id].name}:</span> {liftedInWords(lifted)}{' '}
+                <span className="block">{permitInWords(lifted.permit)}</span>
               </li>
             ))}
           </ul>
@@ -72,7 +66,8 @@ function CautionEntry({ caution }: { readonly caution: CautionInForce }) {
   const library = useLibrary();
   const trainee = useCurrentTrainee();
   const [open, setOpen] = useState(false);
-  const { name, consequence, kind } = cautionOf(caution.id);
+  const { kind } = cautionOf(caution.id);
+  const { name, consequence } = CAUTION_WORDS[caution.id];
   const drills = library.drills.filter((d) => exclusionByCaution(d, [caution]));
   const general = drills.filter((d) => !d.rung);
   const ladder = library.ladder(trainee.ladderId);
@@ -88,7 +83,7 @@ function CautionEntry({ caution }: { readonly caution: CautionInForce }) {
         </span>
       </p>
       <p className="text-sm">
-        <span className="aside">Because:</span> {caution.because.join('; ')}.
+        <span className="aside">Because:</span> {caution.because.map(causeInWords).join('; ')}.
       </p>
       <p className="aside text-sm">
         {KIND_WORDS[kind]}.{openedBy(caution.id).length > 0 && ` Opened by: ${openedBy(caution.id).join(', ')}.`}

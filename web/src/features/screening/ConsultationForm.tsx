@@ -1,14 +1,6 @@
 import type { ConsultationDto } from '@myokinet/core/contracts';
 import { addDays, type CalendarDay, calendarDay, type Instant } from '@myokinet/core/quantities';
-import {
-  type CautionInForce,
-  cautionOf,
-  openedBy,
-  type Permit,
-  PERMIT_DAYS,
-  PROFESSIONAL_ROLES,
-  type ProfessionalRole,
-} from '@myokinet/core/safety';
+import { type CautionInForce, openedBy, type Permit, PERMIT_DAYS, PROFESSIONAL_ROLES, type ProfessionalRole } from '@myokinet/core/safety';
 import { useId, useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { problemFrom } from '../../client/problem.ts';
@@ -16,6 +8,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useRecordConsultationMutation } from './endpoints.ts';
 import { NumberField } from '../../kit/EntryFields.tsx';
 import { useCurrentTrainee } from '../trainee/index.ts';
+import { CAUTION_WORDS } from '@myokinet/core/words';
 
 const SHORTEST = 5;
 
@@ -78,7 +71,7 @@ export function ConsultationForm({
               checked={chosen.includes(c.id)}
               onChange={(e) => setChosen(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
             />
-            {cautionOf(c.id).name}
+            {CAUTION_WORDS[c.id].name}
           </label>
         ))}
       </fieldset>

@@ -1,6 +1,7 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import { type Answer, ANSWERS, type QuestionId, questionOf } from '@myokinet/core/safety';
 import { useId } from 'react';
+import { QUESTION_WORDS } from '@myokinet/core/words';
 
 export interface QuestionRowProps {
   readonly id: QuestionId;
@@ -17,7 +18,8 @@ const SIDE_WORDS: readonly (readonly [BodySide, string])[] = [
 /** One question: no, yes or unsure, and which side where it has sides. */
 export function QuestionRow({ id, given, answer }: QuestionRowProps) {
   const name = useId();
-  const { text, sided } = questionOf(id);
+  const { sided } = questionOf(id);
+  const { text } = QUESTION_WORDS[id];
   const felt = given !== undefined && given.answer !== 'no';
   return (
     <div

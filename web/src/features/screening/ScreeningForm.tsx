@@ -2,7 +2,6 @@ import type { ScreeningsReply } from '@myokinet/core/contracts';
 import { instant, shortDay } from '@myokinet/core/quantities';
 import {
   BEIGHTON_TEST_IDS,
-  BEIGHTON_TESTS,
   beightonScore,
   QUESTION_GROUPS,
   QUESTION_IDS,
@@ -20,6 +19,7 @@ import { useRecordScreeningMutation } from './endpoints.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { QuestionRow } from './QuestionRow.tsx';
 import { noToTheRest, openQuestions, type ScreeningDraft, screeningDraft, screeningFrom, withAnswer } from './screeningDraft.ts';
+import { BEIGHTON_WORDS, GROUP_WORDS, laxityInWords, QUESTION_WORDS } from '@myokinet/core/words';
 
 export interface ScreenFormProps {
   readonly screening: ScreeningsReply;
@@ -73,9 +73,9 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
           )}
         </div>
         {QUESTION_GROUPS.map((group) => (
-          <section key={group} className="mt-3" aria-label={group}>
+          <section key={group} className="mt-3" aria-label={GROUP_WORDS[group]}>
             <div className="flex flex-wrap items-end justify-between gap-2 border-b-2 border-base-content pb-0.5">
-              <h3>{group}</h3>
+              <h3>{GROUP_WORDS[group]}</h3>
               {open.some((id) => questionOf(id).group === group) && (
                 <button type="button" className="btn btn-xs" onClick={() => change(noToTheRest(value, group))}>
                   Asked: no to the rest of these
@@ -101,7 +101,7 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
           </button>
           <span className="aside" role="status">
             {firstOpen
-              ? `${open.length} ${open.length === 1 ? 'question is' : 'questions are'} open; next: “${questionOf(firstOpen).text}”`
+              ? `${open.length} ${open.length === 1 ? 'question is' : 'questions are'} open; next: “${QUESTION_WORDS[firstOpen].text}”`
               : unsaved
                 ? 'Every question is answered.'
                 : due
@@ -152,12 +152,12 @@ function Laxity({ value, change }: { readonly value: ScreeningDraft; readonly ch
                     change({ ...value, beighton: e.target.checked ? [...beighton, test] : beighton.filter((t) => t !== test) })
                   }
                 />
-                {BEIGHTON_TESTS[test]}
+                {BEIGHTON_WORDS[test]}
               </label>
             ))}
           </div>
           <p className="mt-1.5" role="status">
-            {beightonScore(beighton).sentence}{' '}
+            {laxityInWords(beightonScore(beighton))}{' '}
             <span className="aside text-sm">Beighton 1973, from memory; the limit is kept for minors.</span>
           </p>
         </>

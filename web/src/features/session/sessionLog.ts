@@ -6,11 +6,11 @@ import type { Library } from '@myokinet/core/library';
 import { sessionMinutes } from '@myokinet/core/planning';
 import { type Cleanness, type Feeling, FEELINGS, sessionCleanness } from '@myokinet/core/readiness';
 import { instant } from '@myokinet/core/quantities';
-import { stopSign } from '@myokinet/core/safety';
 import type { SupportPlan } from '@myokinet/core/statics';
 import { format } from 'date-fns';
 import { newId } from '../../client/newId.ts';
 import type { SymptomValues } from '../record/index.ts';
+import { stopSignInWords } from '@myokinet/core/words';
 
 /** A session while it is being logged: texts as typed, so that nothing typed is ever lost. */
 export interface SessionLog {
@@ -145,6 +145,6 @@ export function judgeLog(session: SessionDto, library: Library): { readonly clea
   const symptoms = session.symptoms.map((s) => ({ ...s, at }));
   return {
     clean: sessionCleanness({ effort: session.effort, symptoms, items: session.items }, library),
-    stops: symptoms.flatMap((s) => stopSign(s) ?? []),
+    stops: symptoms.flatMap((s) => stopSignInWords(s) ?? []),
   };
 }

@@ -1,9 +1,9 @@
 import { formatAmount } from '@myokinet/core/quantities';
-import { cautionInWords, cautionOf } from '@myokinet/core/safety';
 import { Link, NavLink, Outlet } from 'react-router';
 import { EmergencyButton } from '../emergency/index.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCurrentTrainee } from './useCurrentTrainee.ts';
+import { cautionInWords, CAUTION_WORDS } from '@myokinet/core/words';
 
 const TABS = [
   { to: '', label: 'Readiness' },
@@ -33,8 +33,8 @@ export function TraineeLayout() {
               {trainee.screening.cautions.map((caution) => (
                 <li key={caution.id} className="border-s-4 border-error bg-error/10 text-sm" title={cautionInWords(caution)}>
                   <Link className="block px-2.5 py-1 font-semibold hover:underline" to="screening">
-                    {cautionOf(caution.id).name}
-                    <span className="sr-only">: {cautionOf(caution.id).consequence}</span>
+                    {CAUTION_WORDS[caution.id].name}
+                    <span className="sr-only">: {CAUTION_WORDS[caution.id].consequence}</span>
                   </Link>
                 </li>
               ))}
