@@ -6,7 +6,7 @@ import { bestOf } from './goodness.ts';
 import { mean, occasionError, type TwoErrors } from './errorModel.ts';
 import type { Measure } from './measure.ts';
 import type { OwnError } from './ownError.ts';
-import type { Provisional } from './provisional.ts';
+import type { Provisional } from './evidence.ts';
 import { trialProblem } from './trialLimits.ts';
 
 /** One reading of one side. */

@@ -45,6 +45,15 @@ describe('left against right', () => {
     expect(sideDifference(of('shoulder-flexion', 'left', 148, 148, 148), of('shoulder-flexion', 'right', 165, 165, 165)).alike).toBe(false);
   });
 
+  it('allows less where a studio set less, and never less than can be detected', () => {
+    const [left, right] = [of('grip', 'left', 40, 40), of('grip', 'right', 44, 44)];
+    expect(sideDifference(left, right).allowed).toBeGreaterThan(4.4);
+    const [low, high] = [of('shoulder-flexion', 'left', 150, 150, 150), of('shoulder-flexion', 'right', 165, 165, 165)];
+    const strict = sideDifference(low, high, 0.03);
+    expect(strict).toMatchObject({ difference: 15, alike: false });
+    expect(strict.allowed).toBeCloseTo(minimalDetectableChange(low, high), 9);
+  });
+
   it('allows what can be detected where a tenth would be less', () => {
     const swing = sideDifference(of('release-swing', 'left', 8), of('release-swing', 'right', 12));
     expect(swing.allowed).toBeCloseTo(1.96 * Math.SQRT2 * Math.hypot(3, 5), 2);

@@ -74,21 +74,23 @@ export interface SideDifference {
   readonly alike: boolean;
 }
 
-/** Default share of the larger side that two sides may differ by. */
-const ALLOWED_SHARE = 0.1;
+/** Share of the larger side that two sides may differ by, where nobody set less. */
+export const ALLOWED_SIDE_SHARE = 0.1;
 
 /**
  * Left against right: alike when they differ by no more than 10 % of the larger, or by no more than
  * what the checks can detect, whichever is more (common practice, no source). Levels, which have no
  * error band, are alike within one step (project default).
  *
+ * @param share of the larger side that they may differ by
  * @throws Refusal `measure-mismatch`
+ * @example sideDifference(left148, right165).alike // false: 17° apart, 16.5° allowed
  */
-export function sideDifference(left: Capacity, right: Capacity): SideDifference {
+export function sideDifference(left: Capacity, right: Capacity, share = ALLOWED_SIDE_SHARE): SideDifference {
   const larger = Math.max(left.value, right.value);
   const smaller = Math.min(left.value, right.value);
   const oneStep = left.band === 0 && right.band === 0 ? 1 : 0;
-  const allowed = Math.max(ALLOWED_SHARE * larger, minimalDetectableChange(left, right), oneStep) as Amount;
+  const allowed = Math.max(share * larger, minimalDetectableChange(left, right), oneStep) as Amount;
   const difference = (larger - smaller) as Amount;
   return { difference, weakerPercent: larger <= 0 ? 100 : Math.max(0, (100 * smaller) / larger), allowed, alike: difference <= allowed };
 }

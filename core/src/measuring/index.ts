@@ -24,9 +24,28 @@ export {
   type ErrorSource,
   type Trial,
 } from './capacity.ts';
-export { changeBetween, minimalDetectableChange, realFrom, sideDifference, type Change, type SideDifference } from './change.ts';
+export {
+  ALLOWED_SIDE_SHARE,
+  changeBetween,
+  minimalDetectableChange,
+  realFrom,
+  sideDifference,
+  type Change,
+  type SideDifference,
+} from './change.ts';
 export { ownErrorFromTest, ownErrorFromTrials, OWN_ERROR_RULES, type OwnError, type TrialScatter } from './ownError.ts';
-export { PROVISIONAL_KINDS, provisionalOf, type Provisional, type ReadingOrigin } from './provisional.ts';
+export {
+  EVIDENCE_TABLE,
+  EVIDENCE_WAYS,
+  evidenceOf,
+  PROVISIONAL_KINDS,
+  provisionalOf,
+  REPORTERS,
+  type EvidenceWay,
+  type Provisional,
+  type ReadingOrigin,
+  type Reporter,
+} from './evidence.ts';
 export { reliabilityInWords, repeatability, type Coefficient, type Repeatability } from './repeatability.ts';
 export { strayTrial, type StrayTrial } from './strayTrial.ts';
 export { SKIP_REASONS, type Skip, type SkipReason } from './skips.ts';

@@ -1,6 +1,6 @@
 import type { BodySide } from '../anatomy/index.ts';
 import type { Trial } from './capacity.ts';
-import { provisionalOf, type ReadingOrigin } from './provisional.ts';
+import { evidenceOf, provisionalOf, type ReadingOrigin } from './evidence.ts';
 
 /**
  * A trial as it counts: its figure, and what its reading knows of its own worth.
@@ -9,7 +9,7 @@ import { provisionalOf, type ReadingOrigin } from './provisional.ts';
  * @example trialFrom('left', 160, { kind: 'picture', simulated: false, standardError: 2 }) // { side: 'left', value: 160, standardError: 2 }
  */
 export function trialFrom(side: BodySide, value: number, reading?: ReadingOrigin | null): Trial {
-  const provisional = reading && provisionalOf(reading);
+  const provisional = provisionalOf(evidenceOf({ by: 'coach', reading }));
   return {
     side,
     value,

@@ -3,6 +3,7 @@ import type { DemandSide, DemandVerdict, GateFinding } from './findings.ts';
 import type { GateInput } from './gateInput.ts';
 import type { Headroom } from './headroom.ts';
 import { limiterOf } from './limiter.ts';
+import type { GateSettings } from './settings.ts';
 
 /** Nothing asked is nothing shown. */
 export function demandAsked({ headrooms }: GateInput): GateFinding[] {
@@ -41,11 +42,11 @@ function verdictOn({ state, stale, inFuture, skipped, capacity, demand }: Headro
 }
 
 /** Left and right of a check are alike, within what they can differ by. */
-export function sidesAlike({ headrooms }: GateInput): GateFinding[] {
+export function sidesAlike({ headrooms }: GateInput, { sideDifferencePercent }: GateSettings): GateFinding[] {
   return byMeasure(headrooms).flatMap(([measureId, sides]): GateFinding[] => {
     const [left, right] = (['left', 'right'] as const).map((side) => sides.find((h) => h.side === side && !h.stale)?.capacity);
     if (!left || !right) return [];
-    const { difference, allowed, alike } = sideDifference(left, right);
+    const { difference, allowed, alike } = sideDifference(left, right, sideDifferencePercent / 100);
     return [{ rule: 'sides', measureId, met: alike, left: left.value, right: right.value, difference, allowed }];
   });
 }

@@ -368,7 +368,7 @@ it('each rule says what it rests on and what a studio may set about it', () => {
   expect(Object.fromEntries(GATE_RULES.map((r) => [r.rule, [...r.evidence, '|', ...r.settings].join(' ')]))).toEqual({
     'demand-asked': 'ladder |',
     demand: 'check |',
-    sides: 'check |',
+    sides: 'check | sideDifferencePercent',
     'stop-signs': 'stop sign |',
     settled: 'stop sign | quietDays',
     symptoms: 'symptom | quietDays',
@@ -381,9 +381,16 @@ it('each rule says what it rests on and what a studio may set about it', () => {
 });
 
 it('asks what is shipped where nobody set anything, within limits that only make it stricter', () => {
-  expect(DEFAULT_GATE_SETTINGS).toEqual({ cleanSessions: 2, hoursApart: 48, sessionWindowDays: 28, quietDays: 7 });
-  const { sessionWindowDays, ...atLeast } = GATE_LIMITS;
+  expect(DEFAULT_GATE_SETTINGS).toEqual({
+    cleanSessions: 2,
+    hoursApart: 48,
+    sessionWindowDays: 28,
+    quietDays: 7,
+    sideDifferencePercent: 10,
+  });
+  const { sessionWindowDays, sideDifferencePercent, ...atLeast } = GATE_LIMITS;
   expect(sessionWindowDays).toEqual({ min: 7, max: DEFAULT_GATE_SETTINGS.sessionWindowDays });
+  expect(sideDifferencePercent).toEqual({ min: 3, max: DEFAULT_GATE_SETTINGS.sideDifferencePercent });
   for (const [setting, { min, max }] of Object.entries(atLeast)) {
     expect(min).toBe(DEFAULT_GATE_SETTINGS[setting as keyof typeof atLeast]);
     expect(max).toBeGreaterThan(min);

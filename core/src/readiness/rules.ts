@@ -26,7 +26,7 @@ export interface RuleRow {
 export const GATE_RULES: readonly RuleRow[] = [
   { rule: 'demand-asked', safety: false, evidence: ['ladder'], settings: [], judge: demandAsked },
   { rule: 'demand', safety: false, evidence: ['check'], settings: [], judge: demands },
-  { rule: 'sides', safety: false, evidence: ['check'], settings: [], judge: sidesAlike },
+  { rule: 'sides', safety: false, evidence: ['check'], settings: ['sideDifferencePercent'], judge: sidesAlike },
   { rule: 'stop-signs', safety: true, evidence: ['stop sign'], settings: [], judge: stopSigns },
   { rule: 'settled', safety: true, evidence: ['stop sign'], settings: ['quietDays'], judge: settled },
   { rule: 'symptoms', safety: true, evidence: ['symptom'], settings: ['quietDays'], judge: symptoms },

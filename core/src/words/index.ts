@@ -1,6 +1,6 @@
 export { capacityInWords, headroomInWords } from './headroom.ts';
 export { chanceInWords, say, type GateWords } from './gate.ts';
-export { RULE_WORDS, SETTING_WORDS, EVIDENCE_WORDS, type RuleWords } from './rules.ts';
+export { evidenceRows, RULE_WORDS, SETTING_WORDS, EVIDENCE_WORDS, type RuleWords } from './rules.ts';
 export { errorBasisInWords, ownErrorInWords, PROVISIONAL_WORDS, strayInWords, trialProblemInWords } from './measuring.ts';
 export { responseInWords } from './response.ts';
 export { cleannessInWords } from './cleanness.ts';

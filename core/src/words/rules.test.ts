@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { DEFAULT_GATE_SETTINGS, GATE_LIMITS, GATE_RULES, type GateFinding, type GateSetting, RULES_VERSION } from '../readiness/index.ts';
-import { EVIDENCE_WORDS, RULE_WORDS, say, SETTING_WORDS } from './index.ts';
+import { EVIDENCE_WORDS, evidenceRows, RULE_WORDS, say, SETTING_WORDS } from './index.ts';
 
 /** The table of rules as a page of the documentation. */
 function rulesPage(): string {
@@ -29,6 +29,10 @@ function rulesPage(): string {
     '| setting | as shipped | limits |',
     '| --- | --- | --- |',
     ...settings,
+    '',
+    '| evidence | what it may do |',
+    '| --- | --- |',
+    ...evidenceRows().map(({ from, may }) => `| ${from} | ${may} |`),
     '',
   ].join('\n');
 }

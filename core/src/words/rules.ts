@@ -1,3 +1,4 @@
+import { EVIDENCE_TABLE, EVIDENCE_WAYS, type EvidenceWay, REPORTERS, type Reporter } from '../measuring/index.ts';
 import type { EvidenceKind, GateRule, GateSetting } from '../readiness/index.ts';
 
 /** A row of the table of rules, as the coach reads it. */
@@ -27,7 +28,7 @@ export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
   },
   sides: {
     title: 'Both sides are alike',
-    needs: 'Left and right differ by no more than a tenth of the larger, or by no more than two checks can differ.',
+    needs: 'Left and right differ by no more than the share that is set, or by no more than two checks can differ.',
     counts: 'The newest fresh check of each side.',
     changes: 'A new check of either side.',
   },
@@ -90,6 +91,7 @@ export const SETTING_WORDS: Readonly<Record<GateSetting, { readonly name: string
   hoursApart: { name: 'Hours between two of them', unit: 'hours' },
   sessionWindowDays: { name: 'Days over which they count', unit: 'days' },
   quietDays: { name: 'Quiet days', unit: 'days' },
+  sideDifferencePercent: { name: 'Sides may differ by', unit: '% of the larger' },
 };
 
 export const EVIDENCE_WORDS: Readonly<Record<EvidenceKind, string>> = {
@@ -101,3 +103,37 @@ export const EVIDENCE_WORDS: Readonly<Record<EvidenceKind, string>> = {
   consultation: 'consultations',
   ladder: 'ladder',
 };
+
+const WAY_WORDS: Readonly<Record<EvidenceWay, string>> = {
+  typed: 'typed',
+  instrument: 'read from an instrument',
+  trace: 'read from a trace',
+  picture: 'read from a picture, every point placed or confirmed',
+  suggested: 'read from a picture, a point unconfirmed',
+  'in a session': 'shown in a set of a session',
+  simulated: 'read from a simulated instrument',
+};
+
+const REPORTER_WORDS: Readonly<Record<Reporter, string>> = { coach: 'The coach', trainee: 'The trainee' };
+
+/** A row of the table of evidence, as the coach reads it. */
+export interface EvidenceRow {
+  readonly from: string;
+  readonly may: string;
+}
+
+/** What each kind of evidence may do, by who entered it and how; ways that may do the same stand together. */
+export function evidenceRows(): readonly EvidenceRow[] {
+  return REPORTERS.flatMap((by) => {
+    const rows = new Map<string, string[]>();
+    for (const way of EVIDENCE_WAYS) {
+      const { opens, keeps, closes } = EVIDENCE_TABLE[by][way];
+      const deeds = [opens && 'open a gate', keeps && 'keep a clearance alive', closes && 'close a gate and warn'].filter(
+        (d) => d !== false,
+      );
+      const may = deeds.length > 0 ? `may ${deeds.join(', ')}` : 'only informs';
+      rows.set(may, [...(rows.get(may) ?? []), WAY_WORDS[way]]);
+    }
+    return [...rows].map(([may, ways]) => ({ from: `${REPORTER_WORDS[by]}: ${ways.join('; ')}`, may }));
+  });
+}

@@ -1,5 +1,5 @@
 import { GATE_RULES, RULES_VERSION } from '@myokinet/core/readiness';
-import { EVIDENCE_WORDS, RULE_WORDS } from '@myokinet/core/words';
+import { EVIDENCE_WORDS, evidenceRows, RULE_WORDS } from '@myokinet/core/words';
 import { ShieldCheck } from 'lucide-react';
 import { GateSettingsForm } from './GateSettingsForm.tsx';
 
@@ -35,6 +35,15 @@ export function GatesPage() {
             );
           })}
         </ol>
+        <h3 className="mt-5">What each kind of evidence may do</h3>
+        <dl className="mt-1">
+          {evidenceRows().map(({ from, may }) => (
+            <div key={from} className="grid gap-x-6 border-t border-base-300 py-1.5 leading-snug md:grid-cols-[minmax(0,1fr)_18rem]">
+              <dt>{from}</dt>
+              <dd className="aside">{may}</dd>
+            </div>
+          ))}
+        </dl>
       </section>
       <GateSettingsForm />
     </div>

@@ -1,6 +1,16 @@
 import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { describe, expect, it } from 'vitest';
-import { capacityFromTrials, provisionalOf, type ReadingOrigin, trialFrom, WORKING_POSITIONS } from './index.ts';
+import {
+  capacityFromTrials,
+  EVIDENCE_TABLE,
+  EVIDENCE_WAYS,
+  evidenceOf,
+  PROVISIONAL_KINDS,
+  provisionalOf,
+  type ReadingOrigin,
+  trialFrom,
+  WORKING_POSITIONS,
+} from './index.ts';
 import { instant } from '../quantities/index.ts';
 
 const { measure: measureOf, measures: MEASURES, hasMeasure: isMeasure } = BUILT_IN_LIBRARY;
@@ -22,8 +32,24 @@ describe('what a reading may do', () => {
     ['a set of a session', { kind: 'session', simulated: false }, 'in a session'],
     ['a set of a session, whatever else is said', { kind: 'session', simulated: true }, 'in a session'],
   ])('%s', (_, reading, provisional) => {
-    expect(provisionalOf(reading)).toBe(provisional);
+    const evidence = evidenceOf({ by: 'coach', reading });
+    expect(provisionalOf(evidence)).toBe(provisional);
+    expect([evidence.opens, evidence.keeps]).toEqual([provisional === undefined, provisional === undefined]);
     expect(trialFrom('left', 160, reading).provisional).toBe(provisional);
+  });
+
+  it('of a trainee may close and warn, and never opens or keeps a gate open', () => {
+    for (const way of EVIDENCE_WAYS) expect(EVIDENCE_TABLE.trainee[way]).toMatchObject({ opens: false, keeps: false });
+    expect(evidenceOf({ by: 'trainee' })).toEqual({ by: 'trainee', way: 'typed', opens: false, keeps: false, closes: true });
+    expect(evidenceOf({ by: 'trainee', reading: { kind: 'trace', simulated: true } })).toMatchObject({ way: 'simulated', closes: false });
+  });
+
+  it('of the coach opens exactly what is not provisional, and what opens also keeps', () => {
+    for (const way of EVIDENCE_WAYS) {
+      const { opens, keeps } = EVIDENCE_TABLE.coach[way];
+      expect([opens, keeps]).toEqual(PROVISIONAL_KINDS.some((k) => k === way) ? [false, false] : [true, true]);
+    }
+    expect(evidenceOf({ by: 'coach', reading: { kind: 'trace', simulated: false } }).way).toBe('trace');
   });
 
   it('a typed figure counts as it is; an error that a reading knows comes along, none is made up', () => {
