@@ -33,10 +33,13 @@ async function logAtTheTop(page: Page, daysAgo: number): Promise<void> {
   await expect(page.getByText('Clean so far.')).toBeVisible();
 }
 
-async function addPlank(page: Page): Promise<void> {
-  await page.getByPlaceholder('Name, joint or phase').fill('plank');
+/** What prepares for the first rung of the push-up ladder. */
+const PREPARES = 'Scapular push-up at a wall';
+
+async function addPreparation(page: Page): Promise<void> {
+  await page.getByPlaceholder('Name, joint or phase').fill('push-up at a wall');
   await page
-    .getByRole('option', { name: /^Plank\b/ })
+    .getByRole('option', { name: new RegExp(`^${PREPARES}`) })
     .first()
     .click();
 }
@@ -149,9 +152,9 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
       .getByLabel(/^Sets of/)
       .first()
       .fill('3');
-    if (!(await names()).some((n) => /^Plank\b/.test(n))) {
+    if (!(await names()).some((n) => n.startsWith(PREPARES))) {
       await card.getByRole('button', { name: 'Add a drill' }).click();
-      await addPlank(page);
+      await addPreparation(page);
     }
     await page.getByRole('button', { name: 'Add an empty session' }).click();
     await page
@@ -159,7 +162,7 @@ test('the whole job: check, headroom, plan, sessions, re-check, signature, withd
       .filter({ hasNot: page.getByLabel(/^Sets of/) })
       .getByRole('button', { name: 'Add a drill' })
       .click();
-    await addPlank(page);
+    await addPreparation(page);
     await page.reload();
     await expect(page.getByText('1 unsaved draft, kept here')).toBeVisible();
     await page.getByRole('button', { name: 'Save the plan' }).click();

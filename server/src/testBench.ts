@@ -150,6 +150,9 @@ export function symptomDto(at: Date, own: Partial<SymptomDto> = {}): SymptomDto 
   };
 }
 
+/** A drill of the preparation of the push-up ladder. */
+export const PREPARES = 'wall-scapular-push-up';
+
 /** Brings a trainee to an open gate at the wall rung: a check, and two clean sessions with quiet mornings. */
 export async function reachOpenGate(bench: TestBench, traineeId: string): Promise<void> {
   const at = `/api/trainees/${traineeId}`;
@@ -159,7 +162,7 @@ export async function reachOpenGate(bench: TestBench, traineeId: string): Promis
   await answerScreening(bench, at, screeningDto(ago(6)));
   await bench.post(`${at}/checks`, checkFor('wall', ago(1)));
   for (const days of [5, 2]) {
-    const session = sessionDto(ago(days));
+    const session = sessionDto(ago(days), {}, [PREPARES]);
     await bench.post(`${at}/sessions`, session);
     await bench.post(`${at}/symptoms`, symptomDto(ago(days - 0.6), { sessionId: session.id }));
   }

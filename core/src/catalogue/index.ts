@@ -40,7 +40,7 @@ const CLIMBS = [
 ];
 
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
-export const BUILT_IN_VERSION = '2026-11.6';
+export const BUILT_IN_VERSION = '2026-11.7';
 
 /** Every drill, ladder, check and fault the product ships. */
 export const BUILT_IN: LibraryContent = {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { LOADING_PHASES } from '../drills/index.ts';
 import { demandInWords, demandsOn, type Ladder, measuresDemanded, rungDemandInWords } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { POSES } from '../statics/index.ts';
@@ -164,4 +165,14 @@ describe('demands on a trainee', () => {
       'at least 40% of body mass',
     );
   });
+});
+
+it('each ladder names what prepares for its first rung: general drills that load, easiest first as practice has them', () => {
+  for (const { name, preparation = [] } of ladders) {
+    expect([name, preparation.length >= 3]).toEqual([name, true]);
+    for (const id of preparation) {
+      const drill = BUILT_IN.drills.find((d) => d.id === id);
+      expect([id, drill?.rung, LOADING_PHASES.includes(drill!.phase)]).toEqual([id, undefined, true]);
+    }
+  }
 });

@@ -206,6 +206,7 @@ export class LadderDto {
   @IsIn(LADDER_KINDS) kind!: LadderKind;
   @IsText('The aim', MOST.text) aim!: string;
   @IsPlainText('A warning', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() warnings!: string[];
+  @IsOptional() @AllDifferent() @ArrayMaxSize(MOST.neighbours) @IsEntryId(true) @IsArray() preparation?: string[];
   @IsOptional() @Part(() => RungRefDto) branchOf?: RungRefDto;
   @Parts(() => RungDto)
   @ArrayMaxSize(MOST.rungs, { message: `A ladder has at most ${MOST.rungs} rungs.` })

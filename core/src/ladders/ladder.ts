@@ -64,6 +64,8 @@ export interface Ladder {
   readonly aim: string;
   /** Said wherever the ladder is shown. */
   readonly warnings: readonly string[];
+  /** Drills that prepare for the first rung: below it, clean sessions hold one of them. */
+  readonly preparation?: readonly string[];
   /** Where it leaves another ladder. */
   readonly branchOf?: { readonly ladderId: string; readonly rungId: string };
   /** Lowest rung first. */

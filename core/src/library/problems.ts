@@ -100,6 +100,11 @@ function rungProblems({ drills, ladders }: LibraryContent): FieldProblem[] {
     ),
     ...ladders.flatMap((l, i) => [
       ...twice(l.rungs, `/ladders/${i}/rungs`),
+      ...(l.preparation ?? []).flatMap((id, j) =>
+        drillIds.has(id)
+          ? []
+          : [problem(`/ladders/${i}/preparation/${j}`, 'known', `“${l.name}”: there is no drill called "${id}" to prepare for it.`)],
+      ),
       ...(l.branchOf && !known(l.branchOf)
         ? [
             problem(

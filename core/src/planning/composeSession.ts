@@ -5,6 +5,7 @@ import { itemSeconds, type SessionForm } from './plan.ts';
 import { isPartner } from './pairs.ts';
 import { mainNeed, mostWorth, type Need, needInWords, worth } from './needs.ts';
 import { usualDose, worksRebuilding } from './usualDose.ts';
+import { practiceReason } from './practiceOf.ts';
 
 export interface ComposedItem extends Dose {
   readonly drillId: string;
@@ -24,7 +25,7 @@ export interface FrameBrief {
 
 export interface SessionBrief extends FrameBrief {
   readonly seconds: number;
-  /** The practice of the rung in hand, once there is one. */
+  /** The practice of the rung in hand; below the ladder what prepares for it. */
   readonly practiceId?: string | undefined;
   /** Drills the trainee has done before; others start at half dose. */
   readonly known: ReadonlySet<string>;
@@ -119,11 +120,7 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
       (!d.rung || d.id === brief.practiceId),
   );
   const practice = brief.kind === 'loaded' ? pool.find((d) => d.id === brief.practiceId) : undefined;
-  if (practice)
-    add(
-      practice,
-      'Practice of the rung in hand: two clean sessions, each of two sets a side at its own top, 48 hours apart, count for the next gate.',
-    );
+  if (practice) add(practice, practiceReason(practice));
 
   const claim = claimUnder(brief.cautions);
   const tried = new Set<Drill>(chosen);

@@ -11,6 +11,7 @@ import { shapeWeek } from './rhythm.ts';
 import { orderSession } from './sessionOrder.ts';
 import { dayOfWeek, loadedDays, weekdayOf } from './spacing.ts';
 import { workedAround } from './workedAround.ts';
+import { practiceOf } from './practiceOf.ts';
 
 export interface RulesInput extends Limits {
   /** A Monday. */
@@ -87,7 +88,7 @@ export function proposeByRules(input: RulesInput): RulesProposal {
   const loadable = days.filter((d) => !shape.mobilityOnly.includes(weekdayOf(d)));
   const loaded = loadedDays(loadable, loadedLeft, input.lastLoadedDay);
   const known = new Set(input.knownDrills);
-  const practiceId = library.ladder(input.foothold.ladderId).rungs[input.foothold.here]?.practice;
+  const practiceId = practiceOf(input.foothold, library, allowed);
   const briefOf = (day: CalendarDay): SessionBrief => ({
     kind: loaded.includes(day) ? 'loaded' : 'mobility',
     seconds: shape.minutesOn(weekdayOf(day)) * 60,

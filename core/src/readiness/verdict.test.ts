@@ -151,13 +151,19 @@ describe('below the ladder', () => {
 
   it('two short sessions of a drill that has nothing to do with the rung open nothing', () => {
     expect(judged('calf-raises-nobody-asked-for')).toMatchObject({ met: false, counted: 0, preparation: true });
-    const prepares = library.drills.find(
-      (d) => LOADING_PHASES.includes(d.phase) && ladder.rungs[0]!.demands.some((a) => (d.trains[a.measureId] ?? 0) >= 2),
-    )!;
+    const prepares = library.drill(ladder.preparation![0]!);
     const stranger = library.drills.find(
       (d) => LOADING_PHASES.includes(d.phase) && ladder.rungs[0]!.demands.every((a) => !d.trains[a.measureId]),
     )!;
     expect(judged(prepares.id)).toMatchObject({ met: true, counted: 2 });
     expect(judged(stranger.id)).toMatchObject({ met: false, counted: 0 });
+  });
+
+  it('a ladder that names no preparation takes general drills for its demands, never the practice of a rung', () => {
+    const { preparation: _, ...unnamed } = ladder;
+    const { gate } = judgeReadiness(facts(0, [], 15, { ladder: unnamed }));
+    const names = gate?.findings.find((f) => f.rule === 'clean-sessions')?.practice ?? [];
+    expect(names.length).toBeGreaterThan(5);
+    for (const drill of library.drills.filter((d) => d.rung)) expect(names).not.toContain(drill.name);
   });
 });

@@ -1,4 +1,4 @@
-import { LOADING_PHASES } from '../drills/index.ts';
+import { type Drill, LOADING_PHASES } from '../drills/index.ts';
 import { demandsOn, type Ladder, type Rung } from '../ladders/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
 import type { Capacity, MeasureOf } from '../measuring/index.ts';
@@ -74,7 +74,7 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     locks: screening.locks,
     closedBy: notLockedAnyway(closedRungs[rung.id]),
     since: [...facts.knownSince, ...[standing.cleanSince, facts.lastStopSignAt].filter((at) => at !== undefined)],
-    practice: practiceFor(inHand, rung, library),
+    practice: practiceFor(inHand, ladder, rung, library),
     tissue: inHand && tissueOn(inHand, facts, standing),
     settings: facts.settings,
     now,
@@ -85,16 +85,26 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
 /** What trains a demand at least so strongly prepares for it; so does what is a step easier than its practice. */
 const PREPARES = 2;
 
-/** The practice that a gate asks for: that of the rung in hand, below the ladder what prepares for the first rung. */
-function practiceFor(inHand: Rung | undefined, next: Rung, library: Library): Practice {
+/**
+ * The practice that a gate asks for: that of the rung in hand, below the ladder the preparation that it names. Where it names none,
+ * general drills stand in; the practice of a rung, of this ladder or another, never prepares.
+ */
+function practiceFor(inHand: Rung | undefined, ladder: Ladder, next: Rung, library: Library): Practice {
   if (inHand) return { drillIds: [inHand.practice], names: [library.drill(inHand.practice).name], preparation: false };
+  const named = (ladder.preparation ?? []).filter((id) => library.hasDrill(id)).map((id) => library.drill(id));
+  if (named.length > 0) return preparing(named);
   const easier = library.hasDrill(next.practice) ? library.drill(next.practice).easier : [];
   const prepares = library.drills.filter(
     (d) =>
       LOADING_PHASES.includes(d.phase) &&
+      !d.rung &&
       (easier.includes(d.id) || next.demands.some((asked) => (d.trains[asked.measureId] ?? 0) >= PREPARES)),
   );
-  return { drillIds: prepares.map((d) => d.id), names: prepares.map((d) => d.name), preparation: true };
+  return preparing(prepares);
+}
+
+function preparing(drills: readonly Drill[]): Practice {
+  return { drillIds: drills.map((d) => d.id), names: drills.map((d) => d.name), preparation: true };
 }
 
 /** What the rung in hand asks of the tissue before the next; nothing where its practice is gone from the library. */

@@ -1,8 +1,19 @@
 import type { ClearanceReply, GateSettingsReply, ReadinessReply, RecordReply, TodayItem } from '@myokinet/core/contracts';
 import { addDays, instant } from '@myokinet/core/quantities';
+import { RULES_VERSION } from '@myokinet/core/readiness';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { checkFor, reachOpenGate, screeningDto, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
+import {
+  checkFor,
+  PREPARES,
+  reachOpenGate,
+  screeningDto,
+  sessionDto,
+  symptomDto,
+  type TestBench,
+  testBench,
+  traineeDto,
+} from '../testBench.ts';
 
 let bench: TestBench;
 let id: string;
@@ -37,7 +48,7 @@ describe('what a signature rested on', () => {
   it('is kept with it: lines, rules version, likelihood', () => {
     expect(signed.findings?.map((f) => [f.rule, f.met])).toContainEqual(['clean-sessions', true]);
     expect(signed.findings?.every((f) => f.met)).toBe(true);
-    expect(signed).toMatchObject({ rulesVersion: 3, likelihood: expect.any(Number) as number });
+    expect(signed).toMatchObject({ rulesVersion: RULES_VERSION, likelihood: expect.any(Number) as number });
   });
 
   it('withdraws it when a trial of its check is corrected, with the reason, and Today says so', async () => {
@@ -238,7 +249,7 @@ describe('settings of gates', () => {
     await bench.post(`${at}/session-corrections`, {
       replaces: session?.id,
       reason: 'note added',
-      session: { ...sessionDto(new Date(session?.performedAt ?? '')), note: 'By the window.' },
+      session: { ...sessionDto(new Date(session?.performedAt ?? ''), {}, [PREPARES]), note: 'By the window.' },
     });
     expect((await standing())?.withdrawnAt).toBeUndefined();
     expect(instant(bench.now())).toBeTruthy();

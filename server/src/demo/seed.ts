@@ -234,7 +234,7 @@ function mayTrain({ story, traineeId }: Life, start: Date, { services, today }: 
 
 const ONE_IN_FIVE = 0.2;
 
-/** Practices are done in two sets at least, whatever was left of them in the week: fewer count for no gate. */
+/** Practices and preparations are done in two sets at least, whatever was left of them in the week: fewer count for no gate. */
 const PRACTICE_SETS = 2;
 
 function train({ traineeId, story, ladder }: Life, planned: PlanReply['sessions'][number], start: Date, ago: number, world: World): void {
@@ -246,7 +246,8 @@ function train({ traineeId, story, ladder }: Life, planned: PlanReply['sessions'
   const items = planned.items.map((item): SessionDto['items'][number] => {
     const { dose, phase, faults } = services.library.current().drill(item.drillId);
     const sides: readonly BodySide[] = dose.perSide ? ['left', 'right'] : ['whole'];
-    const sets = ladder.rungs.some((r) => r.practice === item.drillId) ? Math.max(PRACTICE_SETS, item.sets) : item.sets;
+    const practised = ladder.rungs.some((r) => r.practice === item.drillId) || ladder.preparation?.includes(item.drillId);
+    const sets = practised ? Math.max(PRACTICE_SETS, item.sets) : item.sets;
     return {
       id: world.newId(),
       drillId: item.drillId,

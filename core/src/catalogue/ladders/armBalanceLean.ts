@@ -11,6 +11,7 @@ export const ARM_BALANCE_LEAN = climb({
   kind: 'push',
   aim: 'From a protracted hold to both feet light in a crouched lean: what is often missing is trust.',
   warnings: ['A cushion in front: falling forward is the fear, so make it soft.', 'Wrists: any pinch ends the session for them.'],
+  preparation: ['heel-of-hand-lifts', 'plank-scapular-push-up', 'plank', 'plank-lean'],
   shared: {
     phase: 'skill',
     joint: 'scapula',

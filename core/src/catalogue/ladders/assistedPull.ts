@@ -10,6 +10,7 @@ export const ASSISTED_PULL = climb({
   kind: 'pull',
   aim: 'From blade pulls to a strict pull-up, and beyond it with a weight.',
   warnings: ['Check bar, band and anchor; look for nicks in the band.', 'Soft landing under the bar.'],
+  preparation: ['straight-arm-pull-downs', 'light-shrugs-bar', 'supported-packed-hang', 'low-bar-rows'],
   shared: {
     phase: 'strength',
     joint: 'shoulder',

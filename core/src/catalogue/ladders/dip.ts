@@ -11,6 +11,7 @@ export const DIP = climb({
   aim: 'The branch of the push-up ladder that goes down between the hands: bench, band, strict.',
   warnings: ['Check that bench, bars and band hold.', 'Deep shoulder extension: only as deep as the shoulders stay down.'],
   branchOf: { ladderId: 'push-up', rungId: 'floor' },
+  preparation: ['prone-a-lifts', 'reverse-tabletop', 'seated-press-raised', 'bench-dip-even'],
   shared: {
     phase: 'strength',
     joint: 'shoulder',

@@ -10,6 +10,7 @@ export const FINGERTIP_SUPPORT = climb({
   kind: 'push',
   aim: 'From fingertips on the knees to push-ups and leans on the tips: grip that pushes.',
   warnings: ['Under 18: growth plates, so no rung of this ladder.', 'A heavy fingertip day is never followed by another.'],
+  preparation: ['heel-of-hand-lifts', 'elbow-alignment-tabletop', 'fingertip-raised-lean', 'fingertip-swap'],
   shared: {
     phase: 'skill',
     joint: 'grip',

@@ -15,6 +15,7 @@ export const FOREARM_INVERSION = climb({
     'No inversions with a neck condition, raised eye or blood pressure, pregnancy, a recent head injury, reflux or vertigo, unless a licensed professional has cleared them.',
     'A spotter and a soft landing for everything from the supported inversion up.',
   ],
+  preparation: ['rocked-back-reach', 'forearm-scapular-push-up', 'forearm-plank', 'forearm-dog-to-plank'],
   shared: {
     phase: 'skill',
     joint: 'shoulder',

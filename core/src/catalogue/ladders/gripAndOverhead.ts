@@ -11,6 +11,7 @@ export const GRIP_AND_OVERHEAD = climb({
   kind: 'mixed',
   aim: 'Forearms and grip ready for heavy handles, and an overhead range without rib flare.',
   warnings: ['Lift from the legs; put down before the fingers open.', 'Nothing overhead that the ribs have to help with.'],
+  preparation: ['knee-side-plank', 'side-plank-reach', 'low-bar-rows'],
   shared: {
     phase: 'strength',
     joint: 'grip',

@@ -15,6 +15,7 @@ export const HAND_SUPPORT = climb({
     'No inversions with a neck condition, raised eye or blood pressure, pregnancy, a recent head injury, reflux or vertigo, unless a licensed professional has cleared them.',
     'A spotter or a clear way out for the pike and the handstand.',
   ],
+  preparation: ['heel-of-hand-lifts', 'heel-lifts-at-wall', 'reverse-tabletop', 'seated-press-raised'],
   shared: {
     phase: 'skill',
     joint: 'shoulder',

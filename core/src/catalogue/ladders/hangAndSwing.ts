@@ -12,6 +12,7 @@ export const HANG_AND_SWING = climb({
   kind: 'pull',
   aim: 'From feet-supported hanging to travelling hand to hand.',
   warnings: ['Check that the bar holds; soft landing under it; a spotter for the first free swings.'],
+  preparation: ['light-shrugs-bar', 'supported-packed-hang', 'supported-one-shoulder-pack', 'feet-easy-hang'],
   shared: {
     phase: 'skill',
     joint: 'shoulder',

@@ -13,6 +13,7 @@ export const POST_BRACE = climb({
     'Check that post or rope holds, and that the ground below is clear.',
     'Train the wrist neutral before strength: no sideways bend under load.',
   ],
+  preparation: ['elbow-alignment-tabletop', 'heel-of-hand-lifts', 'low-bar-rows'],
   shared: {
     phase: 'skill',
     joint: 'shoulder',

@@ -14,6 +14,7 @@ export const PUSH_UP = climb({
   kind: 'push',
   aim: 'From the wall to the floor, then slower and heavier.',
   warnings: ['Check that table, bench or step cannot slide.'],
+  preparation: ['heel-lifts-at-wall', 'wall-push-hold', 'wall-scapular-push-up', 'tabletop-scapular-push-up'],
   shared: {
     phase: 'strength',
     joint: 'shoulder',

@@ -6,6 +6,7 @@ import { worksRebuilding } from '../usualDose.ts';
 import type { ChosenItem, ChosenSession } from './read.ts';
 import { scoreOf, type Served } from './score.ts';
 import { type BlockTask, closedEverywhere } from './task.ts';
+import { practiceReason } from '../practiceOf.ts';
 
 /** Why a drill was chosen, and what its week would be without it. */
 export function reasonsFor(task: BlockTask, sessions: readonly ChosenSession[]) {
@@ -41,7 +42,7 @@ function whyOf(task: BlockTask, { option, sets }: ChosenItem, session: ChosenSes
   const paired = partnersServed(task, option.drill, session, sessions);
   const parts = [
     drill.id === task.practiceId
-      ? 'Practice of the rung in hand: two clean sessions, each of two sets a side at its own top, 48 hours apart, count for the next gate.'
+      ? practiceReason(drill)
       : need
         ? `For ${needInWords(need)}.`
         : brief.always.includes(drill.id)

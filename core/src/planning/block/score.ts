@@ -49,7 +49,9 @@ export function scoreOf(task: BlockTask, sessions: readonly Scored[]): Score {
       served.push({ need, week, doses, worth });
       objective += worth;
     }
-    const practice = items.filter((i) => i.drillId === task.practiceId).reduce((sum, i) => sum + shareOfDose(task, i), 0);
+    const practice = inWeek
+      .flatMap(({ day, items: all }) => all.filter((i) => i.drillId === task.practiceId && isFree(task, day, i.drillId)))
+      .reduce((sum, i) => sum + shareOfDose(task, i), 0);
     objective += PRACTICE.worth * Math.min(PRACTICE.doses, practice);
     const own = inWeek.filter(({ day }) => !kept.has(day));
     objective += HELD * own.filter(({ day, items: all }) => all.some((i) => isFree(task, day, i.drillId))).length;

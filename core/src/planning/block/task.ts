@@ -13,6 +13,7 @@ import { itemSeconds, jointsLoadedBy, loadedJoints, type Place, type PlannedItem
 import { type BlockWeek, type ClosedJoints, closedJoints, type Slot, slotsOf } from './slots.ts';
 import { usualDose } from '../usualDose.ts';
 import type { WeekDose } from '../week.ts';
+import { practiceOf } from '../practiceOf.ts';
 
 /** Everything a block of weeks must obey and serve. */
 export interface BlockInput {
@@ -96,7 +97,6 @@ export function blockTask(input: BlockInput): BlockTask {
   const { library, brief, schools, cautions } = input;
   const needs = needsFrom(input.headrooms, library.measure);
   const { slots, weeks, notes } = slotsOf({ ...input, rhythm: schools.rhythm, taken: input.kept.map((s) => s.day) });
-  const practiceId = library.ladder(input.foothold.ladderId).rungs[input.foothold.here]?.practice;
   const byPlace = new Map<Place, ReturnType<typeof candidatesFor>>();
   const at = (place: Place) => {
     const found = byPlace.get(place) ?? candidatesAt(place, input);
@@ -104,6 +104,7 @@ export function blockTask(input: BlockInput): BlockTask {
     return found;
   };
   const certain = loadedForCertain(input);
+  const practiceId = practiceOf(input.foothold, library, at(slots[0]?.place ?? 'gym').allowed);
   const closed = slots.map((slot) => closedJoints(slot.day, brief.events, certain));
   const frames = slots.map((slot) => framesOf(slot, at(slot.place).allowed, needs, input));
   const known = new Set(input.knownDrills);

@@ -19,6 +19,8 @@ import { RungEditor } from './RungEditor.tsx';
 import { SignedRungsNote } from './SignedRungsNote.tsx';
 import { useEntryProblems } from './useEntryProblems.ts';
 import { asOptions } from './words.ts';
+import { DrillsField } from './DrillsField.tsx';
+import { LOADING_PHASES } from '@myokinet/core/drills';
 
 interface LadderEntry {
   readonly revision: string;
@@ -104,6 +106,15 @@ function LadderEditor({ start }: { readonly start: Ladder }) {
           problem={problemOf('warnings')}
           change={(text) => edit({ warnings: text === '' ? [] : text.split('\n') })}
         />
+        <div className="sm:col-span-3">
+          <DrillsField
+            label="Preparation: below the first rung, clean sessions hold one of these"
+            one="a preparing drill"
+            chosen={ladder.preparation ?? []}
+            free={library.drills.filter((d) => !d.rung && LOADING_PHASES.includes(d.phase))}
+            change={(preparation) => edit({ preparation })}
+          />
+        </div>
       </div>
       <div className="mt-3 flex items-center gap-3">
         <h3>Rungs, highest first</h3>

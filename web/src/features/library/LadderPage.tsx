@@ -54,6 +54,22 @@ function Laddered({ ladder }: { readonly ladder: Ladder }) {
           {warning}
         </p>
       ))}
+      {ladder.preparation && ladder.preparation.length > 0 && (
+        <p className="mt-1.5 leading-snug">
+          <span className="aside">Prepared by:</span>{' '}
+          {ladder.preparation
+            .filter((id) => library.hasDrill(id))
+            .map((id, i) => (
+              <span key={id}>
+                {i > 0 && ', '}
+                <Link className="link" to={`/library/drills/${id}`}>
+                  {library.drill(id).name}
+                </Link>
+              </span>
+            ))}
+          . Below the first rung, clean sessions hold one of these.
+        </p>
+      )}
       <ol reversed className="mt-3">
         {[...ladder.rungs].reverse().map((rung) => (
           <RungEntry key={rung.id} rung={rung} place={ladder.rungs.indexOf(rung) + 1} />

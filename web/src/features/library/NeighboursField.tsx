@@ -1,6 +1,6 @@
 import type { Drill } from '@myokinet/core/drills';
-import { X } from 'lucide-react';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { DrillsField } from './DrillsField.tsx';
 
 export interface NeighboursFieldProps {
   readonly drill: Drill;
@@ -11,41 +11,8 @@ export interface NeighboursFieldProps {
 export function NeighboursField({ drill, change }: NeighboursFieldProps) {
   const library = useLibrary();
   const harder = harderAll(drill.id, library.harderThan);
-  const free = library.drills.filter((d) => d.id !== drill.id && !drill.easier.includes(d.id) && !harder.has(d.id));
-  const nameOf = (id: string) => (library.hasDrill(id) ? library.drill(id).name : id);
-  return (
-    <fieldset>
-      <legend className="text-sm font-semibold">Easier neighbours</legend>
-      <ul className="flex flex-wrap gap-2">
-        {drill.easier.map((id) => (
-          <li key={id} className="flex items-center gap-1 border-s-4 border-base-300 bg-base-200 ps-2 text-sm">
-            {nameOf(id)}
-            <button
-              type="button"
-              className="btn btn-ghost btn-xs btn-square"
-              aria-label={`${nameOf(id)} is no neighbour`}
-              onClick={() => change(drill.easier.filter((e) => e !== id))}
-            >
-              <X size={14} aria-hidden />
-            </button>
-          </li>
-        ))}
-      </ul>
-      <select
-        className="select select-xs mt-1 w-full"
-        aria-label="Add an easier neighbour"
-        value=""
-        onChange={(e) => change([...drill.easier, e.target.value])}
-      >
-        <option value="">another easier drill…</option>
-        {free.map((d) => (
-          <option key={d.id} value={d.id}>
-            {d.name}
-          </option>
-        ))}
-      </select>
-    </fieldset>
-  );
+  const free = library.drills.filter((d) => d.id !== drill.id && !harder.has(d.id));
+  return <DrillsField label="Easier neighbours" one="an easier neighbour" chosen={drill.easier} free={free} change={change} />;
 }
 
 /** Everything above a drill: choosing one of these as easier would close a ring. */

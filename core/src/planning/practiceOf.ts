@@ -1,0 +1,20 @@
+import type { Drill } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
+import type { Foothold } from './candidates.ts';
+
+/**
+ * What the weeks practise, so that sessions count for the next gate: the practice of the rung in hand; below the ladder the hardest
+ * drill of its preparation that may be planned.
+ *
+ * @param allowed drills that may be planned
+ * @example practiceOf({ ladderId: 'push-up', here: -1 }, library, allowed) // 'tabletop-scapular-push-up'
+ */
+export function practiceOf({ ladderId, here }: Foothold, library: Library, allowed: readonly Drill[]): string | undefined {
+  const { rungs, preparation = [] } = library.ladder(ladderId);
+  return rungs[here]?.practice ?? preparation.findLast((id) => allowed.some((d) => d.id === id));
+}
+
+/** Why a practice is in a session. */
+export function practiceReason({ rung }: Pick<Drill, 'rung'>): string {
+  return `${rung ? 'Practice of the rung in hand' : 'Prepares for the first rung'}: two clean sessions, each of two sets a side at its own top, 48 hours apart, count for the next gate.`;
+}
