@@ -225,6 +225,13 @@ test('a drawn picture of a known angle is read, kept, compared a week later, and
     await drag(page, 'Shoulder, the bony tip', figure.landmarks.shoulder);
     await drag(page, 'Elbow, the outer knuckle', figure.landmarks.elbow);
     const angle = page.getByRole('status', { name: 'Angle' });
+    // Which way the trainee faces is asked, never assumed; the wrong answer reads an arm that went back, and is asked about.
+    await expect(page.getByText(/Say which way the trainee faces/)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
+    await page.getByRole('button', { name: 'left', exact: true }).click();
+    await expect(page.getByText(/the other way round\. Does the trainee face the other way/)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
+    await page.getByRole('button', { name: 'right', exact: true }).click();
     await expect(angle).toHaveText(/^\d+° ± \d/);
     const read = Number.parseInt((await angle.textContent()) ?? '', 10);
     // A mouse on a picture shown smaller than it is: within two degrees.
@@ -283,6 +290,7 @@ test('the pose model comes only when asked for, marks what it suggests, and a su
   // Nothing leaves the machine.
   expect(asked.filter((url) => !url.startsWith(server.address) && !url.startsWith(`blob:${server.address}`))).toEqual([]);
   await expect(page.getByText(/Suggested points that nobody has confirmed open no gate/)).toBeVisible();
+  await page.getByRole('button', { name: 'right', exact: true }).click();
   const read = Number.parseInt((await page.getByRole('status', { name: 'Angle' }).textContent()) ?? '', 10);
   // It tends to read arms low; it is a place to start from.
   expect(Math.abs(read - 150)).toBeLessThanOrEqual(12);

@@ -138,6 +138,7 @@ async function readAPicture(page, flexion) {
     await page.mouse.move(to.x, to.y, { steps: 5 });
     await page.mouse.up();
   }
+  await page.getByRole('button', { name: 'right', exact: true }).click();
   await page.waitForTimeout(300);
 }
 

@@ -22,6 +22,7 @@ export const ERROR_CATALOGUE = {
   'cutoff-out-of-range': [422, 'A filter’s cut-off lies between 0 and half the sampling rate.'],
   'landmarks-coincide': [422, 'Two landmarks lie on the same spot.'],
   'landmark-missing': [422, 'A landmark is missing.'],
+  'facing-unknown': [422, 'Which way the trainee faces is not said.'],
   'repeatability-too-small': [422, 'Too few repeated readings to tell how repeatable they are.'],
   'body-implausible': [422, 'These body measures fit no trainee.'],
   'set-up-impossible': [422, 'This set-up cannot be built.'],

@@ -39,7 +39,7 @@ export type PictureWarning = 'foreshortened' | 'short on screen' | 'roll unknown
 
 /** An angle read from a picture, degrees. */
 export interface PictureAngle {
-  /** From 0 to 180 for three landmarks; from −180 to 180 for a segment. */
+  /** From above −180 to 180: between three landmarks from the first arm to the second, counter-clockwise as the eye sees it. */
   readonly angle: number;
   /** From picking the points, and from the camera's roll where it matters. */
   readonly standardError: number;
@@ -64,7 +64,10 @@ const DEGREES = 180 / Math.PI;
  * @param points pixels, three landmarks or one segment
  * @param options picking error, reference line, proportions
  * @throws Refusal `landmarks-coincide`
+ * The angle is signed: near 0 and 180° an unsigned one is biased toward bent, and 190° would read as 170°.
+ *
  * @example jointAngle({ first: { x: 0, y: 100 }, vertex: { x: 0, y: 0 }, second: { x: 100, y: 0 } }).angle // 90
+ * @example jointAngle({ first: { x: 0, y: 100 }, vertex: { x: 0, y: 0 }, second: { x: -100, y: 0 } }).angle // -90
  */
 export function jointAngle(points: AnglePoints | SegmentPoints, options: AngleOptions = {}): PictureAngle {
   return 'vertex' in points ? betweenArms(points, options) : againstVertical(points, options);
@@ -73,11 +76,11 @@ export function jointAngle(points: AnglePoints | SegmentPoints, options: AngleOp
 function betweenArms({ first, vertex, second }: AnglePoints, { picking = PICTURE_DEFAULTS.picking, proportion }: AngleOptions) {
   const a = arm(vertex, first);
   const c = arm(vertex, second);
-  const turn = Math.atan2(a.x * c.y - a.y * c.x, a.x * c.x + a.y * c.y);
-  const theta = Math.abs(turn);
+  // The picture’s y points down: the sign is turned to what the eye sees.
+  const theta = Math.atan2(a.y * c.x - a.x * c.y, a.x * c.x + a.y * c.y);
   const variance = 2 * picking ** 2 * (1 / a.length ** 2 + 1 / c.length ** 2 - Math.cos(theta) / (a.length * c.length));
   return {
-    angle: theta * DEGREES,
+    angle: wrapped(theta * DEGREES),
     standardError: Math.sqrt(variance) * DEGREES,
     warnings: [...shortness([a.length, c.length]), ...foreshortening(a.length, c.length, proportion)],
   };
@@ -128,8 +131,14 @@ function arm(from: PicturePoint, to: PicturePoint) {
   return { x, y, length };
 }
 
-function wrapped(angle: number): number {
-  return angle > 180 ? angle - 360 : angle <= -180 ? angle + 360 : angle;
+/**
+ * An angle brought into the turn that begins above `from`.
+ *
+ * @example wrapped(-170, -90) // 190
+ */
+export function wrapped(angle: number, from = -180): number {
+  const turned = angle - 360 * Math.ceil((angle - from) / 360 - 1);
+  return turned <= from ? turned + 360 : turned > from + 360 ? turned - 360 : turned;
 }
 
 function shortness(lengths: readonly number[]): PictureAngle['warnings'] {

@@ -1,4 +1,5 @@
 import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
 import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
@@ -26,6 +27,10 @@ describe('an angle between three landmarks', () => {
       const vertex = at(300, 200);
       const reading = jointAngle({ first: towards(turned, 150, vertex), vertex, second: towards(turned + angle, 90, vertex) });
       expect(reading.angle).toBeCloseTo(angle, 6);
+      expect(jointAngle({ first: towards(turned, 150, vertex), vertex, second: towards(turned - angle, 90, vertex) }).angle).toBeCloseTo(
+        -angle,
+        6,
+      );
       expect(reading.warnings).toEqual([]);
     }
   });
@@ -42,7 +47,8 @@ describe('an angle between three landmarks', () => {
       const shaken = (p: { x: number; y: number }) => at(p.x + 2 * normal(), p.y + 2 * normal());
       const seen = Array.from({ length: 20_000 }, () => {
         const [first, vertex, second] = [shaken(points.first), shaken(points.vertex), shaken(points.second)];
-        return jointAngle({ first, vertex, second }).angle;
+        // Around half a turn the sign may flip: one turn further is the same angle.
+        return (jointAngle({ first, vertex, second }).angle + 360) % 360;
       });
       const mean = seen.reduce((s, v) => s + v, 0) / seen.length;
       const sd = Math.sqrt(seen.reduce((s, v) => s + (v - mean) ** 2, 0) / (seen.length - 1));
@@ -118,15 +124,20 @@ describe('the protocols', () => {
     for (const template of PICTURE_TEMPLATES) {
       expect(isMeasure(template.id)).toBe(true);
       const points = template.landmarks.map(({ id, start }) => ({ id, x: start.x * 1000, y: start.y * 1000 }));
-      expect(Number.isFinite(readPicture(template, points, { facing: 'right' }).angle)).toBe(true);
+      expect(Number.isFinite(readPicture(template, points, { facing: 'right', side: 'left' }).angle)).toBe(true);
     }
     expect(new Set(PICTURE_TEMPLATES.map((t) => t.id)).size).toBe(PICTURE_TEMPLATES.length);
   });
 
-  const read = (measureId: string, places: Readonly<Record<string, { x: number; y: number }>>, facing: 'left' | 'right' = 'right') => {
+  const read = (
+    measureId: string,
+    places: Readonly<Record<string, { x: number; y: number }>>,
+    facing: 'left' | 'right' = 'right',
+    side: BodySide = 'right',
+  ) => {
     const points = Object.entries(places).map(([id, p]) => ({ id, ...p }));
     const reference = { kind: 'floor', a: at(0, 500), b: at(500, 500) } as const;
-    return readPicture(templateFor({ picture: measureId })!, points, { facing, reference }).angle;
+    return readPicture(templateFor({ picture: measureId })!, points, { facing, side, reference }).angle;
   };
   const origin = at(300, 300);
 
@@ -149,14 +160,15 @@ describe('the protocols', () => {
       80,
       6,
     );
-    expect(read('elbow-crease', { finger: towards(90, 100, origin), elbow: origin, crease: towards(45, 60, origin) })).toBeCloseTo(45, 6);
+    expect(read('elbow-crease', { finger: towards(90, 100, origin), elbow: origin, crease: towards(135, 60, origin) })).toBeCloseTo(45, 6);
   });
 
   it('count a lean toward where the trainee faces', () => {
     const places = { wrist: origin, shoulder: towards(70, 200, origin) };
     expect(read('arm-lean', places)).toBeCloseTo(20, 6);
     expect(read('arm-lean', places, 'left')).toBeCloseTo(-20, 6);
-    expect(read('shoulder-external-rotation', { elbow: origin, wrist: towards(20, 120, origin) }, 'left')).toBeCloseTo(70, 6);
+    expect(read('shoulder-external-rotation', { elbow: origin, wrist: towards(20, 120, origin) }, 'left')).toBeCloseTo(-70, 6);
+    expect(read('shoulder-internal-rotation', { elbow: origin, wrist: towards(20, 120, origin) }, 'left')).toBeCloseTo(70, 6);
   });
 
   it('tell an elbow that over-extends from one that does not straighten, on either side', () => {
@@ -170,6 +182,91 @@ describe('the protocols', () => {
 
   it('name the landmark that is missing', () =>
     expect(() => read('shoulder-flexion', { hip: at(1, 1), shoulder: at(9, 9) })).toThrow('The landmark “elbow” is not placed.'));
+});
+
+describe('the direction of every protocol, over its range, both ways round', () => {
+  const up = 90;
+  const hand = (bent: number) => ({ elbow: at(-150, 0), wrist: at(0, 0), knuckles: towards(bent, 90) });
+  const raised = (angle: number) => ({ hip: at(0, 200), shoulder: at(0, 0), elbow: towards(angle - up, 110) });
+  const turned = (angle: number) => ({ elbow: at(0, 0), wrist: towards(up - angle, 110) });
+  /** Drawn for somebody who faces right, or for a right side seen as the protocol says. */
+  const DRAWN: Readonly<Record<string, (angle: number) => Readonly<Record<string, { x: number; y: number }>>>> = {
+    'shoulder-flexion': raised,
+    'shoulder-extension': (a) => raised(-a),
+    'shoulder-abduction': raised,
+    scaption: (a) => raised(-a),
+    'wall-slide-height': (a) => raised(-a),
+    'shoulder-internal-rotation': (a) => turned(-a),
+    'shoulder-external-rotation': turned,
+    'wrist-extension': hand,
+    'wrist-flexion': (a) => hand(-a),
+    'wrist-extension-loaded': (a) => ({ fingertips: at(90, 0), wrist: at(0, 0), elbow: towards(180 - a, 130) }),
+    'elbow-extension': (a) => ({ shoulder: at(-130, 0), elbow: at(0, 0), wrist: towards(-a, 110) }),
+    'elbow-crease': (a) => ({ finger: towards(up, 100), elbow: at(0, 0), crease: towards(up + a, 80) }),
+    'arm-lean': (a) => ({ wrist: at(0, 0), shoulder: towards(up - a, 200) }),
+    'pike-hip-angle': (a) => ({ shoulder: towards(200, 150), hip: at(0, 0), knee: towards(200 + a, 150) }),
+  };
+  /** Where a figure cannot go: a hip that folds backwards, a hand through the floor. */
+  const RANGE: Readonly<Record<string, readonly [number, number]>> = {
+    'pike-hip-angle': [20, 180],
+    'wrist-extension-loaded': [30, 150],
+    'elbow-crease': [-45, 90],
+    'elbow-extension': [-80, 80],
+  };
+  const mirrored = (places: ReturnType<typeof raised> | Readonly<Record<string, { x: number; y: number }>>) =>
+    Object.fromEntries(Object.entries(places).map(([id, p]) => [id, at(-p.x, p.y)]));
+  const readAs = (id: string, places: Readonly<Record<string, { x: number; y: number }>>, way: 'left' | 'right') =>
+    readPicture(
+      templateFor({ picture: id })!,
+      Object.entries(places).map(([point, p]) => ({ id: point, ...p })),
+      { facing: way, side: way, reference: { kind: 'floor', a: at(0, 300), b: at(500, 300) } },
+    );
+
+  it.each(PICTURE_TEMPLATES.map((t) => t.id))('%s', (id) => {
+    const wide = id.startsWith('shoulder-f') || id === 'shoulder-abduction' || id === 'scaption' || id === 'wall-slide-height';
+    const [from, to] = RANGE[id] ?? [-30, wide ? 200 : 120];
+    for (let angle = from; angle <= to; angle += 1) {
+      expect(readAs(id, DRAWN[id]!(angle), 'right').angle).toBeCloseTo(angle, 6);
+      expect(readAs(id, mirrored(DRAWN[id]!(angle)), 'left').angle).toBeCloseTo(angle, 6);
+    }
+  });
+
+  it('facing the other way, a raised arm reads as one that went back: shown as what it is, below what the check reads', () => {
+    expect(readAs('shoulder-flexion', mirrored(raised(60)), 'right').angle).toBeCloseTo(-60, 6);
+    expect(readAs('wrist-extension', hand(-65), 'right').angle).toBeCloseTo(-65, 6);
+  });
+
+  it('asks which way the trainee faces where that decides, and nowhere else', () => {
+    for (const template of PICTURE_TEMPLATES) {
+      const points = Object.entries(DRAWN[template.id]!(40)).map(([point, p]) => ({ id: point, ...p }));
+      const blind = () => readPicture(template, points, { side: 'right' });
+      if (template.asks) expect(blind).toThrow('which way the trainee faces');
+      else expect(blind().angle).toBeCloseTo(40, 6);
+    }
+  });
+
+  it('is unbiased near straight and beyond, as a simulation of shaky picking shows (seeded); an unsigned angle is not', () => {
+    const random = seedrandom('near straight');
+    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const shaky = (places: Readonly<Record<string, { x: number; y: number }>>) =>
+      Object.fromEntries(Object.entries(places).map(([id, p]) => [id, at(p.x + 3 * normal(), p.y + 3 * normal())]));
+    for (const [id, angle] of [
+      ['shoulder-flexion', 180],
+      ['shoulder-flexion', 190],
+      ['shoulder-flexion', 0],
+      ['wrist-extension', 0],
+      ['elbow-extension', 0],
+      ['elbow-extension', -5],
+    ] as const) {
+      const seen = Array.from({ length: 8_000 }, () => readAs(id, shaky(DRAWN[id]!(angle)), 'right').angle);
+      const mean = seen.reduce((sum, v) => sum + v, 0) / seen.length;
+      const sd = Math.sqrt(seen.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (seen.length - 1));
+      expect(Math.abs(mean - angle)).toBeLessThan((4 * sd) / Math.sqrt(seen.length));
+      expect(readAs(id, DRAWN[id]!(angle), 'right').standardError / sd).toBeCloseTo(1, 1);
+      const unsigned = seen.reduce((sum, v) => sum + Math.abs(angle >= 180 ? 180 - v : v), 0) / seen.length;
+      if (angle === 0) expect(unsigned).toBeGreaterThan(1);
+    }
+  });
 });
 
 describe('suggested points', () => {

@@ -1,6 +1,7 @@
 import { Refusal } from '../errors.ts';
 import { BODY_SEGMENTS, type SegmentName, type Sex } from '../reference/index.ts';
-import { type AngleOptions, jointAngle, type PictureAngle, type PicturePoint, type ReferenceLine, rollOf } from './jointAngle.ts';
+import type { BodySide } from '../anatomy/index.ts';
+import { type AngleOptions, jointAngle, type PictureAngle, type PicturePoint, type ReferenceLine, rollOf, wrapped } from './jointAngle.ts';
 
 /** Names of the points that the pose model can suggest. */
 export type BodyPoint = 'ear' | 'shoulder' | 'elbow' | 'wrist' | 'hip' | 'knee' | 'ankle';
@@ -24,14 +25,18 @@ export interface PictureTemplate {
   readonly landmarks: readonly TemplateLandmark[];
   /** Whether the figure hangs on the camera's roll. */
   readonly needsLevel: boolean;
+  /** What must be known beside the points to tell one direction of the joint from the other; asked, never assumed. */
+  readonly asks?: 'facing' | 'head';
   readonly read: (at: (id: string) => PicturePoint, options: TemplateOptions) => PictureAngle;
 }
 
 export interface TemplateOptions {
   readonly picking?: number;
   readonly reference?: ReferenceLine;
-  /** Which way the trainee faces: `left` mirrors segments against the vertical. */
-  readonly facing: 'left' | 'right';
+  /** Which way the trainee faces, or the head lies, on the picture; needed where the protocol asks for it. */
+  readonly facing?: 'left' | 'right' | undefined;
+  /** Which side of the body is seen: from behind or along a hand it tells the direction. */
+  readonly side: BodySide;
   /** Whose proportions tell a foreshortened limb; both tables' mean where it is not given. */
   readonly sex?: Sex;
 }
@@ -42,30 +47,57 @@ function proportionOf([one, other]: readonly [SegmentName, SegmentName], sex: Se
   return sex ? of(sex) : (of('female') + of('male')) / 2;
 }
 
+/** Turns what the eye sees, counter-clockwise, into the anatomical direction. */
+type Direction = (seen: number, options: TemplateOptions) => number;
+
 /** An angle at the middle landmark, with the proportion of its two arms where both are body segments. */
 function joint(
   [first, vertex, second]: readonly [string, string, string],
+  direction: Direction,
   arms?: readonly [SegmentName, SegmentName],
-  turned: (angle: number) => number = (angle) => angle,
 ): PictureTemplate['read'] {
-  return (at, { picking, sex }) => {
+  return (at, template) => {
+    const { picking, sex } = template;
     const options: AngleOptions = {
       ...(picking === undefined ? {} : { picking }),
       ...(arms ? { proportion: proportionOf(arms, sex) } : {}),
     };
     const reading = jointAngle({ first: at(first), vertex: at(vertex), second: at(second) }, options);
-    return { ...reading, angle: turned(reading.angle) };
+    return { ...reading, angle: direction(reading.angle, template) };
   };
 }
 
-/** A segment against the vertical, counted toward where the trainee faces. */
-function lean([from, to]: readonly [string, string], turned: (angle: number) => number = (angle) => angle): PictureTemplate['read'] {
+/** A segment against the vertical, counted toward where the trainee faces or the head lies. */
+function lean([from, to]: readonly [string, string], sign: 1 | -1 = 1): PictureTemplate['read'] {
   return (at, { facing, picking, reference }) => {
     const options = { ...(picking === undefined ? {} : { picking }), ...(reference === undefined ? {} : { reference }) };
     const reading = jointAngle({ from: at(from), to: at(to) }, options);
-    return { ...reading, angle: turned(facing === 'right' ? reading.angle : -reading.angle) };
+    return { ...reading, angle: sign * forward(known(facing)) * reading.angle };
   };
 }
+
+/** Facing right, what goes forward and up turns counter-clockwise. */
+const forward = (facing: 'left' | 'right') => (facing === 'right' ? 1 : -1);
+
+function known(facing: TemplateOptions['facing']): 'left' | 'right' {
+  if (!facing) throw new Refusal('facing-unknown', 'Say which way the trainee faces: it tells one direction of the joint from the other.');
+  return facing;
+}
+
+/** A raised arm reads up to 200°, as its checks do: 190° is not 170°; the rest of the turn lies behind the trunk. */
+const RAISED_FROM = -160;
+
+const raisedForward: Direction = (seen, { facing }) => wrapped(forward(known(facing)) * seen, RAISED_FROM);
+const movedBack: Direction = (seen, { facing }) => wrapped(-forward(known(facing)) * seen);
+/** Of a body seen from behind the right arm is on the right; a check without sides tells no direction. */
+const raisedSideways =
+  (seenFrom: 'behind' | 'in front'): Direction =>
+  (seen, { side }) =>
+    side === 'whole' ? Math.abs(seen) : wrapped((side === 'right') === (seenFrom === 'behind') ? seen : -seen, RAISED_FROM);
+/** Seen from the little finger’s side, the back of a right hand bends up counter-clockwise; straight is 0°. */
+const bentBack: Direction = (seen, { side }) =>
+  side === 'whole' ? 180 - Math.abs(seen) : wrapped(side === 'right' ? 180 + seen : 180 - seen);
+const bentForward: Direction = (seen, options) => (options.side === 'whole' ? 180 - Math.abs(seen) : -bentBack(seen, options));
 
 /** 1 when the third point hangs below the line through the first two (palm up: an elbow that over-extends), else −1. */
 function sagging(a: PicturePoint, b: PicturePoint, c: PicturePoint): number {
@@ -80,25 +112,26 @@ const wrist = { id: 'wrist', name: 'Wrist, the outer bone', suggested: 'wrist', 
 const knuckles = { id: 'knuckles', name: 'Knuckle of the little finger', start: { x: 0.58, y: 0.72 } } as const;
 
 /** Shoulder motions in which the upper arm is read against the trunk. */
-const armAgainstTrunk = (id: string, view: string): PictureTemplate => ({
+const armAgainstTrunk = (id: string, view: string, direction: Direction, asks?: 'facing'): PictureTemplate => ({
   id,
   view,
   landmarks: [hip, shoulder, elbow],
   needsLevel: false,
-  read: joint(['hip', 'shoulder', 'elbow'], ['trunk', 'upperArm']),
+  ...(asks ? { asks } : {}),
+  read: joint(['hip', 'shoulder', 'elbow'], direction, ['trunk', 'upperArm']),
 });
 
-/** Wrist motions in which the hand is read against the forearm: straight is 0°. */
-const handAgainstForearm = (id: string, view: string): PictureTemplate => ({
+/** Wrist motions in which the hand is read against the forearm. */
+const handAgainstForearm = (id: string, direction: Direction): PictureTemplate => ({
   id,
-  view,
+  view: 'from the little finger’s side',
   landmarks: [elbow, wrist, knuckles],
   needsLevel: false,
-  read: joint(['elbow', 'wrist', 'knuckles'], ['forearm', 'hand'], (angle) => 180 - angle),
+  read: joint(['elbow', 'wrist', 'knuckles'], direction, ['forearm', 'hand']),
 });
 
-/** Turned forearm against the vertical, seen along the upper arm. */
-const forearmAgainstVertical = (id: string): PictureTemplate => ({
+/** Turned forearm against the vertical, seen along the upper arm; `toward` is 1 for a turn toward the head. */
+const forearmAgainstVertical = (id: string, toward: 1 | -1): PictureTemplate => ({
   id,
   view: 'along the upper arm, from the elbow’s side',
   landmarks: [
@@ -106,20 +139,21 @@ const forearmAgainstVertical = (id: string): PictureTemplate => ({
     { ...wrist, start: { x: 0.6, y: 0.35 } },
   ],
   needsLevel: true,
-  read: lean(['elbow', 'wrist'], Math.abs),
+  asks: 'head',
+  read: lean(['elbow', 'wrist'], toward),
 });
 
 /** Every check that can be read from a picture; common practice, no source. */
 export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
-  armAgainstTrunk('shoulder-flexion', 'from the side of the arm'),
-  armAgainstTrunk('shoulder-extension', 'from the side of the arm'),
-  armAgainstTrunk('shoulder-abduction', 'from behind'),
-  armAgainstTrunk('scaption', 'square to the plane of the arm'),
-  armAgainstTrunk('wall-slide-height', 'from the front'),
-  forearmAgainstVertical('shoulder-internal-rotation'),
-  forearmAgainstVertical('shoulder-external-rotation'),
-  handAgainstForearm('wrist-extension', 'from the little finger’s side'),
-  handAgainstForearm('wrist-flexion', 'from the little finger’s side'),
+  armAgainstTrunk('shoulder-flexion', 'from the side of the arm', raisedForward, 'facing'),
+  armAgainstTrunk('shoulder-extension', 'from the side of the arm', movedBack, 'facing'),
+  armAgainstTrunk('shoulder-abduction', 'from behind', raisedSideways('behind')),
+  armAgainstTrunk('scaption', 'from in front, square to the plane of the arm', raisedSideways('in front')),
+  armAgainstTrunk('wall-slide-height', 'from the front', raisedSideways('in front')),
+  forearmAgainstVertical('shoulder-internal-rotation', -1),
+  forearmAgainstVertical('shoulder-external-rotation', 1),
+  handAgainstForearm('wrist-extension', bentBack),
+  handAgainstForearm('wrist-flexion', bentForward),
   {
     id: 'wrist-extension-loaded',
     view: 'from the side, the hand whole in the picture',
@@ -130,7 +164,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
     ],
     needsLevel: false,
     // Fingers forward, forearm straight up: 90°. Leaning over the fingers closes the gap and adds.
-    read: joint(['fingertips', 'wrist', 'elbow'], undefined, (angle) => 180 - angle),
+    read: joint(['fingertips', 'wrist', 'elbow'], (seen) => 180 - Math.abs(seen)),
   },
   {
     id: 'elbow-extension',
@@ -138,8 +172,8 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
     landmarks: [shoulder, { ...elbow, start: { x: 0.58, y: 0.4 } }, { ...wrist, start: { x: 0.7, y: 0.45 } }],
     needsLevel: false,
     read: (at, options) => {
-      const reading = joint(['shoulder', 'elbow', 'wrist'], ['upperArm', 'forearm'])(at, options);
-      return { ...reading, angle: sagging(at('shoulder'), at('elbow'), at('wrist')) * (180 - reading.angle) };
+      const reading = joint(['shoulder', 'elbow', 'wrist'], (seen) => 180 - Math.abs(seen), ['upperArm', 'forearm'])(at, options);
+      return { ...reading, angle: sagging(at('shoulder'), at('elbow'), at('wrist')) * reading.angle };
     },
   },
   {
@@ -151,8 +185,8 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
       { id: 'crease', name: 'Where the crease faces', start: { x: 0.6, y: 0.45 } },
     ],
     needsLevel: false,
-    // The fingers point straight ahead: a crease that faces where they point stands at 0°.
-    read: joint(['finger', 'elbow', 'crease']),
+    // The fingers point straight ahead: a crease that faces where they point stands at 0°, one toward the thumb above it.
+    read: joint(['finger', 'elbow', 'crease'], (seen, { side }) => (side === 'whole' ? Math.abs(seen) : side === 'right' ? seen : -seen)),
   },
   {
     id: 'arm-lean',
@@ -162,6 +196,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
       { ...shoulder, start: { x: 0.55, y: 0.35 } },
     ],
     needsLevel: true,
+    asks: 'facing',
     read: lean(['wrist', 'shoulder']),
   },
   {
@@ -173,7 +208,7 @@ export const PICTURE_TEMPLATES: readonly PictureTemplate[] = [
       { id: 'knee', name: 'Knee, the outer knuckle', suggested: 'knee', start: { x: 0.62, y: 0.55 } },
     ],
     needsLevel: false,
-    read: joint(['shoulder', 'hip', 'knee'], ['trunk', 'thigh']),
+    read: joint(['shoulder', 'hip', 'knee'], Math.abs, ['trunk', 'thigh']),
   },
 ];
 
@@ -192,8 +227,10 @@ export interface PlacedPoint extends PicturePoint {
 /**
  * Reads a check from landmarks placed on a picture.
  *
- * @throws Refusal `landmark-missing`, `landmarks-coincide`
- * @example readPicture(templateFor({ picture: 'shoulder-flexion' }), points, { facing: 'right' }).angle
+ * @returns the angle in the anatomical direction of the check: an elbow that lacks 15° of extension reads −15, a bent wrist is no
+ *   extension, and 190° is not 170°
+ * @throws Refusal `landmark-missing`, `landmarks-coincide`, `facing-unknown`
+ * @example readPicture(templateFor({ picture: 'shoulder-flexion' }), points, { facing: 'right', side: 'left' }).angle
  */
 export function readPicture(template: PictureTemplate, points: readonly PlacedPoint[], options: TemplateOptions): PictureAngle {
   const find = (id: string) => {

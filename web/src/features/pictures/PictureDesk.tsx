@@ -36,7 +36,7 @@ export interface PictureDeskProps {
 export function PictureDesk({ picture, template, measure, trainee, side, take, close }: PictureDeskProps) {
   const { width, height } = picture;
   const [marks, setMarks] = useState<Marks>(() => waiting(template, width, height));
-  const [facing, setFacing] = useState<'left' | 'right'>('right');
+  const [facing, setFacing] = useState<'left' | 'right' | undefined>();
   const [zoom, setZoom] = useState(1);
   const [middle, setMiddle] = useState<PicturePoint | undefined>();
   const [keep, setKeep] = useState(true);
@@ -51,9 +51,11 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
   // A finger errs on the screen; on the picture that is as much as the screen shows it smaller.
   const across = Math.min(pixels, (SHARE_OF_WINDOW * window.innerHeight * width) / height);
   const picking = Math.max(1, (PICTURE_DEFAULTS.picking * width) / zoom / Math.max(1, across));
-  const read = angleOf(template, marks, { facing, picking, sex: trainee.sex });
+  const read = angleOf(template, marks, { facing, side, picking, sex: trainee.sex });
   const rounded = read.angle && Math.round(read.angle.angle / measure.limits.step) * measure.limits.step;
   const limit = rounded === undefined ? undefined : trialProblemInWords(measure, rounded);
+  // An angle against the direction of the check is asked about, never turned round by itself.
+  const backwards = rounded !== undefined && missing === 0 && rounded < 0 && measure.limits.min >= 0;
   const ready = rounded !== undefined && missing === 0 && !limit;
 
   const suggest = async () => {
@@ -87,7 +89,7 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
       const { image, scale, ...size } = await keptPicture(picture);
       const scaled = points.map((p) => ({ ...p, x: p.x * scale, y: p.y * scale }));
       const body: PictureDto = {
-        ...{ id: pictureId, takenAt: instant(new Date()), measureId: measure.id, side, ...size, facing, points: scaled },
+        ...{ id: pictureId, takenAt: instant(new Date()), measureId: measure.id, side, ...size, facing: facing ?? 'right', points: scaled },
         ...{ value: rounded, standardError, image },
       };
       const result = await send({ traineeId: trainee.id, body });
@@ -134,9 +136,36 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
               {w.sentence}
             </p>
           ))}
-        {(read.problem ?? (missing === 0 ? limit : undefined)) && (
+        {missing === 0 && (read.problem ?? limit) && (
           <p role="alert" className="mt-1 text-error">
             {read.problem ?? limit}
+          </p>
+        )}
+        {template.asks && (
+          <fieldset className="mt-2 flex items-center justify-between gap-2">
+            <legend className="float-start">
+              {template.asks === 'head' ? 'On the picture the head lies' : 'On the picture the trainee faces'}
+            </legend>
+            <span className="join">
+              {(['left', 'right'] as const).map((way) => (
+                <button
+                  key={way}
+                  type="button"
+                  className={`btn btn-sm join-item ${facing === way ? 'btn-primary' : ''}`}
+                  aria-pressed={facing === way}
+                  onClick={() => setFacing(way)}
+                >
+                  {way}
+                </button>
+              ))}
+            </span>
+          </fieldset>
+        )}
+        {backwards && (
+          <p role="status" className="state-mark mt-1">
+            It reads {rounded}°, the other way round.{' '}
+            {template.asks ? 'Does the trainee face the other way, or ' : 'Was it seen from the other side, or '}
+            is a point misplaced?
           </p>
         )}
         <ol className="mt-2 text-sm">
@@ -188,13 +217,6 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
               {marks.level && !laid(marks) && <p className="state-mark">Drag the line’s ends along it; until then it does not count.</p>}
             </>
           )}
-          <label className="flex items-center justify-between gap-2">
-            The trainee faces
-            <select className="select select-sm w-32" value={facing} onChange={(e) => setFacing(e.target.value as 'left' | 'right')}>
-              <option>right</option>
-              <option>left</option>
-            </select>
-          </label>
           <label className="flex items-center gap-2">
             <input type="checkbox" className="checkbox checkbox-sm" checked={keep} onChange={(e) => setKeep(e.target.checked)} />
             Keep the picture on the record, on this machine
@@ -227,11 +249,21 @@ interface Told {
 function angleOf(
   template: PictureTemplate,
   marks: Marks,
-  { facing, picking, sex }: { readonly facing: 'left' | 'right'; readonly picking: number; readonly sex: TraineeReply['sex'] },
+  {
+    facing,
+    side,
+    picking,
+    sex,
+  }: {
+    readonly facing: 'left' | 'right' | undefined;
+    readonly side: BodySide;
+    readonly picking: number;
+    readonly sex: TraineeReply['sex'];
+  },
 ): Told {
   const reference = laid(marks);
   try {
-    const options = { facing, picking, ...(reference ? { reference } : {}), ...(sex === 'female' || sex === 'male' ? { sex } : {}) };
+    const options = { facing, side, picking, ...(reference ? { reference } : {}), ...(sex === 'female' || sex === 'male' ? { sex } : {}) };
     return { angle: readPicture(template, marks.points, options) };
   } catch (error) {
     return { problem: error instanceof Error ? error.message : 'These landmarks give no angle.' };
