@@ -2,6 +2,7 @@ export {
   jointAngle,
   PICTURE_DEFAULTS,
   rollOf,
+  wrapped,
   type AngleOptions,
   type AnglePoints,
   type PictureAngle,

@@ -84,8 +84,8 @@ function known(facing: TemplateOptions['facing']): 'left' | 'right' {
   return facing;
 }
 
-/** A raised arm reads up to 200°, as its checks do: 190° is not 170°; the rest of the turn lies behind the trunk. */
-const RAISED_FROM = -160;
+/** A raised arm reads well beyond straight up: 190° is not 170°; the rest of the turn lies behind the trunk. */
+const RAISED_FROM = -120;
 
 const raisedForward: Direction = (seen, { facing }) => wrapped(forward(known(facing)) * seen, RAISED_FROM);
 const movedBack: Direction = (seen, { facing }) => wrapped(-forward(known(facing)) * seen);

@@ -7,6 +7,7 @@ import {
   type PictureTemplate,
   readPicture,
   suggestPoints,
+  wrapped,
 } from '@myokinet/core/landmarks';
 import { bandOfReading, type Measure } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
@@ -37,6 +38,7 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
   const { width, height } = picture;
   const [marks, setMarks] = useState<Marks>(() => waiting(template, width, height));
   const [facing, setFacing] = useState<'left' | 'right' | undefined>();
+  const [sure, setSure] = useState(false);
   const [zoom, setZoom] = useState(1);
   const [middle, setMiddle] = useState<PicturePoint | undefined>();
   const [keep, setKeep] = useState(true);
@@ -55,8 +57,13 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
   const rounded = read.angle && Math.round(read.angle.angle / measure.limits.step) * measure.limits.step;
   const limit = rounded === undefined ? undefined : trialProblemInWords(measure, rounded);
   // An angle against the direction of the check is asked about, never turned round by itself.
-  const backwards = rounded !== undefined && missing === 0 && rounded < 0 && measure.limits.min >= 0;
-  const ready = rounded !== undefined && missing === 0 && !limit;
+  const opposite = facing && (facing === 'right' ? 'left' : 'right');
+  const otherWay = angleOf(template, marks, { facing: opposite, side, picking, sex: trainee.sex }).angle?.angle;
+  const turned = template.asks ? otherWay : wrapped(-(rounded ?? 0), 0);
+  const backwards = missing === 0 && limit !== undefined && turned !== undefined && !trialProblemInWords(measure, Math.round(turned));
+  // Seen the wrong way round, an arm short of straight up reads as much beyond it.
+  const beyond = missing === 0 && rounded !== undefined && rounded > 180 && !limit;
+  const ready = rounded !== undefined && missing === 0 && !limit && (!beyond || sure);
 
   const suggest = async () => {
     setModel('busy');
@@ -153,7 +160,10 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
                   type="button"
                   className={`btn btn-sm join-item ${facing === way ? 'btn-primary' : ''}`}
                   aria-pressed={facing === way}
-                  onClick={() => setFacing(way)}
+                  onClick={() => {
+                    setFacing(way);
+                    setSure(false);
+                  }}
                 >
                   {way}
                 </button>
@@ -163,10 +173,14 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
         )}
         {backwards && (
           <p role="status" className="state-mark mt-1">
-            It reads {rounded}°, the other way round.{' '}
-            {template.asks ? 'Does the trainee face the other way, or ' : 'Was it seen from the other side, or '}
-            is a point misplaced?
+            {`It reads ${rounded ?? 0}°: the other way round? ${template.asks ? 'Does the trainee face the other way' : 'Was it seen from the other side'}, or is a point misplaced?`}
           </p>
+        )}
+        {beyond && (
+          <label className="state-mark mt-1 flex items-center gap-2">
+            <input type="checkbox" className="checkbox checkbox-sm" checked={sure} onChange={(e) => setSure(e.target.checked)} />
+            {`Beyond straight up, ${rounded}° and not ${360 - rounded}°: I looked.`}
+          </label>
         )}
         <ol className="mt-2 text-sm">
           {template.landmarks.map((l) => {
