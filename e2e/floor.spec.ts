@@ -3,7 +3,7 @@ import { expect, held, type Page, test } from './test.ts';
 import { now } from './clock.ts';
 import type { CaseloadRow, FloorRunReply, RecordReply } from '@myokinet/core/contracts';
 import { drawFigure } from './drawnFigure.ts';
-import { drill, openRun, withoutSound } from './floorRuns.ts';
+import { beat, drill, openRun, withoutSound } from './floorRuns.ts';
 import { Server } from './server.ts';
 
 const server = new Server();
@@ -21,13 +21,24 @@ const setsOf = async (runId: string) =>
 const go = (page: Page) => page.getByRole('button', { name: /^(Start the set|Go now|Now)$/ });
 const allSent = (page: Page) => expect(page.getByText('all sent')).toBeVisible();
 
+/** What ran out by the clock is not confirmed until somebody says so, by the one key. */
+async function confirm(page: Page, amount: string): Promise<void> {
+  const status = page.getByRole('status').filter({ hasText: 'Ran out, not confirmed' });
+  await expect(status).toContainText(amount);
+  await beat(page, { held: true });
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText(amount);
+}
+
 /** From getting ready to the set: three seconds into position, unless they are cut short. */
-async function begin(page: Page): Promise<void> {
+async function begin(page: Page, clock = { held: true }, runs = 'End the set here'): Promise<void> {
   await expect(go(page)).toBeVisible();
+  await beat(page, clock);
   await page.keyboard.press('Space');
   await expect(page.getByRole('timer', { name: 'Until the next set' })).toBeVisible();
+  await beat(page, clock);
   await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
+  await expect(page.getByRole('button', { name: runs })).toBeVisible();
 }
 
 held('a whole session by keys and pedal alone, with the clock held: pace, holds, faults, dial, rest, sides, the end', async ({ page }) => {
@@ -46,7 +57,7 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
     await page.clock.runFor(1000);
     await expect(page.getByRole('timer', { name: 'Pace' })).toContainText('1of 3 reps');
     await page.clock.runFor(20_000);
-    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('3 reps');
+    await confirm(page, '3 reps');
   });
 
   await test.step('the figure just logged is put right by its digits; an absurd one is refused and the old one stays', async () => {
@@ -70,10 +81,11 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
     await expect(page.getByText('Still good?')).toBeVisible();
     await page.keyboard.press('H');
     await expect(page.getByRole('alert', { name: /hips sag/ })).toContainText('One line from ear to ankle.');
+    await beat(page, { held: true });
     await page.keyboard.press('PageDown');
     await expect(page.getByRole('alert', { name: /hips sag/ })).toHaveCount(0);
     await page.clock.runFor(10_000);
-    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('20 s');
+    await confirm(page, '20 s');
   });
 
   await test.step('the rest runs out; the second time a fault offers what is easier, and staying ends the set', async () => {
@@ -104,13 +116,17 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
     await begin(page);
     await page.clock.runFor(60_000);
     await expect(page.getByRole('heading', { name: /^Neck loosening/ })).toContainText('right');
+    await confirm(page, '3 reps');
     await begin(page);
     await page.clock.runFor(60_000);
   });
 
   await test.step('the end: effort, and what follows', async () => {
     await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
-    await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText('Neck loosening, right, set 1: 3 reps');
+    const last = page.getByRole('status').filter({ hasText: 'Neck loosening, right, set 1: 3 reps' });
+    await expect(last).toContainText('Ran out, not confirmed');
+    await last.getByRole('button', { name: 'Done' }).click();
+    await expect(last).toContainText('Logged');
     await page.keyboard.press('6');
     await expect(page.getByRole('button', { name: '6', exact: true })).toHaveAttribute('aria-pressed', 'true');
     await page.getByLabel('Minutes').fill('');
@@ -167,19 +183,14 @@ test.describe('by touch, on a phone', () => {
         return setsOf(run.id);
       })
       .toBeGreaterThanOrEqual(3);
-    await page
-      .getByRole('button', { name: 'Leave' })
-      .or(page.getByRole('button', { name: 'List' }))
-      .first()
-      .tap();
-    const list = page.getByRole('dialog', { name: 'This session' });
-    if (await list.isVisible()) await list.getByRole('button', { name: 'Close' }).tap();
+    await page.getByRole('button', { name: 'List' }).tap();
+    await page.getByRole('dialog', { name: 'This session' }).getByRole('button', { name: 'Close' }).tap();
 
     await page.getByRole('button', { name: 'Change' }).tap();
     await expect(page.getByRole('dialog', { name: 'Change the drill' })).toBeVisible();
     await page.getByRole('button', { name: 'Close' }).tap();
 
-    await page.getByRole('button', { name: 'Symptom' }).tap();
+    await page.getByRole('button', { name: 'It hurts' }).tap();
     const sheet = page.getByRole('dialog', { name: 'What is felt?' });
     await expect(sheet.getByRole('button', { name: 'Say how strong, where, what kind' })).toBeDisabled();
     await sheet.getByRole('button', { name: '4', exact: true }).tap();
@@ -192,6 +203,10 @@ test.describe('by touch, on a phone', () => {
     expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
     await expect.poll(async () => (await recordOf('Elke')).stopSigns.filter((s) => !s.closure).length).toBeGreaterThan(0);
     await page.getByRole('button', { name: 'End the session' }).tap();
+    // Nobody has said that any of it was done.
+    const open = page.getByRole('region', { name: 'Ran out, not confirmed' });
+    await expect(open).toContainText('ran out by the clock. Were they done?');
+    await open.getByRole('button', { name: 'Done', exact: true }).first().tap();
     await page.getByRole('button', { name: '3', exact: true }).tap();
     await page.getByRole('button', { name: 'Log the session' }).tap();
     await expect(page.getByRole('heading', { name: /logged$/ })).toBeVisible();
@@ -200,6 +215,8 @@ test.describe('by touch, on a phone', () => {
     const [session] = (await recordOf('Elke')).sessions;
     expect(session?.symptoms).toMatchObject([{ kind: 'pinch', intensity: 4, place: 'wrist', side: 'left' }]);
     expect(session?.items.some((i) => i.skipped === 'stop sign')).toBe(true);
+    const sets = session?.items.flatMap((i) => i.sets) ?? [];
+    expect([sets.some((s) => s.unconfirmed), sets.some((s) => !s.unconfirmed)]).toEqual([true, true]);
   });
 
   test('no screen of the floor is wider than the phone, and axe finds nothing', async ({ page }) => {
@@ -213,11 +230,12 @@ test.describe('by touch, on a phone', () => {
     };
     await expect(go(page)).toBeVisible();
     await fits();
-    await page.getByRole('button', { name: 'Symptom' }).tap();
+    await page.getByRole('button', { name: 'It hurts' }).tap();
     await fits();
     await page.getByRole('button', { name: 'Close' }).tap();
     await go(page).tap();
-    await page.getByRole('button', { name: 'Now' }).tap();
+    await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
+    await beat(page);
     await page.getByRole('button', { name: /hips sag/ }).tap();
     await expect(page.getByRole('alert')).toBeVisible();
     await fits();
@@ -231,11 +249,10 @@ test('by feel: no counter, four answers, and no number to chase', async ({ page 
   await withoutSound(page);
   const run = await openRun(server, idOf('Noor'), [drill('plank', { sets: 1 })], { progress: 'feel' });
   await page.goto(`${server.address}/floor/${run.id}`);
-  await expect(go(page)).toBeVisible();
-  await page.keyboard.press('Space');
-  await page.keyboard.press('Space');
+  await begin(page, { held: false }, 'Enough');
   await expect(page.getByText('No counting. End it while it is good.')).toBeVisible();
   await expect(page.getByRole('timer')).toHaveCount(0);
+  await beat(page);
   await page.keyboard.press('Space');
   await expect(page.getByRole('group', { name: 'How was it?' })).toBeVisible();
   await page.keyboard.press('2');
@@ -250,6 +267,7 @@ held('what a session showed beyond the last check is offered, with less trust; a
   await page.goto(`${server.address}/floor/${run.id}`);
   await begin(page);
   await page.clock.runFor(241_000);
+  await page.getByRole('status').filter({ hasText: 'Ran out, not confirmed' }).getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'Something is felt now' }).click();
   const sheet = page.getByRole('dialog', { name: 'What is felt?' });
   for (const name of ['2', 'upper back', 'ache', 'Record it']) await sheet.getByRole('button', { name, exact: true }).click();
@@ -283,11 +301,18 @@ test('a group goes round: each with their own drills, one screen', async ({ page
   await page.goto(`${server.address}/floor/${runs.map((r) => r.id).join('+')}`);
   const heading = page.getByRole('heading', { level: 1 });
   await expect(heading).toHaveText(/^Anselm: Plank/);
-  await begin(page);
+  await begin(page, { held: false });
+  await beat(page);
   await page.keyboard.press('PageDown');
   await expect(heading).toHaveText(/^Bram: Neck loosening/);
   await expect(page.getByRole('region', { name: 'The others' })).toContainText('Anselm next: Plank, set 2 of 2');
-  await begin(page);
+  await begin(page, { held: false });
+  // Ended before the first repetition there is no set, and it says so.
+  await beat(page);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('Ended before the first repetition: no set is logged.')).toBeVisible();
+  await begin(page, { held: false });
+  await expect(page.getByRole('timer', { name: 'Pace' })).toContainText('2of');
   await page.keyboard.press('PageDown');
   await expect(heading).toHaveText(/^Anselm: Plank/);
   await page.getByRole('button', { name: /^Bram/ }).click();

@@ -1,7 +1,7 @@
 import { atTheMoment, expect, type Page, test } from './test.ts';
 import { now } from './clock.ts';
 import type { CaseloadRow, FloorRunReply, RecordReply, TraineeReply } from '@myokinet/core/contracts';
-import { drill, openRun, withoutSound } from './floorRuns.ts';
+import { beat, drill, openRun, withoutSound } from './floorRuns.ts';
 import { Server } from './server.ts';
 
 const server = new Server();
@@ -21,10 +21,13 @@ const logged = (page: Page) => page.getByRole('status').filter({ hasText: 'Logge
 
 async function doSet(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: /^(Start the set|Go now)$/ })).toBeVisible();
+  await beat(page);
   await page.keyboard.press('Space');
   await expect(page.getByRole('button', { name: 'Now' })).toBeVisible();
+  await beat(page);
   await page.keyboard.press('Space');
   await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
+  await beat(page);
   await page.keyboard.press('Space');
   // Until the set is kept the stage is still that of this set, and what is opened on it goes with it.
   await expect(page.getByRole('button', { name: /^(End the set here|Logging…)$/ })).toHaveCount(0);
@@ -54,9 +57,12 @@ test('the server is killed during a set: the set is kept, the tab may crash, and
   await page.goto(`${server.address}/floor/${run.id}`);
   await doSet(page);
   await expect(page.getByText('all sent')).toBeVisible();
+  await beat(page);
   await page.keyboard.press('Space');
+  await beat(page);
   await page.keyboard.press('Space');
   await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
+  await beat(page);
   await server.kill();
   await page.keyboard.press('Space');
   await expect(logged(page)).toBeVisible();

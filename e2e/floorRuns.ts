@@ -32,3 +32,6 @@ export async function openRun(server: Server, traineeId: string, items: readonly
 
 /** No tones: sets are then timed by the page's clock, which a test can hold. */
 export const withoutSound = (page: Page) => page.addInitScript(() => localStorage.setItem('myokinet.floor.muted', 'yes'));
+
+/** Longer than a double tap: what follows is meant. `held`: the test holds the page's clock. */
+export const beat = (page: Page, { held = false } = {}) => (held ? page.clock.runFor(1050) : page.waitForTimeout(1050));

@@ -222,7 +222,7 @@ async function onThePhone(page) {
   await startSet(page);
   await page.waitForTimeout(10_800);
   await keep();
-  await page.getByRole('button', { name: 'Symptom' }).click();
+  await page.getByRole('button', { name: 'It hurts' }).click();
   await page.getByRole('button', { name: '4', exact: true }).click();
   await page.getByRole('button', { name: 'left wrist' }).click();
   await page.getByRole('button', { name: 'pinch', exact: true }).click();

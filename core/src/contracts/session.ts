@@ -28,6 +28,8 @@ export class SetDto {
   amount!: number;
   /** How it felt, where the dose was by feel. */
   @IsOptional() @IsIn(FEELINGS) feeling?: Feeling;
+  /** It ran to its end by the clock, and nobody said that it was done. */
+  @IsOptional() @IsBoolean() unconfirmed?: boolean;
   @Parts(() => FaultSeenDto) @ArrayMaxSize(LIMITS.faultsPerSet) @IsArray() faults!: FaultSeenDto[];
 }
 

@@ -70,13 +70,15 @@ export const FLOOR_EVENT_FIELDS = {
   swap: { itemId: 'id', drillId: 'drill', sets: 'sets', min: 'least', max: 'most', restSeconds: 'rest', harder: 'flag' },
   skip: { itemId: 'id', reason: 'skipReason' },
   symptom: { symptom: 'symptom' },
+  /** Somebody says what a set was: confirms one that ran out, or puts its figure right. */
+  amend: { setId: 'id', amount: 'amount' },
   close: { effort: 'effort', minutes: 'minutes', note: 'note' },
   'give up': {},
   'take back': { eventId: 'id' },
 } as const satisfies Readonly<Record<string, Readonly<Record<string, FloorFieldRule>>>>;
 
-/** Fields that an event may lack. */
-export const FLOOR_EVENT_OPTIONS = { set: { feeling: 'feeling' } } as const satisfies Readonly<
+/** Fields that an event may lack. A set that `ranOut` ended by the clock, and nobody has said yet that it was done. */
+export const FLOOR_EVENT_OPTIONS = { set: { feeling: 'feeling', ranOut: 'flag' } } as const satisfies Readonly<
   Partial<Record<keyof typeof FLOOR_EVENT_FIELDS, Readonly<Record<string, FloorFieldRule>>>>
 >;
 

@@ -10,6 +10,7 @@ export interface LoggedFloorSet {
   readonly side: BodySide;
   readonly amount: number;
   readonly feeling?: Feeling;
+  readonly unconfirmed?: true;
   readonly faults: { readonly faultId: FaultId; readonly mended: boolean }[];
 }
 
@@ -58,7 +59,7 @@ export function loggedItems({ items }: Pick<RunState, 'items'>): readonly Logged
 }
 
 function loggedSet(set: DoneSet, item: ItemState): LoggedFloorSet {
-  const { id, side, amount, feeling } = set;
+  const { id, side, amount, feeling, unconfirmed } = set;
   const seen = new Map<FaultId, boolean>();
   // A fault seen twice in one set counts as mended only if it was mended each time.
   for (const f of set.again ? [] : item.faults.filter((f) => samePlace(f, set)))
@@ -68,6 +69,7 @@ function loggedSet(set: DoneSet, item: ItemState): LoggedFloorSet {
     side,
     amount,
     ...(feeling ? { feeling } : {}),
+    ...(unconfirmed ? { unconfirmed } : {}),
     faults: [...seen].map(([faultId, mended]) => ({ faultId, mended })),
   };
 }

@@ -125,3 +125,19 @@ describe('devices converge', () => {
     );
   });
 });
+
+describe('a set that ran out by the clock', () => {
+  const ranOut = plank(1, { ranOut: true });
+  const amend = (amount: number) => event({ kind: 'amend', setId: ranOut.id, amount });
+
+  it('is not confirmed until somebody says what it was; it stays one set, and the last word counts', () => {
+    expect(ran(head, [ranOut]).items[0]?.done).toMatchObject([{ amount: 30, unconfirmed: true }]);
+    const { items } = ran(head, [ranOut, amend(30), amend(29), amend(28)]);
+    expect(items[0]?.done.map((d) => [d.amount, d.unconfirmed])).toEqual([[28, undefined]]);
+  });
+
+  it('taken back is gone, whatever was said of it; a word about a set that there is not changes nothing', () => {
+    expect(ran(head, [ranOut, amend(30), event({ kind: 'take back', eventId: ranOut.id })]).items[0]?.done).toEqual([]);
+    expect(ran(head, [amend(30)]).items[0]?.done).toEqual([]);
+  });
+});

@@ -20,6 +20,8 @@ export interface DoneSet extends SetPlace {
   readonly at: Instant;
   readonly amount: number;
   readonly feeling?: Feeling;
+  /** It ended by the clock, and nobody has said that it was done. */
+  readonly unconfirmed?: true;
   readonly as: FloorItem;
   /** Another device had logged this place already: both are kept. */
   readonly again: boolean;
@@ -76,6 +78,7 @@ export function runOf(head: FloorHead, events: readonly FloorEvent[]): RunState 
   let closed: RunState['closed'];
   for (const event of standing) {
     if (event.kind === 'symptom') symptoms.push({ ...event.symptom, id: event.id, at: event.at });
+    else if (event.kind === 'amend') amend(items, event);
     else if (event.kind === 'close') closed = { id: event.id, effort: event.effort, minutes: event.minutes, note: event.note };
     else if (event.kind !== 'give up' && event.kind !== 'take back') {
       const item = items.get(event.itemId);
@@ -102,11 +105,20 @@ function changed(item: ItemState, event: Revocable): ItemState {
   const { now } = item;
   switch (event.kind) {
     case 'set': {
-      const { id, order, at, itemId, round, side, amount, feeling } = event;
+      const { id, order, at, itemId, round, side, amount, feeling, ranOut } = event;
       const again = item.done.some((d) => samePlace(d, event));
       return {
         ...item,
-        done: [...item.done, { id, order, at, itemId, round, side, amount, ...(feeling ? { feeling } : {}), as: now, again }],
+        done: [
+          ...item.done,
+          {
+            ...{ id, order, at, itemId, round, side, amount },
+            ...(feeling ? { feeling } : {}),
+            ...(ranOut ? { unconfirmed: true } : {}),
+            as: now,
+            again,
+          },
+        ],
       };
     }
     case 'fault': {
@@ -122,6 +134,17 @@ function changed(item: ItemState, event: Revocable): ItemState {
       return changedTo(item, { id: now.id, drillId, sets, min, max, restSeconds }, event.harder);
     }
   }
+}
+
+/** However often somebody says what a set was, it stays one set: the last word counts. */
+function amend(items: Map<string, ItemState>, { setId, amount }: Extract<FloorEvent, { kind: 'amend' }>): void {
+  for (const [id, item] of items)
+    if (item.done.some((d) => d.id === setId))
+      items.set(id, { ...item, done: item.done.map((d) => (d.id === setId ? said(d, amount) : d)) });
+}
+
+function said({ unconfirmed: _, ...set }: DoneSet, amount: number): DoneSet {
+  return { ...set, amount };
 }
 
 function changedTo(item: ItemState, now: FloorItem, harder: boolean): ItemState {

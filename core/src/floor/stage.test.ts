@@ -22,7 +22,7 @@ function setUp(progress: 'count' | 'feel' = 'count', own: Partial<Parameters<typ
 }
 
 /** Plays events through a stage; gives the state after and everything that was done. */
-function play(set: StageSet, events: readonly StageEvent[], from: StageState = { phase: { kind: 'ready' } }) {
+function play(set: StageSet, events: readonly StageEvent[], from: StageState = { phase: { kind: 'ready' }, means: -10 }) {
   const does: StageEffect[] = [];
   let state = from;
   for (const event of events) {
@@ -34,14 +34,49 @@ function play(set: StageSet, events: readonly StageEvent[], from: StageState = {
 }
 const go = (at: number): StageEvent => ({ kind: 'go', at, asleep: false });
 const tick = (at: number): StageEvent => ({ kind: 'tick', at });
+/** A page that is awake looks at the clock all the time. */
+const awake = (from: number, to: number): StageEvent[] =>
+  Array.from({ length: Math.ceil(to - from) }, (_, i) => tick(Math.min(to, from + i + 1)));
 
 describe('a set by the clock', () => {
   const { set } = setUp();
 
-  it('leads in, runs, and ends at the top of its dose', () => {
-    const { state, sets } = play(set, [go(0), tick(2.9), tick(3), tick(32.9), tick(33)]);
+  it('leads in, runs, and ends by the clock at the top of its dose: ran out, and nobody has said that it was done', () => {
+    const { state, sets } = play(set, [go(0), tick(2.9), tick(3), ...awake(3, 33)]);
     expect(state.phase).toMatchObject({ kind: 'keeping', deed: { amount: 30 } });
-    expect(sets).toEqual([{ kind: 'set', itemId: 'item-plank', round: 1, side: 'whole', amount: 30 }]);
+    expect(sets).toEqual([{ kind: 'set', itemId: 'item-plank', round: 1, side: 'whole', amount: 30, ranOut: true }]);
+  });
+
+  it('on a locked phone or a frozen page ends where the device was last awake, unconfirmed', () => {
+    const { sets, does } = play(set, [go(0), tick(3), ...awake(3, 12), tick(500)]);
+    expect(sets).toMatchObject([{ amount: 9, ranOut: true }]);
+    expect(does.at(-1)).toMatchObject({ kind: 'keep set', endedAt: 12 });
+    expect(play(set, [go(0), tick(3), ...awake(3, 12), tick(15.9), ...awake(15.9, 33)]).sets).toMatchObject([{ amount: 30 }]);
+  });
+
+  it('that ran out is answered for before the next begins; the tap that came for its end counts for nothing', () => {
+    const run = ran(headOf([itemOf('plank')]), [setOf('plank', 1, { ranOut: true })]);
+    const [first, second] = stepsOf(run, library) as readonly [Step, Step];
+    const resting: StageSet = { run, step: second, last: { step: first, endedAt: 33, unconfirmed: true }, pace: set.pace };
+    const { state } = stageFor(resting, 33, true);
+    expect(play(resting, [go(33.3)], state).does).toEqual([]);
+    const asked = play(resting, [go(35)], state);
+    expect([asked.does, asked.state.phase.kind]).toEqual([[{ kind: 'confirm last' }], 'between']);
+    const confirmed = { ...resting, last: { step: first, endedAt: 33 } };
+    expect(play(confirmed, [go(35.4)], asked.state).state.phase.kind).toBe('between');
+    expect(play(confirmed, [go(36.1)], asked.state).state.phase.kind).toBe('lead');
+  });
+
+  it('of nothing is no set: ended before the first second it is simply not begun', () => {
+    expect(play(set, [go(0), go(1.5), tick(2), { kind: 'see', at: 2.2, faultId: 'breath-held' }, go(2.4)])).toMatchObject({ sets: [] });
+    const fault = { itemId: 'item-plank', round: 1, side: 'whole', faultId: 'breath-held', eventId: 'f', times: 1, during: true } as const;
+    const { state, sets } = play(set, [go(0), go(1.5), { kind: 'fault kept', at: 2, fault }, { kind: 'stayed', at: 9 }]);
+    expect([state.phase.kind, sets]).toEqual(['ready', []]);
+  });
+
+  it('a double tap is one tap: it neither cuts the lead-in nor begins the next set', () => {
+    expect(play(set, [go(0), go(0.3)]).state.phase).toEqual({ kind: 'lead', until: 3 });
+    expect(play(set, [go(0), go(1), go(1.4)]).state.phase.kind).toBe('work');
   });
 
   it('ends where it is ended, with what is behind', () => {
@@ -63,7 +98,7 @@ describe('a set by the clock', () => {
     const { state, sets } = play(set, [go(0), go(1), go(6), { kind: 'not kept' }, go(9)]);
     expect(state.phase.kind).toBe('keeping');
     expect(sets).toMatchObject([{ amount: 5 }, { amount: 5 }]);
-    expect(play(set, [{ kind: 'kept' }], state).state).toEqual({ phase: { kind: 'ready' } });
+    expect(play(set, [{ kind: 'kept' }], state).state.phase).toEqual({ kind: 'ready' });
   });
 
   it('is handed over once, however often the key is pressed', () => {
@@ -81,7 +116,7 @@ describe('a set by feel', () => {
     ['too much', 5],
     ['locked up', 5],
   ])('that felt %s stands for %i, and does not end by itself', (feeling, amount) => {
-    const { sets } = play(set, [go(0), go(1), tick(900), go(901), { kind: 'feel', at: 902, feeling }]);
+    const { sets } = play(set, [go(0), go(1), ...awake(1, 900), go(901), { kind: 'feel', at: 902, feeling }]);
     expect(sets).toMatchObject([{ amount, feeling }]);
   });
 });
@@ -90,6 +125,7 @@ describe('a fault', () => {
   const { set } = setUp();
   const during = {
     kind: 'fault kept',
+    at: 6.1,
     fault: { itemId: 'item-plank', round: 1, side: 'whole', faultId: 'breath-held', eventId: 'f', times: 1, during: true },
   } as const;
   const working = [go(0), go(1)];
@@ -104,12 +140,23 @@ describe('a fault', () => {
 
   it('that the cue mended is mended by the one key, and the set runs on', () => {
     const { state, does } = play(set, [...working, see, during, go(8)]);
-    expect([state.phase.kind, state.fault, does.at(-1)]).toMatchObject(['work', undefined, { kind: 'mend fault' }]);
+    expect([state.phase.kind, state.fault, does.slice(-2)]).toMatchObject(['work', undefined, [{ kind: 'mend fault' }, { kind: 'sound' }]]);
   });
 
-  it('that stays, or is seen again, ends the set with what was done', () => {
-    expect(play(set, [...working, see, during, { kind: 'stayed', at: 9 }]).sets).toMatchObject([{ amount: 8 }]);
-    expect(play(set, [...working, see, during, { ...see, at: 11 }]).sets).toMatchObject([{ amount: 10 }]);
+  it('stops the count until it is answered: nothing runs out while it stands, and the set goes on where it stood', () => {
+    const waiting = play(set, [...working, ...awake(1, 6), see, during, ...awake(6, 60)]);
+    expect([waiting.state.phase, waiting.sets]).toMatchObject([{ kind: 'work', paused: 6.1 }, []]);
+    const { sets } = play(set, [{ kind: 'mended', at: 61.1 }, ...awake(61.1, 85.9), tick(86), tick(86.1)], waiting.state);
+    expect(sets).toMatchObject([{ amount: 30, ranOut: true }]);
+  });
+
+  it('that stays, or is seen again, ends the set with what was done before it', () => {
+    expect(play(set, [...working, see, during, { kind: 'stayed', at: 9 }]).sets).toMatchObject([{ amount: 5 }]);
+    expect(play(set, [...working, see, during, { ...see, at: 11 }]).sets).toMatchObject([{ amount: 5 }]);
+  });
+
+  it('shown that very moment, takes no tap that was meant for the end of the set', () => {
+    expect(play(set, [...working, see, during, go(6.4)]).state.fault).toBeDefined();
   });
 
   it('seen in a rest is about the set before', () => {
@@ -117,6 +164,35 @@ describe('a fault', () => {
     const [first, second] = stepsOf(run, library) as readonly [Step, Step];
     const resting: StageSet = { run, step: second, last: { step: first, endedAt: 0 }, pace: set.pace };
     expect(play(resting, [see]).does).toMatchObject([{ kind: 'keep fault', fault: { round: 1, during: false } }]);
+  });
+});
+
+describe('something hurts', () => {
+  const { set } = setUp();
+
+  it('stops the clock at once; whatever is entered meanwhile, nothing runs out, and what was done is kept', () => {
+    const held = play(set, [go(0), tick(3), ...awake(3, 12), { kind: 'hold', at: 12.5 }, ...awake(12.5, 200)]);
+    expect([held.state.phase, held.sets, held.does.at(-1)]).toMatchObject([{ kind: 'work', paused: 12.5 }, [], { kind: 'hush' }]);
+    expect(play(set, [{ kind: 'hurts', at: 200 }], held.state).sets).toEqual([
+      { kind: 'set', itemId: 'item-plank', round: 1, side: 'whole', amount: 9 },
+    ]);
+    expect(play(set, [{ kind: 'go on', at: 200 }, tick(200.5)], held.state).state.phase).toMatchObject({ kind: 'work', since: 190.5 });
+  });
+
+  it('in the first second, or by feel, logs no set: nobody did one', () => {
+    expect(play(set, [go(0), tick(3), { kind: 'hold', at: 3.4 }, { kind: 'hurts', at: 9 }])).toMatchObject({
+      sets: [],
+      state: { phase: { kind: 'ready' } },
+    });
+    expect(play(setUp('feel').set, [go(0), tick(3), ...awake(3, 20), { kind: 'hurts', at: 20 }]).sets).toEqual([]);
+  });
+
+  it('lets no flow go on underneath', () => {
+    const run = ran(headOf([itemOf('plank')], { form: 'flow' }), [setOf('plank')]);
+    const [first, second] = stepsOf(run, library) as readonly [Step, Step];
+    const flow: StageSet = { run, step: second, last: { step: first, endedAt: 100 }, pace: set.pace };
+    const { state } = stageFor(flow, 101, true);
+    expect(play(flow, [{ kind: 'hold', at: 102 }, ...awake(102, 200)], state).state.phase.kind).toBe('ready');
   });
 });
 
@@ -150,9 +226,12 @@ describe('whatever happens, in whatever order', () => {
       { weight: 3, arbitrary: fc.constant(tick(at)) },
       fc.constantFrom<StageEvent>(
         { kind: 'leave' },
-        { kind: 'mended' },
+        { kind: 'mended', at },
         { kind: 'stayed', at },
-        { kind: 'close fault' },
+        { kind: 'close fault', at },
+        { kind: 'hold', at },
+        { kind: 'go on', at },
+        { kind: 'hurts', at },
         { kind: 'kept' },
         { kind: 'not kept' },
       ),
@@ -168,7 +247,7 @@ describe('whatever happens, in whatever order', () => {
     const { set } = setUp(progress);
     fc.assert(
       fc.property(anyStory, (events) => {
-        let state: StageState = { phase: { kind: 'ready' } };
+        let state: StageState = { phase: { kind: 'ready' }, means: -10 };
         let workSince: number | undefined;
         for (const event of events) {
           const before = state.phase.kind;
@@ -182,6 +261,8 @@ describe('whatever happens, in whatever order', () => {
             expect(effect.deed.amount).toBeLessThanOrEqual(set.step.item.now.max);
             if (progress === 'count' && before === 'work') expect(effect.deed.amount).toBeLessThanOrEqual(at - (workSince ?? at));
             expect(effect.deed.feeling !== undefined).toBe(progress === 'feel');
+            // Whatever nobody ended is not confirmed; whatever somebody ended is.
+            if (before === 'work') expect(effect.deed.ranOut === true).toBe(event.kind === 'tick');
           }
           state = after.state;
         }

@@ -13,7 +13,8 @@ export type StagePhase =
   | { readonly kind: 'between'; readonly since: number; readonly transition: Transition }
   /** Three seconds to get into position. */
   | { readonly kind: 'lead'; readonly until: number }
-  | { readonly kind: 'work'; readonly since: number }
+  /** `alive`: when this device last showed that it is awake. `paused`: since when the count stands still, a fault unanswered. */
+  | { readonly kind: 'work'; readonly since: number; readonly alive: number; readonly paused?: number }
   /** By feel: how it was. */
   | { readonly kind: 'feel' }
   /** Handed over to be kept: no key does anything until it is, or is not. */
@@ -36,13 +37,17 @@ export interface SeenFault extends SetPlace {
 export interface StageState {
   readonly phase: StagePhase;
   readonly fault?: SeenFault;
+  /** Since when the one thing to do means what it means now: a tap that comes too soon was meant for what it meant before. */
+  readonly means: number;
+  /** The set ended before anything was done of it, so that none is logged. */
+  readonly nothing?: true;
 }
 
 /** What the stage is about: the set in hand, and the one before it on this page. */
 export interface StageSet {
   readonly run: RunState;
   readonly step: Step;
-  readonly last?: { readonly step: Step; readonly endedAt: number } | undefined;
+  readonly last?: { readonly step: Step; readonly endedAt: number; readonly unconfirmed?: boolean } | undefined;
   readonly pace: Pace;
 }
 
@@ -56,12 +61,17 @@ export type StageEvent =
   | { readonly kind: 'feel'; readonly at: number; readonly feeling: Feeling }
   | { readonly kind: 'see'; readonly at: number; readonly faultId: FaultId }
   /** The fault is kept, under this id. */
-  | { readonly kind: 'fault kept'; readonly fault: SeenFault }
-  | { readonly kind: 'mended' }
+  | { readonly kind: 'fault kept'; readonly at: number; readonly fault: SeenFault }
+  | { readonly kind: 'mended'; readonly at: number }
   | { readonly kind: 'stayed'; readonly at: number }
-  | { readonly kind: 'close fault' }
+  | { readonly kind: 'close fault'; readonly at: number }
   /** Out of the set that is under way, without logging it. */
   | { readonly kind: 'leave' }
+  /** Something is in the way (something hurts): whatever counts stands still, and nothing goes on by itself. */
+  | { readonly kind: 'hold'; readonly at: number }
+  | { readonly kind: 'go on'; readonly at: number }
+  /** It hurts: the set under way ends with what was done of it. */
+  | { readonly kind: 'hurts'; readonly at: number }
   | { readonly kind: 'kept' }
   | { readonly kind: 'not kept' };
 
@@ -72,6 +82,8 @@ export type StageEffect =
   | { readonly kind: 'hush' }
   /** Keep the set; answer `kept` or `not kept`. */
   | { readonly kind: 'keep set'; readonly deed: LoggedSet; readonly endedAt: number }
+  /** Somebody says that the set before, which ran out, was done. */
+  | { readonly kind: 'confirm last' }
   /** Keep the fault; answer `fault kept` where it is. */
   | { readonly kind: 'keep fault'; readonly fault: Omit<SeenFault, 'eventId'> }
   /** The cue helped: the fault was mended. */
@@ -83,6 +95,10 @@ export interface StageStep {
 }
 
 const LEAD_SECONDS = 3;
+/** So long after its meaning changed a tap on the one thing to do counts for nothing: no two meanings share a place within it. */
+export const DOUBLE_TAP_SECONDS = 1;
+/** So long without a sign of life, and the device was asleep (project default). */
+const ASLEEP_SECONDS = 4;
 const LEAD_TONES = [0, 1, 2].map((at): Tone => ({ at, pitch: 'tick' }));
 
 /** The last three seconds of a rest, and its end: heard by whoever looks elsewhere. */
@@ -98,11 +114,12 @@ function restTones(seconds: number): readonly Tone[] {
  */
 export function stageFor({ run, step, last }: Omit<StageSet, 'pace'>, now: number, alone: boolean): StageStep {
   const transition = transitionTo(last?.step, step, run.head.form);
-  if (!last || now - last.endedAt >= transition.seconds) return { state: { phase: { kind: 'ready' } }, does: [] };
+  if (!last || now - last.endedAt >= transition.seconds)
+    return { state: { phase: { kind: 'ready' }, means: last ? last.endedAt : now - DOUBLE_TAP_SECONDS }, does: [] };
   const runsOn = alone && transition.runsOn;
   const since = last.endedAt;
   return {
-    state: { phase: { kind: 'between', since, transition: { ...transition, runsOn } } },
+    state: { phase: { kind: 'between', since, transition: { ...transition, runsOn } }, means: since },
     does: runsOn || transition.seconds === 0 ? [] : [{ kind: 'sound', tones: restTones(transition.seconds), since }],
   };
 }
@@ -114,51 +131,69 @@ export function stageFor({ run, step, last }: Omit<StageSet, 'pace'>, now: numbe
  * @param event what happened
  * @param set what the stage is about
  * @returns the state after it, and what is to be done
- * @example stageAfter({ phase: { kind: 'ready' } }, { kind: 'go', at: 10, asleep: false }, set).state.phase // { kind: 'lead', until: 13 }
+ * @example stageAfter({ phase: { kind: 'ready' }, means: 0 }, { kind: 'go', at: 10, asleep: false }, set).state.phase // { kind: 'lead', until: 13 }
  */
 export function stageAfter(state: StageState, event: StageEvent, set: StageSet): StageStep {
-  const { phase, fault } = state;
+  const { phase, fault, means } = state;
   const byFeel = set.run.head.progress === 'feel';
   const top = set.step.item.now.max;
   const { itemId, round, side } = set.step;
   const stay: StageStep = { state, does: [] };
 
   const lead = (at: number): StageStep => ({
-    state: { ...state, phase: { kind: 'lead', until: at + LEAD_SECONDS } },
+    state: { phase: { kind: 'lead', until: at + LEAD_SECONDS }, means: at, ...(fault ? { fault } : {}) },
     does: [{ kind: 'sound', tones: LEAD_TONES, since: at }],
   });
   const begin = (at: number): StageStep => ({
-    state: { ...state, phase: { kind: 'work', since: at } },
+    state: { ...state, phase: { kind: 'work', since: at, alive: at }, means: at },
     // By feel nothing is counted; a tone tells that the most that was planned is reached.
     does: [{ kind: 'sound', tones: byFeel ? [{ at: set.pace.seconds, pitch: 'end' }] : tonesOf(set.pace), since: at }],
   });
-  const keep = (amount: number, at: number, feeling?: Feeling): StageStep => {
-    const deed: LoggedSet = { kind: 'set', itemId, round, side, amount, ...(feeling ? { feeling } : {}) };
-    return { state: { phase: { kind: 'keeping', deed } }, does: [{ kind: 'hush' }, { kind: 'keep set', deed, endedAt: at }] };
+  const keep = (amount: number, at: number, own: Pick<LoggedSet, 'feeling' | 'ranOut'> = {}): StageStep => {
+    // Nothing done is no set.
+    if (amount === 0) return { state: { phase: { kind: 'ready' }, means: at, nothing: true }, does: [{ kind: 'hush' }] };
+    const deed: LoggedSet = { kind: 'set', itemId, round, side, amount, ...own };
+    return { state: { phase: { kind: 'keeping', deed }, means: at }, does: [{ kind: 'hush' }, { kind: 'keep set', deed, endedAt: at }] };
   };
   /** The set ends with what was done of it by now. */
   const finish = (at: number): StageStep => {
-    if (phase.kind !== 'work') return { state: { phase }, does: [] };
-    if (byFeel) return { state: { phase: { kind: 'feel' } }, does: [{ kind: 'hush' }] };
-    return keep(Math.min(top, paceAt(set.pace, at - phase.since).done), at);
+    if (phase.kind !== 'work') return { state: { phase, means }, does: [] };
+    if (byFeel) return { state: { phase: { kind: 'feel' }, means: at }, does: [{ kind: 'hush' }] };
+    return keep(doneBy(at), at);
   };
-  const withoutFault: StageState = { phase };
+  const doneBy = (at: number): number =>
+    phase.kind === 'work' ? Math.min(top, paceAt(set.pace, Math.min(at, phase.paused ?? at) - phase.since).done) : 0;
+  /** The fault is answered: a count that stood still goes on where it stood. */
+  const answered = (at: number): StageStep => {
+    if (phase.kind !== 'work' || phase.paused === undefined) return { state: { phase, means: at }, does: [] };
+    const { paused, ...counting } = phase;
+    const since = phase.since + (at - paused);
+    return {
+      state: { phase: { ...counting, since, alive: at }, means: at },
+      does: [{ kind: 'sound', tones: byFeel ? [{ at: set.pace.seconds, pitch: 'end' }] : tonesOf(set.pace), since }],
+    };
+  };
+  const tooSoon = (at: number): boolean => at - means < DOUBLE_TAP_SECONDS;
 
   switch (event.kind) {
     case 'go':
-      if (fault) return stageAfter(state, { kind: 'mended' }, set);
+      if (fault) return tooSoon(event.at) ? stay : stageAfter(state, { kind: 'mended', at: event.at }, set);
+      // What is not kept yet may be tried again at once.
+      if (tooSoon(event.at) && phase.kind !== 'unkept') return stay;
       switch (phase.kind) {
         case 'ready':
         case 'between':
+          // What ran out by the clock is answered for first: silence is never an answer.
+          if (set.last?.unconfirmed) return { state: { ...state, means: event.at }, does: [{ kind: 'confirm last' }] };
           return event.asleep ? { state, does: [{ kind: 'wake' }] } : lead(event.at);
         case 'lead':
           return begin(event.at);
         case 'work':
           return finish(event.at);
         case 'feel':
-          return keep(amountByFeel('right', set.step.item.now), event.at, 'right');
+          return keep(amountByFeel('right', set.step.item.now), event.at, { feeling: 'right' });
         case 'unkept':
-          return keep(phase.deed.amount, event.at, phase.deed.feeling);
+          return keep(phase.deed.amount, event.at, keptOf(phase.deed));
         case 'keeping':
           return stay;
       }
@@ -167,12 +202,19 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
       return phase.kind === 'ready' || phase.kind === 'between' ? lead(event.at) : stay;
     case 'tick':
       if (phase.kind === 'lead' && event.at >= phase.until) return begin(event.at);
-      if (phase.kind === 'work' && !byFeel && event.at - phase.since >= set.pace.seconds) return keep(top, event.at);
+      if (phase.kind === 'work') {
+        // A locked phone or a frozen page: the set ends where this device was last awake.
+        if (event.at - phase.alive > ASLEEP_SECONDS)
+          return byFeel ? finish(phase.alive) : keep(doneBy(phase.alive), phase.alive, { ranOut: true });
+        if (!byFeel && phase.paused === undefined && event.at - phase.since >= set.pace.seconds)
+          return keep(top, event.at, { ranOut: true });
+        return { state: { ...state, phase: { ...phase, alive: event.at } }, does: [] };
+      }
       if (phase.kind === 'between' && event.at - phase.since >= phase.transition.seconds)
         return phase.transition.runsOn ? begin(event.at) : { state: { ...state, phase: { kind: 'ready' } }, does: [] };
       return stay;
     case 'feel':
-      return phase.kind === 'feel' ? keep(amountByFeel(event.feeling, set.step.item.now), event.at, event.feeling) : stay;
+      return phase.kind === 'feel' ? keep(amountByFeel(event.feeling, set.step.item.now), event.at, { feeling: event.feeling }) : stay;
     case 'see': {
       if (phase.kind === 'keeping') return stay;
       const during = phase.kind === 'work';
@@ -184,18 +226,35 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
       const seen = { ...place, faultId: event.faultId, times: timesSeen(item, event.faultId) + 1, during };
       return { state, does: [{ kind: 'keep fault', fault: seen }] };
     }
-    case 'fault kept':
-      return { state: { ...state, fault: event.fault }, does: [] };
-    case 'mended':
-      return fault ? { state: withoutFault, does: [{ kind: 'mend fault', fault }] } : stay;
+    case 'fault kept': {
+      if (phase.kind !== 'work' || !event.fault.during) return { state: { ...state, fault: event.fault, means: event.at }, does: [] };
+      // Nobody counts on while a fault stands.
+      const paused = phase.paused ?? event.at;
+      return { state: { phase: { ...phase, paused }, fault: event.fault, means: event.at }, does: [{ kind: 'hush' }] };
+    }
+    case 'mended': {
+      if (!fault) return stay;
+      const { state: after, does } = answered(event.at);
+      return { state: after, does: [{ kind: 'mend fault', fault }, ...does] };
+    }
     case 'stayed':
-      return fault?.during && phase.kind === 'work' ? finish(event.at) : { state: withoutFault, does: [] };
+      return fault?.during && phase.kind === 'work' ? finish(event.at) : answered(event.at);
     case 'close fault':
-      return { state: withoutFault, does: [] };
+      return answered(event.at);
+    case 'hold':
+      if (phase.kind === 'work')
+        return { state: { ...state, phase: { ...phase, paused: phase.paused ?? event.at }, means: event.at }, does: [{ kind: 'hush' }] };
+      return phase.kind === 'lead' || (phase.kind === 'between' && phase.transition.runsOn)
+        ? { state: { phase: { kind: 'ready' }, means: event.at }, does: [{ kind: 'hush' }] }
+        : stay;
+    case 'go on':
+      return fault || phase.kind !== 'work' ? stay : answered(event.at);
+    case 'hurts':
+      return isUnderWay(state) ? keep(byFeel ? 0 : doneBy(event.at), event.at) : stay;
     case 'leave':
-      return isUnderWay(state) ? { state: { phase: { kind: 'ready' } }, does: [{ kind: 'hush' }] } : stay;
+      return isUnderWay(state) ? { state: { phase: { kind: 'ready' }, means }, does: [{ kind: 'hush' }] } : stay;
     case 'kept':
-      return phase.kind === 'keeping' ? { state: { phase: { kind: 'ready' } }, does: [] } : stay;
+      return phase.kind === 'keeping' ? { state: { phase: { kind: 'ready' }, means }, does: [] } : stay;
     case 'not kept':
       return phase.kind === 'keeping' ? { state: { ...state, phase: { kind: 'unkept', deed: phase.deed } }, does: [] } : stay;
   }
@@ -204,4 +263,9 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
 /** Whether there is a set to leave. */
 export function isUnderWay({ phase }: StageState): boolean {
   return phase.kind === 'lead' || phase.kind === 'work' || phase.kind === 'feel';
+}
+
+/** What a set is kept with beside its amount. */
+function keptOf({ feeling, ranOut }: LoggedSet): Pick<LoggedSet, 'feeling' | 'ranOut'> {
+  return { ...(feeling ? { feeling } : {}), ...(ranOut ? { ranOut } : {}) };
 }

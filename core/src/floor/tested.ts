@@ -46,7 +46,7 @@ export function testedIn(run: RunState, capacities: readonly Capacity[], library
   for (const item of run.items)
     for (const set of item.done) {
       const measureId = SAME_TASK[set.as.drillId];
-      if (!library.hasMeasure(measureId) || set.feeling || set.again || set.as.support) continue;
+      if (!library.hasMeasure(measureId) || set.feeling || set.unconfirmed || set.again || set.as.support) continue;
       const measure = library.measure(measureId);
       const { unit, perSide } = library.drill(set.as.drillId).dose;
       if (measure.unit !== unit || measure.sided !== perSide || set.amount > measure.limits.max) continue;

@@ -15,6 +15,7 @@ export interface DrillDone {
   readonly sets: readonly {
     readonly amount: number;
     readonly feeling?: Feeling | undefined;
+    readonly unconfirmed?: boolean | undefined;
     readonly faults: readonly { readonly mended: boolean }[];
   }[];
   readonly symptoms: readonly Symptom[];
@@ -96,6 +97,7 @@ function byCount(history: readonly DrillDone[], planned: Planned): NextDose {
 function troubleOf(done: DrillDone, { dose }: Pick<Drill, 'dose'>): string | undefined {
   const wanted = done.plannedSets * (dose.perSide ? 2 : 1);
   if (done.sets.length < wanted) return `${done.sets.length} of ${wanted} sets were done`;
+  if (done.sets.some((s) => s.unconfirmed)) return 'a set that ran out was not confirmed';
   if (done.sets.some((s) => s.amount < done.max)) return `not every set reached ${done.max}`;
   if (done.sets.some((s) => s.faults.some((f) => !f.mended))) return 'a fault stayed';
   return done.effort >= HARD_EFFORT ? `effort was ${done.effort} of 10` : undefined;

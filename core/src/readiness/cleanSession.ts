@@ -27,6 +27,7 @@ export type CleanFinding =
   | { readonly code: 'clean' }
   | { readonly code: 'nothing-loading' }
   | { readonly code: 'sets-missing'; readonly drillId: string; readonly done: number; readonly wanted: number; readonly side?: Side }
+  | { readonly code: 'unconfirmed'; readonly drillId: string; readonly sets: number }
   | { readonly code: 'felt'; readonly drillId: string; readonly feeling: Feeling }
   | { readonly code: 'below-top'; readonly drillId: string; readonly top: number }
   | { readonly code: 'below-least'; readonly drillId: string; readonly least: number }
@@ -45,7 +46,7 @@ const HARD_EFFORT = 8;
 
 /**
  * Whether a session counts as clean: every blade, stability, skill and strength drill done in all
- * its sets at the top of its dose (by feel: "right" or "too easy", with at least the least of the dose), no fault left unmended,
+ * its sets at the top of its dose (by feel: "right" or "too easy", with at least the least of the dose), each confirmed by somebody, no fault left unmended,
  * effort below 8, no stop sign, symptoms at most 2.
  *
  * @throws Refusal `drill-unknown`
@@ -72,6 +73,8 @@ function wrongWith(item: LoggedItem, library: Library): CleanFinding | undefined
   if (sets.length < wanted) return { code: 'sets-missing', drillId, done: sets.length, wanted };
   const side = perSide ? sideLeftOut(item) : undefined;
   if (side) return { code: 'sets-missing', drillId, done: side.done, wanted: plannedSets, side: side.name };
+  const unconfirmed = sets.filter((s) => s.unconfirmed).length;
+  if (unconfirmed > 0) return { code: 'unconfirmed', drillId, sets: unconfirmed };
   const felt = sets.find((s) => s.feeling === 'too much' || s.feeling === 'locked up');
   if (felt?.feeling) return { code: 'felt', drillId, feeling: felt.feeling };
   if (sets.some((s) => s.feeling === undefined && s.amount < max)) return { code: 'below-top', drillId, top: max };

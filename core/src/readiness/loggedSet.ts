@@ -11,5 +11,7 @@ export interface LoggedSet {
   readonly side?: BodySide;
   /** Set where the dose was by feel; the amount then decides nothing. */
   readonly feeling?: Feeling | undefined;
+  /** It ran to its end by the clock, and nobody said that it was done: it opens nothing. */
+  readonly unconfirmed?: boolean | undefined;
   readonly faults: readonly { readonly faultId: string; readonly mended: boolean }[];
 }

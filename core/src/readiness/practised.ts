@@ -38,7 +38,8 @@ export function practisedIn(items: readonly PractisedItem[], library: Library): 
 function atTop({ drillId, sets }: PractisedItem, library: Library): boolean {
   const { dose } = library.drill(drillId);
   const good = sets.filter(
-    ({ amount, feeling, faults }) =>
+    ({ amount, feeling, faults, unconfirmed }) =>
+      !unconfirmed &&
       faults.every((f) => f.mended) &&
       // By feel nobody counts to the top, but less than the least is none.
       (feeling === undefined ? amount >= dose.max : (feeling === 'right' || feeling === 'too easy') && amount >= dose.min),

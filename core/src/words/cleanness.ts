@@ -26,6 +26,8 @@ export function cleannessInWords(finding: CleanFinding, library: DrillNames): st
       const where = finding.side ? ` on the ${finding.side}` : '';
       return `${name(finding.drillId)}: ${finding.done} of ${finding.wanted} sets done${where}.`;
     }
+    case 'unconfirmed':
+      return `${name(finding.drillId)}: ${finding.sets === 1 ? 'a set' : `${finding.sets} sets`} ran out by the clock, and nobody said that ${finding.sets === 1 ? 'it was' : 'they were'} done.`;
     case 'felt':
       return `${name(finding.drillId)}: felt “${finding.feeling}”.`;
     case 'below-top':

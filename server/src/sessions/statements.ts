@@ -14,8 +14,8 @@ export const INSERT_ITEM = `
   VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max, @support, @skipped)`;
 
 export const INSERT_SET = `
-  INSERT INTO session_set (id, item_id, position, side, amount, faults, feeling)
-  VALUES (@id, @itemId, @position, @side, @amount, @faults, @feeling)`;
+  INSERT INTO session_set (id, item_id, position, side, amount, faults, feeling, unconfirmed)
+  VALUES (@id, @itemId, @position, @side, @amount, @faults, @feeling, @unconfirmed)`;
 
 export const SESSIONS_OF_TRAINEE = `
   SELECT id, planned_session_id AS plannedSessionId, performed_at AS performedAt, effort, minutes, note,
@@ -35,7 +35,7 @@ export const ITEMS_OF_TRAINEE = `
   ORDER BY session_id, position`;
 
 export const SETS_OF_TRAINEE = `
-  SELECT s.id, s.item_id AS itemId, s.side, s.amount, s.feeling, s.faults
+  SELECT s.id, s.item_id AS itemId, s.side, s.amount, s.feeling, s.unconfirmed, s.faults
   FROM session_set s
   JOIN session_item i ON i.id = s.item_id
   WHERE i.session_id IN (${SHOWN_SESSIONS})

@@ -61,6 +61,7 @@ type SetRow = {
   itemId: string;
   side: SessionDto['items'][number]['sets'][number]['side'];
   amount: number;
+  unconfirmed: number;
   faults: string;
 };
 
@@ -117,9 +118,10 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           ...item,
           ...(skipped ? { skipped } : {}),
           ...supportOf(support, supportVersion),
-          sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, ...set }) => ({
+          sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, unconfirmed, ...set }) => ({
             ...set,
             ...(feeling ? { feeling } : {}),
+            ...(unconfirmed ? { unconfirmed: true } : {}),
             faults: JSON.parse(faults) as FaultSeenDto[],
           })),
         })),
@@ -224,7 +226,14 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
             position,
           });
           sets.forEach((set, at) =>
-            insertSet.run({ ...set, feeling: set.feeling ?? null, itemId: item.id, position: at, faults: JSON.stringify(set.faults) }),
+            insertSet.run({
+              ...set,
+              feeling: set.feeling ?? null,
+              unconfirmed: set.unconfirmed ? 1 : 0,
+              itemId: item.id,
+              position: at,
+              faults: JSON.stringify(set.faults),
+            }),
           );
         });
         // Of a run the symptoms are there already, and of a session that is corrected.

@@ -11,6 +11,7 @@ import type { FloorPerson } from './floorPeople.ts';
 import { JustDone } from './JustDone.tsx';
 import { SymptomSheet } from './SymptomSheet.tsx';
 import { responseInRun } from './useFloorTools.ts';
+import { Unconfirmed } from './Unconfirmed.tsx';
 import { useLastSet } from './useLastSet.ts';
 import type { LastSet } from './useStage.ts';
 
@@ -125,6 +126,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
           </label>
         </div>
         {last && <JustDone last={last} handle={lastSet} named />}
+        <Unconfirmed person={person} leave={last?.setId} />
         <DoneList person={person} />
         <button
           type="button"

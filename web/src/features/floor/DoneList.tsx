@@ -8,7 +8,10 @@ export function DoneList({ person: { run, library } }: { readonly person: FloorP
     <ul className="text-lg">
       {loggedItems(run).map((item, i) => {
         const { name, dose } = library.drill(item.drillId);
-        const sets = item.sets.map((s) => `${s.side === 'whole' ? '' : `${s.side.charAt(0).toUpperCase()} `}${s.feeling ?? s.amount}`);
+        const sets = item.sets.map(
+          (s) =>
+            `${s.side === 'whole' ? '' : `${s.side.charAt(0).toUpperCase()} `}${s.feeling ?? s.amount}${s.unconfirmed ? ' (not confirmed)' : ''}`,
+        );
         return (
           // An item changed on the way stands twice; the order is the only key there is.
           <li key={`${item.drillId}/${i}`} className="flex flex-wrap justify-between gap-x-4 border-t border-base-300 py-1">

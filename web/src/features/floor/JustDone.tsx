@@ -22,16 +22,29 @@ export function JustDone({
   const unit = amount === '1' ? ONE[drill.dose.unit] : UNIT_WORDS[drill.dose.unit];
   return (
     <div
-      className="flex flex-wrap items-center gap-x-2 border-s-4 border-success bg-success/10 px-2 py-1.5 text-base sm:px-3 sm:text-lg"
+      className={`flex flex-wrap items-center gap-x-2 border-s-4 px-2 py-1.5 text-base sm:px-3 sm:text-lg ${last.unconfirmed ? 'border-warning bg-warning/15' : 'border-success bg-success/10'}`}
       role="status"
     >
       <span>
-        Logged: {named && `${drill.name}, `}
+        {last.unconfirmed ? 'Ran out, not confirmed: ' : 'Logged: '}
+        {named && `${drill.name}, `}
         {side === 'whole' ? '' : `${side}, `}set {round}: <strong className="text-2xl">{last.feeling ?? `${amount} ${unit}`}</strong>
         {handle.typed && <span className="aside text-base"> Enter takes it over</span>}
         {handle.problem && <span className="block text-base text-error">{handle.problem}</span>}
       </span>
       <span className="ms-auto flex gap-1.5">
+        {last.unconfirmed && (
+          <button
+            type="button"
+            className="btn min-h-11 px-3 sm:min-h-12"
+            onClick={(e) => {
+              letGo(e);
+              handle.confirm();
+            }}
+          >
+            Done
+          </button>
+        )}
         {!last.feeling && (
           <>
             <button

@@ -35,8 +35,11 @@ export interface StageProps {
   readonly end: () => void;
 }
 
+const ONE_WORDS = { reps: 'repetition', s: 'second', breaths: 'breath' } as const;
+
 /** One set: what, how, go. Everything else stays at the edge. */
 export function Stage({ clock, person, step, last, others, logged, setLast, pick, end }: StageProps) {
+  const lastSet = useLastSet(person, last, setLast);
   const stage = useStage({
     clock,
     person,
@@ -46,9 +49,9 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
     logging: setLast,
     logged,
     unlogged: () => setLast(last),
+    confirmLast: lastSet.confirm,
   });
   const tools = useFloorTools(person, step);
-  const lastSet = useLastSet(person, last, setLast);
   const [open, setOpen] = useState<OpenSheet | undefined>();
   const { phase, fault, byFeel } = stage;
   const { drill, item } = step;
@@ -57,7 +60,13 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
   const about = phase.kind !== 'work' && last ? last.step : step;
   const keys = faultKeys(faultsOf(about.drill, schools, person.library.faults), person.library);
   const between = phase.kind === 'between' || phase.kind === 'ready';
+  const unconfirmed = between && last?.unconfirmed ? `${last.amount} ${UNIT_WORDS[last.step.drill.dose.unit]}` : undefined;
   const shut = () => setOpen(undefined);
+  const lay = (sheet: OpenSheet) => {
+    // Something hurts: the clock stops at once, whatever is entered and however long it takes.
+    if (sheet === 'symptom') stage.hold();
+    setOpen(sheet);
+  };
   const see = (id: FaultId) => void stage.see(id);
 
   useFloorKeys(
@@ -90,7 +99,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
       command: (letter) => {
         const does = { S: 'symptom', W: 'swap', K: 'skip', L: 'list' } as const;
         const sheet = does[letter as keyof typeof does];
-        if (sheet) setOpen(sheet);
+        if (sheet) lay(sheet);
         return sheet !== undefined;
       },
       help: () => setOpen('help'),
@@ -130,7 +139,9 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
       <div className="grid flex-1 content-start gap-x-8 gap-y-3 pt-3 lg:grid-cols-2">
         <div className="flex flex-col gap-3">
           {phase.kind === 'work' && !byFeel && (
-            <Ticking clock={clock}>{(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={now - phase.since} />}</Ticking>
+            <Ticking clock={clock}>
+              {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={(phase.paused ?? now) - phase.since} />}
+            </Ticking>
           )}
           {phase.kind === 'work' && byFeel && (
             <p className="font-display py-8 text-center text-4xl leading-tight font-semibold sm:text-5xl">
@@ -171,6 +182,11 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
               )}
             </ul>
           )}
+          {stage.nothing && (
+            <p role="status" className="border-s-4 border-warning bg-warning/15 px-3 py-2 text-lg">
+              Ended before the first {ONE_WORDS[drill.dose.unit]}: no set is logged. Was one done, start it and put its figure right after.
+            </p>
+          )}
           {tools.said && (
             <p role="status" className="border-s-4 border-primary bg-primary/10 px-3 py-2 text-lg">
               {tools.said}
@@ -184,7 +200,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
         </div>
       </div>
 
-      <StageFoot {...{ stage, tools, byFeel, open: setOpen, then: nextWords }} />
+      <StageFoot {...{ stage, tools, byFeel, open: lay, then: nextWords, unconfirmed }} />
       <StageSheets {...{ open, shut, stage, tools, person, step, pick, end }} />
     </>
   );

@@ -12,17 +12,34 @@ interface StageFootProps {
   readonly open: (sheet: OpenSheet) => void;
   /** What comes after this set. */
   readonly then: string;
+  /** The set before ran out by the clock, with this amount, and nobody has said that it was done. */
+  readonly unconfirmed: string | undefined;
 }
 
 /** What comes next, the one thing to do now, and the tools, always in reach. */
-export function StageFoot({ stage, tools, byFeel, open, then }: StageFootProps) {
+export function StageFoot({ stage, tools, byFeel, open, then, unconfirmed }: StageFootProps) {
   const { phase, fault } = stage;
   return (
     <footer className="sticky bottom-0 mt-3 flex flex-col gap-2 bg-base-100 pt-1">
-      <p className={`text-lg ${phase.kind === 'work' ? 'max-sm:hidden' : ''}`}>
-        <span className="aside">Then: </span>
-        {then}
-      </p>
+      <div className="flex items-center gap-3">
+        <p className={`flex-1 text-lg ${phase.kind === 'work' ? 'max-sm:invisible' : ''}`}>
+          <span className="aside">Then: </span>
+          {then}
+        </p>
+        {(phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel') && (
+          <button
+            type="button"
+            className="btn btn-ghost min-h-11 font-normal"
+            aria-keyshortcuts="PageUp"
+            onClick={(e) => {
+              letGo(e);
+              stage.leaveSet();
+            }}
+          >
+            <Undo2 size={20} aria-hidden /> Leave this set
+          </button>
+        )}
+      </div>
       <button
         type="button"
         className="btn btn-primary min-h-20 w-full text-2xl"
@@ -32,19 +49,15 @@ export function StageFoot({ stage, tools, byFeel, open, then }: StageFootProps) 
           stage.go();
         }}
       >
-        {GO_WORDS[fault ? 'fault' : phase.kind](byFeel)}
+        {unconfirmed && !fault ? `Yes, done: ${unconfirmed}` : GO_WORDS[fault ? 'fault' : phase.kind](byFeel)}
       </button>
       <div className="grid grid-cols-[1.35fr_repeat(5,1fr)] gap-1.5">
-        <Tool label="Symptom" icon={<HeartPulse size={22} aria-hidden />} keys="Shift+S" use={() => open('symptom')} strong />
+        <Tool label="It hurts" icon={<HeartPulse size={22} aria-hidden />} keys="Shift+S" use={() => open('symptom')} strong />
         <Tool label="Lighter" icon={<ArrowDown size={22} aria-hidden />} keys="-" use={tools.lighter} />
         <Tool label="Harder" icon={<ArrowUp size={22} aria-hidden />} keys="+" use={tools.harder} />
         <Tool label="Change" icon={<Repeat2 size={22} aria-hidden />} keys="Shift+W" use={() => open('swap')} />
         <Tool label="Skip" icon={<SkipForward size={22} aria-hidden />} keys="Shift+K" use={() => open('skip')} />
-        {phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel' ? (
-          <Tool label="Leave" icon={<Undo2 size={22} aria-hidden />} keys="PageUp" use={() => void stage.leaveSet()} />
-        ) : (
-          <Tool label="List" icon={<List size={22} aria-hidden />} keys="Shift+L" use={() => open('list')} />
-        )}
+        <Tool label="List" icon={<List size={22} aria-hidden />} keys="Shift+L" use={() => open('list')} />
       </div>
     </footer>
   );

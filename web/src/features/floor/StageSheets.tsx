@@ -26,10 +26,13 @@ export function StageSheets({ open, shut, stage, tools, person, step, pick, end 
       {open === 'symptom' && (
         <SymptomSheet
           moment={person.run.items.some((i) => i.done.length > 0) ? 'during' : 'before'}
-          close={shut}
+          close={() => {
+            shut();
+            stage.goOn();
+          }}
           record={(felt) => {
             shut();
-            stage.leaveSet();
+            stage.hurts();
             void tools.report(felt);
           }}
         />

@@ -9,17 +9,15 @@ export function useLastSet(person: FloorPerson, last: LastSet | undefined, setLa
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState('');
   const correct = async (amount: number) => {
-    if (!last || last.feeling || amount === last.amount) return;
+    if (!last || last.feeling || (amount === last.amount && !last.unconfirmed)) return;
     if (amount < 0 || amount > MOST) {
       setProblem(`A set is from 0 to ${MOST}; ${last.amount} stays.`);
       return;
     }
     setProblem('');
-    const { itemId, round, side } = last.step;
-    setLast({ ...last, amount });
-    await person.happen({ kind: 'take back', eventId: last.setId });
-    const setId = await person.happen({ kind: 'set', itemId, round, side, amount });
-    setLast(setId ? { ...last, amount, setId } : last);
+    // However fast the taps come, it stays one set, and the last word counts.
+    setLast({ ...last, amount, unconfirmed: false });
+    if (!(await person.happen({ kind: 'amend', setId: last.setId, amount }))) setLast(last);
   };
   return {
     typed,
@@ -38,6 +36,10 @@ export function useLastSet(person: FloorPerson, last: LastSet | undefined, setLa
     },
     nudge: (by: number) => {
       if (last) void correct(last.amount + by);
+    },
+    /** It was done, as it ran out. */
+    confirm: () => {
+      if (last?.unconfirmed) void correct(last.amount);
     },
     takeBack: () => {
       if (!last) return;

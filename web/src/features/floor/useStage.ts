@@ -23,6 +23,8 @@ export interface LastSet {
   readonly setId: string;
   readonly amount: number;
   readonly feeling?: Feeling | undefined;
+  /** It ran out by the clock, and nobody has said that it was done. */
+  readonly unconfirmed?: boolean;
   readonly endedAt: number;
 }
 
@@ -37,10 +39,12 @@ interface StageInput {
   readonly logging: (last: LastSet) => void;
   readonly logged: () => void;
   readonly unlogged: () => void;
+  /** Somebody says that the set before was done. */
+  readonly confirmLast: () => void;
 }
 
 /** The machine of one set, wired to the clock, its sound and what keeps sets. What may follow what is the machine's business. */
-export function useStage({ clock, person, step, last, alone, logging, logged, unlogged }: StageInput) {
+export function useStage({ clock, person, step, last, alone, logging, logged, unlogged, confirmLast }: StageInput) {
   const [begun] = useState(() => stageFor({ run: person.run, step, last }, clock.now(), alone));
   const [state, setState] = useState(begun.state);
   // Events come faster than pages are drawn: each goes on from where the one before it led.
@@ -70,16 +74,19 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
         const { deed, endedAt } = effect;
         const setId = newId();
         // Said first: as soon as the set is kept, the next one takes this one's place.
-        logging({ step, setId, amount: deed.amount, feeling: deed.feeling, endedAt });
+        logging({ step, setId, amount: deed.amount, feeling: deed.feeling, unconfirmed: deed.ranOut === true, endedAt });
         const kept = await person.happen(deed, setId);
         if (kept) logged();
         else unlogged();
         send({ kind: kept ? 'kept' : 'not kept' });
         return;
       }
+      case 'confirm last':
+        confirmLast();
+        return;
       case 'keep fault': {
         const eventId = await person.happen({ kind: 'fault', ...placeOf(effect.fault), faultId: effect.fault.faultId, mended: false });
-        if (eventId) send({ kind: 'fault kept', fault: { ...effect.fault, eventId } });
+        if (eventId) send({ kind: 'fault kept', at: clock.now(), fault: { ...effect.fault, eventId } });
         return;
       }
       case 'mend fault': {
@@ -90,7 +97,7 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     }
   };
 
-  const { phase, fault } = state;
+  const { phase, fault, nothing = false } = state;
   // What happens by itself when its time has come.
   useWhenDue(clock, ['between', 'lead', 'work'].includes(phase.kind), (at) => send({ kind: 'tick', at }));
   useEffect(() => {
@@ -103,11 +110,18 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     pace: set.pace,
     fault,
     busy: phase.kind === 'keeping',
+    /** The set ended before anything was done of it. */
+    nothing,
     byFeel: person.run.head.progress === 'feel',
     see: (faultId: FaultId) => send({ kind: 'see', at: clock.now(), faultId }),
-    mended: () => send({ kind: 'mended' }),
+    mended: () => send({ kind: 'mended', at: clock.now() }),
     stayed: () => send({ kind: 'stayed', at: clock.now() }),
-    closeFault: () => send({ kind: 'close fault' }),
+    closeFault: () => send({ kind: 'close fault', at: clock.now() }),
+    /** Whatever counts stands still. */
+    hold: () => send({ kind: 'hold', at: clock.now() }),
+    goOn: () => send({ kind: 'go on', at: clock.now() }),
+    /** It hurts: the set under way ends with what was done of it. */
+    hurts: () => send({ kind: 'hurts', at: clock.now() }),
     feel: (feeling: Feeling) => send({ kind: 'feel', at: clock.now(), feeling }),
     /** The one thing to do now; by feel, that it was right. */
     go: () => send({ kind: 'go', at: clock.now(), asleep: clock.asleep }),
