@@ -87,6 +87,21 @@ describe('a screening', () => {
     ]);
   });
 
+  it('knows the eighteenth birthday where it is known', () => {
+    const born = (birthDate: string) =>
+      screeningOutcome([answered()], { birthYear: 2008, birthDate: birthDate as CalendarDay, consultations: [], now }).cautions;
+    expect(born('2008-11-24')).toEqual([]);
+    expect(born('2008-11-25')).toEqual([{ id: 'minor', because: [{ code: 'born', on: '2008-11-25' }] }]);
+    expect(outcome(answered(), [], 2008).cautions).toEqual([{ id: 'minor', because: [{ code: 'born', on: '2008' }] }]);
+  });
+
+  it('waits where it is stale, and says since when; never taken leaves only unloaded work', () => {
+    const old = answered({}, { takenAt: addDays(now, -181) });
+    expect(outcome(old).locks).toEqual([{ code: 'screening-stale', takenAt: old.takenAt }]);
+    expect(outcome(answered({}, { takenAt: addDays(now, -180) })).locks).toEqual([]);
+    expect(outcome(undefined).cautions).toEqual([{ id: 'unscreened', because: [{ code: 'not screened' }] }]);
+  });
+
   it('guards the young until they are surely 18', () => {
     expect(idsOf(answered(), 2015)).toEqual(['minor']);
     expect(idsOf(answered(), 2008)).toEqual(['minor']);
@@ -166,6 +181,17 @@ describe('a consultation', () => {
       const { cautions, locks } = of([no, answered({}, { takenAt: addDays(now, -5) }), hurt]);
       expect(cautions.map((c) => c.id)).toEqual(['medical-hold', 'unstable-under-load']);
       expect(locks).toMatchObject([{ caution: { id: 'medical-hold', because: [{ code: 'answered before', at: hurt.takenAt }] } }]);
+    });
+
+    it('counts the word from when the yes was first said, in an unbroken row', () => {
+      const first = answered({ 'medical-hold': 'whole' }, { takenAt: addDays(now, -40) });
+      const again = answered({ 'medical-hold': 'whole' }, { takenAt: addDays(now, -2) });
+      const about = [{ questionId: 'medical-hold', side: 'whole' }] as const;
+      const early = spoken({ consultedOn: '2026-10-20' as CalendarDay, about });
+      expect(of([again, first], [early]).locks).toEqual([]);
+      // A no between the two, with its own word, begins a new row: the old word is about what was before.
+      const between = answered({}, { takenAt: addDays(now, -20) });
+      expect(of([again, between, first], [early]).locks).toHaveLength(1);
     });
 
     it('counts once a professional was consulted after the event, by a role that may', () => {

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, instant } from '../quantities/index.ts';
-import { type Symptom, SYMPTOM_ACTS, SYMPTOM_KINDS, symptomResponse } from './index.ts';
-import { stopSignInWords } from '../words/index.ts';
+import { BODY_PLACES, isStopSign, type Symptom, SYMPTOM_ACTS, SYMPTOM_KINDS, symptomResponse } from './index.ts';
 
 const now = instant('2026-11-26T18:00:00Z');
 const felt = (own: Partial<Symptom> = {}): Symptom => ({
@@ -80,7 +79,7 @@ it('never lets a stop sign pass, never locks without one, never adds load', () =
         now,
         past.map(({ days, ...s }) => before(days, s)),
       );
-      const stops = now.some((s) => stopSignInWords(s) !== undefined);
+      const stops = now.some((s) => isStopSign(s));
       expect(answer.act === 'stop').toBe(stops);
       expect(answer.locks).toBe(stops);
       expect(answer.loadChange).toBeLessThanOrEqual(0);
@@ -88,4 +87,49 @@ it('never lets a stop sign pass, never locks without one, never adds load', () =
     }),
     { seed: 7 },
   );
+});
+
+it('each place has joints of its own to leave alone', () => {
+  const joints = (place: Symptom['place']) => symptomResponse([felt({ intensity: 6, place })], []).joints;
+  expect(Object.fromEntries(BODY_PLACES.map((place) => [place, joints(place)]))).toEqual({
+    shoulder: ['shoulder', 'scapula'],
+    'shoulder blade': ['scapula', 'shoulder'],
+    elbow: ['elbow', 'forearm'],
+    forearm: ['forearm', 'wrist', 'grip'],
+    wrist: ['wrist', 'forearm'],
+    hand: ['grip', 'wrist'],
+    neck: ['neck', 'scapula'],
+    'upper back': ['scapula', 'trunk'],
+    'lower back': ['trunk'],
+  });
+});
+
+it('says what decided: nothing, quiet, lighter by five points, or what has not settled', () => {
+  expect(symptomResponse([felt({ intensity: 0 })], [])).toEqual({
+    act: 'go on',
+    locks: false,
+    finding: { code: 'nothing-felt' },
+    loadChange: 0,
+    joints: [],
+  });
+  expect(symptomResponse([felt()], []).finding).toEqual({ code: 'go-on', symptom: felt() });
+  expect(symptomResponse([felt({ intensity: 3 })], [])).toMatchObject({
+    loadChange: -0.05,
+    locks: false,
+    finding: { code: 'step-back', symptom: { intensity: 3 } },
+  });
+  const why = (...history: readonly Symptom[]) => {
+    const { finding } = symptomResponse([felt()], history);
+    return finding.code === 'hold' ? finding.why : undefined;
+  };
+  expect(why(before(1), before(2))).toEqual({ kind: 'often', times: 2, days: 7 });
+  expect(why(before(1, { intensity: 1 }))).toEqual({ kind: 'rising', before: 1 });
+  expect(why(before(1, { moment: 'next morning' }))).toEqual({ kind: 'morning after' });
+  // Not there, not then, not felt, not yet: none of it counts.
+  for (const other of [{ place: 'elbow' }, { side: 'right' }, { intensity: 0 }] as const)
+    expect(why(before(1, { moment: 'next morning', ...other }))).toBeUndefined();
+  expect(why(before(7, { moment: 'next morning' }))).toEqual({ kind: 'morning after' });
+  expect(why(before(7.01, { moment: 'next morning' }))).toBeUndefined();
+  expect(why(before(-0.01, { moment: 'next morning' }))).toBeUndefined();
+  expect(why(before(0, { moment: 'next morning' }))).toEqual({ kind: 'morning after' });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
-import { isStopSign, type Symptom, type SymptomKind } from './index.ts';
+import { atSamePlace, isStopSign, type Symptom, type SymptomKind } from './index.ts';
 
 const felt = (intensity: number, kind: SymptomKind): Symptom => ({
   intensity,
@@ -28,4 +28,12 @@ describe('stop signs', () => {
     [4, 'ache'],
     [4, 'stretch'],
   ])('%d/10 %s does not', (intensity, kind) => expect(isStopSign(felt(intensity, kind))).toBe(false));
+});
+
+it('a place is a place on a side', () => {
+  const left = { place: 'wrist', side: 'left' } as const;
+  expect(atSamePlace(left, left)).toBe(true);
+  expect(atSamePlace(left, { place: 'wrist', side: 'right' })).toBe(false);
+  expect(atSamePlace(left, { place: 'elbow', side: 'left' })).toBe(false);
+  expect(atSamePlace(left, { place: 'elbow', side: 'right' })).toBe(false);
 });

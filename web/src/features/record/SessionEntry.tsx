@@ -117,8 +117,11 @@ function Verdict({ session: { clean, finding, cleanReason, items } }: { readonly
   );
 }
 
-function setWords({ side, amount, feeling, faults }: SessionReply['items'][number]['sets'][number], library: Library): string {
-  const seen = faults.map((f) => `${library.fault(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`);
+function setWords({ side, amount, feeling, unconfirmed, faults }: SessionReply['items'][number]['sets'][number], library: Library): string {
+  const seen = [
+    ...(unconfirmed ? ['ran out, not confirmed'] : []),
+    ...faults.map((f) => `${library.fault(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`),
+  ];
   return `${side === 'whole' ? '' : `${side} `}${feeling ?? amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
 }
 
