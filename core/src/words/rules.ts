@@ -59,9 +59,9 @@ export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
   'clean-sessions': {
     title: 'Enough clean sessions of the practice',
     needs:
-      'Sessions without a fault that stayed, effort below 8, each holding the practice of the rung in hand (below the ladder: a drill of the preparation that it names) in at least two sets a side at the drill’s own usual top, under at least nine tenths of its load.',
+      'Sessions in which every set was done by somebody’s word, without a fault that stayed, effort below 8, each holding the practice of the rung in hand (below the ladder: a drill of the preparation that it names) in at least two sets a side at the drill’s own usual top, under at least nine tenths of its load.',
     counts:
-      'Sessions in elapsed hours apart, after the last withdrawal and the last stop sign, after the trainee was added and first screened, none in the future; the same planned session once.',
+      'Sessions in elapsed hours apart, after the last withdrawal and the last stop sign, after the trainee was added and first screened, none in the future; the same planned session once. A set that ran out by the clock and was not confirmed counts for nothing.',
     changes: 'A logged or corrected session, a withdrawal, a stop sign, or days that pass.',
   },
   'tissue-time': {

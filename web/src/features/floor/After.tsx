@@ -125,7 +125,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
             />
           </label>
         </div>
-        {last && <JustDone last={last} handle={lastSet} named />}
+        {last && <JustDone last={last} handle={lastSet} named confirms />}
         <Unconfirmed person={person} leave={last?.setId} />
         <DoneList person={person} />
         <button

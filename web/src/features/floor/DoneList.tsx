@@ -8,16 +8,15 @@ export function DoneList({ person: { run, library } }: { readonly person: FloorP
     <ul className="text-lg">
       {loggedItems(run).map((item, i) => {
         const { name, dose } = library.drill(item.drillId);
-        const sets = item.sets.map(
-          (s) =>
-            `${s.side === 'whole' ? '' : `${s.side.charAt(0).toUpperCase()} `}${s.feeling ?? s.amount}${s.unconfirmed ? ' (not confirmed)' : ''}`,
-        );
+        const sets = item.sets.map((s) => `${s.side === 'whole' ? '' : `${s.side.charAt(0).toUpperCase()} `}${s.feeling ?? s.amount}`);
+        const open = item.sets.filter((s) => s.unconfirmed).length;
         return (
           // An item changed on the way stands twice; the order is the only key there is.
           <li key={`${item.drillId}/${i}`} className="flex flex-wrap justify-between gap-x-4 border-t border-base-300 py-1">
             <span>{name}</span>
             <span className="font-semibold">
               {sets.length > 0 ? `${sets.join(' · ')} ${UNIT_WORDS[dose.unit]}` : 'not done'}
+              {open > 0 && <span className="state-mark">, {open} not confirmed</span>}
               {item.skipped ? ` (${item.skipped})` : ''}
             </span>
           </li>

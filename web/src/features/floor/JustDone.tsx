@@ -11,11 +11,14 @@ export function JustDone({
   last,
   handle,
   named,
+  confirms = false,
 }: {
   readonly last: LastSet;
   readonly handle: LastSetHandle;
   /** The set was of another drill than the one on the screen. */
   readonly named: boolean;
+  /** What ran out is confirmed here; on the stage the one key does it. */
+  readonly confirms?: boolean;
 }) {
   const { drill, round, side } = last.step;
   const amount = handle.typed || String(last.amount);
@@ -33,7 +36,7 @@ export function JustDone({
         {handle.problem && <span className="block text-base text-error">{handle.problem}</span>}
       </span>
       <span className="ms-auto flex gap-1.5">
-        {last.unconfirmed && (
+        {last.unconfirmed && confirms && (
           <button
             type="button"
             className="btn min-h-11 px-3 sm:min-h-12"

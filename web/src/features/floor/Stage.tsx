@@ -143,6 +143,11 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
               {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={(phase.paused ?? now) - phase.since} />}
             </Ticking>
           )}
+          {phase.kind === 'work' && phase.paused !== undefined && (
+            <p role="status" className="state-mark text-center text-lg">
+              The count stands still until this is answered.
+            </p>
+          )}
           {phase.kind === 'work' && byFeel && (
             <p className="font-display py-8 text-center text-4xl leading-tight font-semibold sm:text-5xl">
               Work that leaves something over.

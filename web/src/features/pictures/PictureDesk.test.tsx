@@ -54,6 +54,9 @@ function put(name: RegExp, x: number, y: number) {
   go(1, y, ['ArrowUp', 'ArrowDown']);
 }
 
+/** Which way the trainee faces on the picture is asked. */
+const faces = (way: 'left' | 'right') => fireEvent.click(screen.getByRole('button', { name: way }));
+
 const angle = () => screen.getByRole('status', { name: 'Angle' }).textContent;
 
 beforeEach(() => {
@@ -70,6 +73,11 @@ describe('landmarks by keyboard', () => {
     expect(screen.getByText('1 of 3 landmarks still to be placed.')).toBeDefined();
     // 60° above the horizontal: 150° of flexion.
     put(/^Elbow/, 525, 265);
+    expect(angle()).toBe('–');
+    expect(screen.getByRole('alert').textContent).toMatch(/which way the trainee faces/);
+    faces('left');
+    expect(screen.getByText(/the other way round/)).toBeDefined();
+    faces('right');
     expect(angle()).toMatch(/^150° ± \d/);
     fireEvent.click(screen.getByRole('button', { name: 'Use 150° as the trial' }));
     expect(take).toHaveBeenCalledOnce();
@@ -90,11 +98,26 @@ describe('landmarks by keyboard', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use as the trial' }).disabled).toBe(true);
   });
 
+  it('beyond straight up are confirmed by somebody who looked: seen the wrong way round, 150° reads as 210°', () => {
+    show('shoulder-flexion');
+    put(/^Hip/, 430, 760);
+    put(/^Shoulder/, 430, 430);
+    put(/^Elbow/, 397, 243);
+    faces('right');
+    expect(angle()).toMatch(/^190°/);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use as the trial' }).disabled).toBe(true);
+    fireEvent.click(screen.getByRole('checkbox', { name: /Beyond straight up, 190° and not 170°/ }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use 190° as the trial' }).disabled).toBe(false);
+    faces('left');
+    expect(angle()).toMatch(/^170°/);
+  });
+
   it('zoomed in are placed more surely', () => {
     show('shoulder-flexion');
     put(/^Hip/, 430, 760);
     put(/^Shoulder/, 430, 430);
     put(/^Elbow/, 525, 265);
+    faces('right');
     const error = () => Number(/± ([\d.]+)/.exec(angle() ?? '')?.[1]);
     const plain = error();
     fireEvent.click(screen.getByRole('button', { name: '2 ×' }));
@@ -107,14 +130,15 @@ describe('a check that hangs on the camera’s roll', () => {
     show('arm-lean');
     put(/^Wrist/, 400, 900);
     put(/^Shoulder/, 473, 700);
+    faces('right');
     expect(screen.getByText(/The camera may be tilted/)).toBeDefined();
     expect(angle()).toMatch(/^20°/);
     fireEvent.change(screen.getByLabelText('Something that hangs or lies level'), { target: { value: 'floor' } });
     expect(screen.getByText(/Drag the line’s ends along it/)).toBeDefined();
     put(/^Floor line, one end/, 135, 1100);
     expect(screen.queryByText(/The camera may be tilted/)).toBeNull();
-    fireEvent.change(screen.getByLabelText('The trainee faces'), { target: { value: 'left' } });
-    expect(angle()).toMatch(/^−?-?\d+°/);
+    faces('left');
+    expect(angle()).toMatch(/^-\d+°/);
   });
 });
 
@@ -131,6 +155,7 @@ describe('suggested points', () => {
     expect(screen.getByText(/nobody has confirmed open no gate/)).toBeDefined();
     fireEvent.click(screen.getByRole('button', { name: 'Confirm them all' }));
     expect(screen.queryByText(/nobody has confirmed/)).toBeNull();
+    faces('right');
     fireEvent.click(screen.getByRole('button', { name: 'Use 150° as the trial' }));
     const [, reading] = take.mock.calls[0] as [number, { points: readonly { placedBy: string }[] }];
     expect(reading.points.map((p) => p.placedBy)).toEqual(['confirmed', 'confirmed', 'confirmed']);

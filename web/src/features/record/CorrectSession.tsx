@@ -8,6 +8,8 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { NumberField, TextField } from '../../kit/EntryFields.tsx';
 import { useCorrectSessionMutation } from './endpoints.ts';
 
+type LoggedSet = SessionReply['items'][number]['sets'][number];
+
 /** The same session under ids of its own: what is on record keeps its own. */
 function again(session: SessionReply) {
   return {
@@ -15,6 +17,11 @@ function again(session: SessionReply) {
     ...{ effort: session.effort, minutes: session.minutes },
     items: session.items.map((item) => ({ ...item, id: newId(), sets: item.sets.map((set) => ({ ...set, id: newId() })) })),
   };
+}
+
+/** Whoever says what a set was confirms it. */
+function said({ unconfirmed: _, ...set }: LoggedSet, amount: number): LoggedSet {
+  return { ...set, amount };
 }
 
 /** A logged session as it truly was: figures of the sets, effort and minutes, with the reason. The version before stays on record. */
@@ -36,7 +43,7 @@ export function CorrectSession({
   const setAmount = (itemId: string, setId: string, amount: number) =>
     setNow({
       ...now,
-      items: now.items.map((i) => (i.id === itemId ? { ...i, sets: i.sets.map((s) => (s.id === setId ? { ...s, amount } : s)) } : i)),
+      items: now.items.map((i) => (i.id === itemId ? { ...i, sets: i.sets.map((s) => (s.id === setId ? said(s, amount) : s)) } : i)),
     });
   const leaveOut = (itemId: string, setId: string) =>
     setNow({ ...now, items: now.items.map((i) => (i.id === itemId ? { ...i, sets: i.sets.filter((s) => s.id !== setId) } : i)) });
@@ -69,6 +76,11 @@ export function CorrectSession({
                       value={Number.isNaN(set.amount) ? '' : set.amount}
                       onChange={(e) => setAmount(item.id, set.id, e.target.value === '' ? Number.NaN : Number(e.target.value))}
                     />
+                    {set.unconfirmed && (
+                      <button type="button" className="btn btn-sm" onClick={() => setAmount(item.id, set.id, set.amount)}>
+                        Was done
+                      </button>
+                    )}
                     <button
                       type="button"
                       className="btn btn-ghost btn-sm btn-square"
