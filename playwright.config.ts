@@ -9,6 +9,8 @@ export default defineConfig({
   // Generous: a busy machine is slow, not wrong.
   timeout: 240_000,
   expect: { timeout: 20_000 },
+  // What is slow and says least runs in the long suite only.
+  ...(process.env.MYOKINET_LONG ? {} : { grepInvert: /@long/ }),
   fullyParallel: true,
   workers: 2,
   forbidOnly: process.env.CI !== undefined,

@@ -173,7 +173,7 @@ test('whoever stands on a rung is named before an edit takes it away', async ({ 
   await expect(note).toHaveCount(0);
 });
 
-test('a once dislocated shoulder changes plan and ladder, with reasons, until a professional spoke', async ({ page }) => {
+test('a once dislocated shoulder changes plan and ladder, with reasons, until a professional spoke', { tag: '@long' }, async ({ page }) => {
   const at = `/trainees/${idOf('Tamsin')}`;
   const leftOut = page.getByText(/Kneeling, chest to the floor/);
   await open(page, `${at}/plan?week=2031-01-06`);
@@ -334,7 +334,7 @@ test('a fault of the studio’s own is written, and invited by a drill', async (
   await expect(page.getByRole('region', { name: 'Faults it invites' })).toContainText(/Looks at the feet/i);
 });
 
-test('the library goes out as a file and comes back; a bad file changes nothing', async ({ page }) => {
+test('the library goes out as a file and comes back; a bad file changes nothing', { tag: '@long' }, async ({ page }) => {
   await open(page, '/library/exchange');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'The whole library' }).click()]);
   const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {

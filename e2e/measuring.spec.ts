@@ -99,7 +99,7 @@ test('a hold is timed by one key: start, stop, next', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Start' }).or(page.getByRole('heading', { name: 'Before it is saved' }))).toBeVisible();
 });
 
-test('simulated instruments are read into the headroom chart, and open no gate', async ({ page }) => {
+test('simulated instruments are read into the headroom chart, and open no gate', { tag: '@long' }, async ({ page }) => {
   const ranges = ['shoulder-flexion', 'shoulder-extension', 'shoulder-abduction', 'wrist-extension', 'wrist-extension-loaded'];
   let found: { id: string; measureId: string } | undefined;
   // Not one of those whom another test leaves with a battery under way.

@@ -75,24 +75,41 @@ async function faultsFound(page: Page, only?: readonly string[]): Promise<readon
   return violations.map((v) => `${v.impact}: ${v.help} ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`);
 }
 
-for (const [name, path] of PAGES)
-  test(`${name}: axe finds no fault on either theme, nothing scrolls sideways, no error in the console`, async ({ page }) => {
+/** Pages that axe visits on every run; the others in the long suite. */
+const OFTEN = [
+  'today',
+  'caseload',
+  'readiness, gate closed',
+  'readiness, gate open',
+  'readiness, stop sign',
+  'battery run',
+  'screen',
+  'record',
+];
+
+for (const [name, path] of PAGES) {
+  test(`${name}: nothing scrolls sideways, no error in the console`, async ({ page }) => {
     const errors: string[] = [];
     page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
     page.on('pageerror', (e) => errors.push(e.message));
     const spills = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    // Colours change at once with the theme, so that none is judged half way.
-    await page.emulateMedia({ reducedMotion: 'reduce' });
     await open(page, path());
     expect(await spills()).toBeLessThanOrEqual(0);
-    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'bench'));
-    expect(await faultsFound(page)).toEqual([]);
-    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'lamp'));
-    expect(await faultsFound(page, ['color-contrast'])).toEqual([]);
     await page.setViewportSize({ width: 390, height: 844 });
     await expect.poll(spills).toBeLessThanOrEqual(0);
     expect(errors).toEqual([]);
   });
+
+  test(`${name}: axe finds no fault on either theme`, OFTEN.includes(name) ? {} : { tag: '@long' }, async ({ page }) => {
+    // Colours change at once with the theme, so that none is judged half way.
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await open(page, path());
+    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'bench'));
+    expect(await faultsFound(page)).toEqual([]);
+    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'lamp'));
+    expect(await faultsFound(page, ['color-contrast'])).toEqual([]);
+  });
+}
 
 test('the verdict and the signature stand on the first screen, on a laptop and on a phone', async ({ page }) => {
   for (const size of [

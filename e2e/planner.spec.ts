@@ -107,7 +107,7 @@ test('four weeks are planned beside the page, explained, moved by keys and by po
   await expect(sessionsIn(page, 3)).not.toHaveCount(0);
 });
 
-test('a search can be ended with the best so far, or given up without a trace', async ({ page }) => {
+test('a search can be ended with the best so far, or given up without a trace', { tag: '@long' }, async ({ page }) => {
   await open(page, 'Ines', AHEAD);
   await page.getByRole('button', { name: 'Plan these weeks' }).click();
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -123,59 +123,65 @@ test('a search can be ended with the best so far, or given up without a trace', 
   await expect(page.getByRole('article')).toHaveCount(0);
 });
 
-test('the brief decides: days, places, other training, wishes; nonsense is refused and nothing of the plan lost', async ({ page }) => {
-  await open(page, 'Anselm', '/brief');
-  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'])
-    await page.getByRole('checkbox', { name: day, exact: true }).setChecked(day === 'Tuesday');
-  await page.getByLabel('Minutes on Tuesday').fill('30');
-  await page.getByLabel('Place on Tuesday').selectOption('home');
-  await page.getByLabel('Form on Tuesday').selectOption('circuit');
-  await page.getByLabel('Start on Tuesday').fill('18:15');
-  await page.getByRole('button', { name: 'Add an event' }).click();
-  await page.getByLabel('Name of the event').fill('Hauling');
-  await page.getByLabel('When Hauling is').selectOption('Monday');
-  await page.getByRole('button', { name: 'Add to “In no week”' }).click();
-  await page.getByPlaceholder('Name, joint or phase').fill('wrist circles');
-  await page.getByRole('dialog').getByRole('option').first().click();
-  await page.getByLabel('Weeks').fill('52');
-  await page.getByRole('button', { name: 'Save the brief' }).click();
-  await expect(page.getByText(/A block has at most 8 weeks/)).toBeVisible();
-  await page.getByLabel('Weeks').fill('2');
-  await page.getByRole('button', { name: 'Save the brief' }).click();
-  await expect(page.getByText('all saved')).toBeVisible();
+test(
+  'the brief decides: days, places, other training, wishes; nonsense is refused and nothing of the plan lost',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page, 'Anselm', '/brief');
+    for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'])
+      await page.getByRole('checkbox', { name: day, exact: true }).setChecked(day === 'Tuesday');
+    await page.getByLabel('Minutes on Tuesday').fill('30');
+    await page.getByLabel('Place on Tuesday').selectOption('home');
+    await page.getByLabel('Form on Tuesday').selectOption('circuit');
+    await page.getByLabel('Start on Tuesday').fill('18:15');
+    await page.getByRole('button', { name: 'Add an event' }).click();
+    await page.getByLabel('Name of the event').fill('Hauling');
+    await page.getByLabel('When Hauling is').selectOption('Monday');
+    await page.getByRole('button', { name: 'Add to “In no week”' }).click();
+    await page.getByPlaceholder('Name, joint or phase').fill('wrist circles');
+    await page.getByRole('dialog').getByRole('option').first().click();
+    await page.getByLabel('Weeks').fill('52');
+    await page.getByRole('button', { name: 'Save the brief' }).click();
+    await expect(page.getByText(/A block has at most 8 weeks/)).toBeVisible();
+    await page.getByLabel('Weeks').fill('2');
+    await page.getByRole('button', { name: 'Save the brief' }).click();
+    await expect(page.getByText('all saved')).toBeVisible();
 
-  await page.getByRole('link', { name: 'Weeks', exact: true }).click();
-  await open(page, 'Anselm', AHEAD);
-  await expect(columns(page)).toHaveCount(2);
-  await plan(page);
-  for (const week of [0, 1]) {
-    await expect(sessionsIn(page, week)).toHaveCount(1);
-    // Hauling the day before keeps it unloaded.
-    await expect(sessionsIn(page, week).first()).toContainText(/of 30 min, unloaded, home, circuit/);
-    await expect(sessionsIn(page, week).first()).not.toContainText('Wrist circles');
-  }
-  await page.getByRole('button', { name: 'Save the plan' }).click();
-  await expect(page.getByText('all saved')).toBeVisible();
+    await page.getByRole('link', { name: 'Weeks', exact: true }).click();
+    await open(page, 'Anselm', AHEAD);
+    await expect(columns(page)).toHaveCount(2);
+    await plan(page);
+    for (const week of [0, 1]) {
+      await expect(sessionsIn(page, week)).toHaveCount(1);
+      // Hauling the day before keeps it unloaded.
+      await expect(sessionsIn(page, week).first()).toContainText(/of 30 min, unloaded, home, circuit/);
+      await expect(sessionsIn(page, week).first()).not.toContainText('Wrist circles');
+    }
+    await page.getByRole('button', { name: 'Save the plan' }).click();
+    await expect(page.getByText('all saved')).toBeVisible();
 
-  await open(page, 'Anselm', '/calendar?from=2031-01-06');
-  await expect(page.getByText('Hauling, effort 6').first()).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Session', exact: true })).toHaveCount(2);
-  const file = await (await fetch(`${server.address}/api/trainees/${idOf('Anselm')}/calendar.ics`)).text();
-  expect(file).toContain('DTSTART:20310107T181500');
+    await open(page, 'Anselm', '/calendar?from=2031-01-06');
+    await expect(page.getByText('Hauling, effort 6').first()).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Session', exact: true })).toHaveCount(2);
+    const file = await (await fetch(`${server.address}/api/trainees/${idOf('Anselm')}/calendar.ics`)).text();
+    expect(file).toContain('DTSTART:20310107T181500');
 
-  await open(page, 'Anselm', '/brief');
-  await page.getByLabel('Minutes on Tuesday').fill('5');
-  await page.getByRole('button', { name: 'Save the brief' }).click();
-  await expect(page.getByText('all saved')).toBeVisible();
-  await open(page, 'Anselm', AHEAD);
-  await page.getByRole('button', { name: 'Plan the rest again' }).click();
-  await expect(
-    page.getByText(/^5 minutes cannot hold the warm-up, one drill and a cool-down; \d+ minutes would\. Nothing of the plan was changed\.$/),
-  ).toBeVisible(SEARCH);
-  await expect(page.getByRole('article')).toHaveCount(2);
-});
+    await open(page, 'Anselm', '/brief');
+    await page.getByLabel('Minutes on Tuesday').fill('5');
+    await page.getByRole('button', { name: 'Save the brief' }).click();
+    await expect(page.getByText('all saved')).toBeVisible();
+    await open(page, 'Anselm', AHEAD);
+    await page.getByRole('button', { name: 'Plan the rest again' }).click();
+    await expect(
+      page.getByText(
+        /^5 minutes cannot hold the warm-up, one drill and a cool-down; \d+ minutes would\. Nothing of the plan was changed\.$/,
+      ),
+    ).toBeVisible(SEARCH);
+    await expect(page.getByRole('article')).toHaveCount(2);
+  },
+);
 
-test('rhythms side by side; one is put on the desk', async ({ page }) => {
+test('rhythms side by side; one is put on the desk', { tag: '@long' }, async ({ page }) => {
   await open(page, 'Elke', '/compare');
   await page.getByRole('button', { name: 'Plan and compare' }).click();
   await expect(page.getByRole('button', { name: 'Put it on the desk' })).toHaveCount(3, { timeout: 90_000 });
@@ -203,7 +209,7 @@ test('what was logged pencils the next doses; the coach accepts one', async ({ p
   await expect(lines).toHaveCount(before);
 });
 
-test('weeks become a template for somebody else, and are copied to one who trains along', async ({ page }) => {
+test('weeks become a template for somebody else, and are copied to one who trains along', { tag: '@long' }, async ({ page }) => {
   await open(page, 'Noor', AHEAD);
   await plan(page);
   await page.getByText('Templates, and others who train along').click();

@@ -26,6 +26,6 @@ const part = async (name, packageName, command, args, env) => {
 await part('unit tests over many more of what is made up', 'vitest', 'vitest', ['run'], { MYOKINET_LONG: '1' });
 const wanted = process.argv.slice(2);
 for (const [name, at] of AWKWARD.filter(([, at]) => wanted.length === 0 || wanted.some((w) => at.startsWith(w))))
-  await part(`browser tests on ${name}, ${at}`, '@playwright/test', 'playwright', ['test'], { MYOKINET_E2E_AT: at });
+  await part(`browser tests on ${name}, ${at}`, '@playwright/test', 'playwright', ['test'], { MYOKINET_E2E_AT: at, MYOKINET_LONG: '1' });
 process.stdout.write(failed.length === 0 ? '\nAll parts passed.\n' : `\nFailed: ${failed.join('; ')}\n`);
 process.exit(failed.length === 0 ? 0 : 1);

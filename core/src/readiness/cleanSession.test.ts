@@ -188,6 +188,11 @@ describe('one set is enough to spoil it', () => {
     expect(spoiled((i) => (i === 1 ? { amount: 29 } : {}))).toMatchObject({ code: 'below-top', top: 30 });
   });
 
+  it('by one that ran out by the clock and that nobody confirmed', () => {
+    expect(spoiled((i) => (i === 1 ? { unconfirmed: true } : {}))).toEqual({ code: 'unconfirmed', drillId: 'plank', sets: 1 });
+    expect(spoiled(() => ({ unconfirmed: false }))).toEqual({ code: 'clean' });
+  });
+
   it('not by a fault that was mended, and not by fewer than the top by feel', () => {
     expect(spoiled(() => ({ faults: [{ faultId: 'shrug', mended: true }] }))).toEqual({ code: 'clean' });
     expect(spoiled(() => ({ feeling: 'right', amount: 29 }))).toEqual({ code: 'clean' });
@@ -225,6 +230,7 @@ describe('practised at the top', () => {
       amount: number;
       feeling?: 'right' | 'too easy' | 'too much';
       faults?: readonly { faultId: string; mended: boolean }[];
+      unconfirmed?: boolean;
       side?: 'left' | 'right';
     }[],
     drillId = 'plank',
@@ -233,6 +239,7 @@ describe('practised at the top', () => {
   it('is two good sets at the drill’s own top, counted or by feel', () => {
     expect(top([{ amount: plank.max }, { amount: plank.max }])).toBe(true);
     expect(top([{ amount: plank.max }])).toBe(plank.sets < 2);
+    expect(top([{ amount: plank.max }, { amount: plank.max, unconfirmed: true }])).toBe(false);
     expect(top([{ amount: plank.max }, { amount: plank.max - 1 }])).toBe(false);
     expect(top([1, 2].map(() => ({ amount: plank.min, feeling: 'too easy' })))).toBe(true);
     expect(top([1, 2].map(() => ({ amount: plank.max, feeling: 'too much' })))).toBe(false);

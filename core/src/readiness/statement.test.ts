@@ -45,6 +45,8 @@ interface Session {
   readonly amounts: readonly number[];
   readonly planned: { readonly sets: number; readonly max: number };
   readonly faultStayed: boolean;
+  /** How many of its sets ran out by the clock, and nobody said that they were done. */
+  readonly unconfirmed: number;
   readonly effort: number;
   readonly lighter: number;
   readonly felt: readonly Felt[];
@@ -156,8 +158,10 @@ function mayOpen(h: History): boolean {
   let counted = 0;
   let last = -Infinity;
   for (const s of [...h.sessions].sort((a, b) => a.at - b.at)) {
-    const good = s.amounts.filter((n) => n >= top).length;
+    let good = 0;
+    for (let i = s.unconfirmed; i < s.amounts.length; i++) if (s.amounts[i]! >= top) good++;
     const clean =
+      s.unconfirmed === 0 &&
       s.amounts.length >= s.planned.sets &&
       s.amounts.every((n) => n >= s.planned.max) &&
       !s.faultStayed &&
@@ -190,7 +194,10 @@ function programOpens(h: History): boolean {
       }) as Capacity,
   );
   const sessions = h.sessions.map((s, i): SessionFact => {
-    const sets = s.amounts.map((amount) => ({ amount, faults: s.faultStayed ? [{ faultId: 'shrug', mended: false }] : [] }));
+    const sets = s.amounts.map((amount, set) => ({
+      ...{ amount, faults: s.faultStayed ? [{ faultId: 'shrug', mended: false }] : [] },
+      ...(set < s.unconfirmed ? { unconfirmed: true } : {}),
+    }));
     const symptoms = s.felt.map(symptomOf);
     const item = { drillId: s.drillId, plannedSets: s.planned.sets, max: s.planned.max, sets };
     const practised = practisedIn([{ drillId: s.drillId, sets }], library).map((p) => ({ ...p, load: 1 - s.lighter }));
@@ -266,7 +273,13 @@ function history(random: seedrandom.PRNG): History {
         ];
     const short = odd(0.08);
     return {
-      ...{ at, drillId: odd(0.04) ? 'plank-lean' : PRACTICE, faultStayed: odd(0.04), effort: odd(0.04) ? one([8, 9]) : 5 },
+      ...{
+        at,
+        drillId: odd(0.04) ? 'plank-lean' : PRACTICE,
+        faultStayed: odd(0.04),
+        unconfirmed: odd(0.04) ? 1 : 0,
+        effort: odd(0.04) ? one([8, 9]) : 5,
+      },
       amounts: short ? one([[1], [top], [top, top - 1], [1, 1]]) : [top, top, top],
       planned: short
         ? one([

@@ -15,6 +15,7 @@ export {
   isLiftable,
   openedBy,
   SCREENING_FRESH_DAYS,
+  SLIP_MINUTES,
   screeningOutcome,
   type Consultation,
   type LiftedCaution,

@@ -200,6 +200,18 @@ describe('a consultation', () => {
       expect(of([no, hurt], [spoken({ role: 'midwife or obstetrician' })]).locks).toHaveLength(1);
     });
 
+    it('nor opens it a form that was taken back, unless it was a slip: the yes still needs a word', () => {
+      const withdrawn = (screenings: readonly Screening[], consultations: readonly Consultation[] = []) =>
+        screeningOutcome(screenings, { birthYear: 1990, consultations, withdrawn: [hurt], now });
+      expect(withdrawn([no]).locks).toMatchObject([
+        { caution: { id: 'medical-hold', because: [{ code: 'answered before', at: hurt.takenAt }] } },
+      ]);
+      expect(withdrawn([]).locks.map((l) => l.code)).toEqual(['never-screened', 'caution']);
+      expect(withdrawn([no], [spoken()]).cautions).toEqual([]);
+      // What is answered with yes again counts once, as of now.
+      expect(withdrawn([answered({ 'medical-hold': 'whole' }, { takenAt: addDays(now, -1) })]).locks).toHaveLength(1);
+    });
+
     it('clears up an “unsure” about what only asks first, and never one about a lock', () => {
       const unsure = (id: QuestionId) => ({
         ...answered(),

@@ -66,10 +66,14 @@ export interface ScreenedPerson extends Born {
   readonly consultations: readonly Consultation[];
   /** Emergencies that were not pressed by mistake. */
   readonly emergencies?: readonly EmergencyFact[];
+  /** Forms that were taken back, and not at once as a slip: what they said yes to still needs a professional's word. */
+  readonly withdrawn?: readonly Screening[];
   readonly now: Date;
 }
 
 const ADULT_AGE = 18;
+/** So soon after it was answered, a form that is taken back was a slip; later what it said yes to needs a professional's word. */
+export const SLIP_MINUTES = 10;
 /** Days after which the screening is asked again (professional judgement, from memory, no single source). */
 export const SCREENING_FRESH_DAYS = 180;
 
@@ -86,10 +90,10 @@ const RANK = { lock: 0, 'ask first': 1, stands: 2, note: 3 } as const;
  */
 export function screeningOutcome(
   screenings: readonly Screening[],
-  { consultations, emergencies = [], now, ...born }: ScreenedPerson,
+  { consultations, emergencies = [], withdrawn = [], now, ...born }: ScreenedPerson,
 ): ScreeningOutcome {
   const [screening] = screenings;
-  const caused = causes(screenings, consultations, born, now);
+  const caused = causes(screenings, withdrawn, consultations, born, now);
   addEmergencies(caused, emergencies, consultations);
   const lifted: LiftedCaution[] = [];
   const cautions: CautionInForce[] = [];
@@ -136,7 +140,13 @@ interface Caused {
   readonly answers: Given[];
 }
 
-function causes(screenings: readonly Screening[], consultations: readonly Consultation[], born: Born, now: Date): Map<CautionId, Caused> {
+function causes(
+  screenings: readonly Screening[],
+  withdrawn: readonly Screening[],
+  consultations: readonly Consultation[],
+  born: Born,
+  now: Date,
+): Map<CautionId, Caused> {
   const caused = new Map<CautionId, Caused>();
   const add = (id: CautionId, because: CautionCause, answer?: Given) => {
     const entry = caused.get(id) ?? { because: [], answers: [] };
@@ -153,7 +163,7 @@ function causes(screenings: readonly Screening[], consultations: readonly Consul
     for (const id of questionOf(questionId).causes)
       add(id, { code: 'answered', questionId, answer, side }, { questionId, side, at: first });
   }
-  for (const { given, at } of screening ? takenBackByForm(screening, earlier) : [])
+  for (const { given, at } of noLonger(screening, [...withdrawn, ...earlier]))
     for (const id of questionOf(given.questionId).causes) {
       if (!isLiftable(id) || (given.answer === 'unsure' && cautionOf(id).kind !== 'lock')) continue;
       const { questionId, answer, side } = given;
@@ -190,10 +200,11 @@ function firstOfRow(screenings: readonly Screening[], questionId: QuestionId): I
   return (row.findLast((s) => s.answers.some((a) => a.questionId === questionId)) ?? row[0])?.takenAt ?? ('' as Instant);
 }
 
-/** The newest yes to each question that the newest form answers with no. */
-function takenBackByForm({ answers }: Screening, earlier: readonly Screening[]): readonly { given: ScreeningAnswer; at: Instant }[] {
-  return answers.flatMap(({ questionId, answer }) => {
-    if (answer !== 'no') return [];
+/** The newest yes to each question that the newest form answers with no, or that no form in force answers. */
+function noLonger(screening: Screening | undefined, earlier: readonly Screening[]): readonly { given: ScreeningAnswer; at: Instant }[] {
+  return QUESTION_IDS.flatMap((questionId) => {
+    const answer = screening?.answers.find((a) => a.questionId === questionId)?.answer;
+    if (answer === 'yes' || answer === 'unsure') return [];
     for (const before of earlier) {
       const given = before.answers.find((a) => a.questionId === questionId && a.answer !== 'no');
       if (given) return [{ given, at: before.takenAt }];

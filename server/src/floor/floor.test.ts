@@ -83,6 +83,23 @@ describe('a run', () => {
     expect(once.sessions[0]?.items[0]?.sets).toHaveLength(2);
   });
 
+  it('with a set that ran out by the clock is not clean until somebody says what it was; said after the end, it is so from then on', async () => {
+    const run = head();
+    const first = set(run, 1);
+    const ranOut = event({ kind: 'set', itemId: run.items[0]?.id ?? '', round: 2, side: 'whole', amount: 20, ranOut: true });
+    await send(run, [first, ranOut, close()]);
+    const [before] = (await record()).sessions;
+    expect(before).toMatchObject({ clean: false, finding: { code: 'unconfirmed', sets: 1 } });
+    expect(before?.items[0]?.sets.map((s) => [s.amount, s.unconfirmed])).toEqual([
+      [20, undefined],
+      [20, true],
+    ]);
+    await send(run, [event({ kind: 'amend', setId: ranOut.id, amount: 20 })]);
+    expect((await record()).sessions).toMatchObject([{ clean: true, replaced: { id: before?.id } }]);
+    expect((await send(run, [event({ kind: 'amend', setId: ranOut.id, amount: -1 })])).status).toBe(422);
+    expect((await send(run, [{ ...ranOut, id: v7(), ranOut: 'yes' } as unknown as FloorEvent])).status).toBe(422);
+  });
+
   it('an id that stands for something else is refused, and nothing of that request is kept', async () => {
     const run = head();
     const first = set(run, 1);

@@ -84,6 +84,21 @@ describe('the screening before training', () => {
     expect(((await bench.get(`${at}/screenings`)).body as ScreeningsReply).consultations).toEqual([]);
   });
 
+  it('taken back opens nothing, unless it was a slip of a few minutes: what it said yes to needs a professional’s word', async () => {
+    const takeBack = (factId: string) => bench.post(`${at}/taken-back`, { id: v7(), kind: 'screening', factId, reason: 'Asked in haste.' });
+    const locks = async () => (await screenOf()).locks.map((l) => (l.code === 'caution' ? l.caution.id : l.code));
+    const slip = screeningDto(new Date(bench.now().getTime() - 5 * 60_000), { 'medical-hold': 'whole' });
+    await bench.post(`${at}/screenings`, slip);
+    await takeBack(slip.id);
+    expect(await locks()).toEqual(['never-screened']);
+    const meant = screeningDto(new Date(bench.now().getTime() - 11 * 60_000), { 'medical-hold': 'whole' });
+    await bench.post(`${at}/screenings`, meant);
+    await takeBack(meant.id);
+    expect(await locks()).toEqual(['never-screened', 'medical-hold']);
+    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
+    expect(await locks()).toEqual(['medical-hold']);
+  });
+
   it('names the one it builds on: of two people who answer at once the later is told', async () => {
     const [ours, theirs] = [screeningDto(bench.now()), screeningDto(bench.now(), { 'medical-hold': 'whole' })];
     expect(await bench.post(`${at}/screenings`, theirs)).toMatchObject({ status: 201 });

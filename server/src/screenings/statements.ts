@@ -19,6 +19,16 @@ export const SCREENINGS_OF_STUDIO = `
   WHERE s.studio_id = @studioId
   ORDER BY s.taken_at DESC, s.id DESC`;
 
+/** Taken back later than a slip is noticed: what it said yes to still counts until a professional spoke. */
+const WITHDRAWN = `
+  SELECT ${SCREENING_COLUMNS}
+  FROM screening s JOIN coach c ON c.id = s.coach_id JOIN taken_back b ON b.fact_id = s.id
+  WHERE julianday(b.at) - julianday(s.taken_at) > @slipMinutes / 1440.0`;
+
+export const WITHDRAWN_OF_TRAINEE = `${WITHDRAWN} AND s.trainee_id = @traineeId ORDER BY s.taken_at DESC, s.id DESC`;
+
+export const WITHDRAWN_OF_STUDIO = `${WITHDRAWN} AND s.studio_id = @studioId ORDER BY s.taken_at DESC, s.id DESC`;
+
 export const CONSULTATIONS_OF_TRAINEE = `
   SELECT ${CONSULTATION_COLUMNS}
   FROM consultation k JOIN coach c ON c.id = k.coach_id

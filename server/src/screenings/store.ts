@@ -1,7 +1,14 @@
 import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreeningsReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Born, type Instant, instant } from '@myokinet/core/quantities';
-import { type EmergencyFact, type Permit, type ScreeningAnswer, type ScreeningOutcome, screeningOutcome } from '@myokinet/core/safety';
+import {
+  type EmergencyFact,
+  type Permit,
+  type ScreeningAnswer,
+  type ScreeningOutcome,
+  screeningOutcome,
+  SLIP_MINUTES,
+} from '@myokinet/core/safety';
 import type { EmergencyStore } from '../emergencies/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -21,6 +28,14 @@ interface Person extends Born {
   readonly id: string;
 }
 
+/** What an outcome rests on, as rows. */
+interface Facts {
+  readonly screenings: readonly ScreeningRow[];
+  readonly withdrawn: readonly ScreeningRow[];
+  readonly consultations: readonly ConsultationRow[];
+  readonly happened: readonly EmergencyFact[];
+}
+
 export function screeningStore(context: Context, emergencies: EmergencyStore) {
   const { db, who, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
@@ -28,23 +43,33 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
   const ofStudio = db.prepare<{ studioId: string }, ScreeningRow>(sql.SCREENINGS_OF_STUDIO);
   const consultationsOf = db.prepare<{ traineeId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_TRAINEE);
   const consultationsOfStudio = db.prepare<{ studioId: string }, ConsultationRow>(sql.CONSULTATIONS_OF_STUDIO);
+  type Slip = { slipMinutes: number };
+  const withdrawnOf = db.prepare<Slip & { traineeId: string }, ScreeningRow>(sql.WITHDRAWN_OF_TRAINEE);
+  const withdrawnOfStudio = db.prepare<Slip & { studioId: string }, ScreeningRow>(sql.WITHDRAWN_OF_STUDIO);
+  const slip = { slipMinutes: SLIP_MINUTES };
   const insertScreening = db.prepare(sql.INSERT_SCREENING);
   const insertConsultation = db.prepare(sql.INSERT_CONSULTATION);
 
   const outcome = (
     { birthYear, birthDate }: Person,
-    screenings: readonly ScreeningRow[],
-    consultations: readonly ConsultationRow[],
-    happened: readonly EmergencyFact[],
+    { screenings, withdrawn, consultations, happened }: Facts,
     moment = now(),
   ): ScreeningOutcome =>
     screeningOutcome(screenings.map(screeningReply), {
+      withdrawn: withdrawn.map(screeningReply),
       birthYear,
       birthDate: birthDate ?? null,
       consultations: consultations.map(consultationReply),
       emergencies: happened.filter((e) => e.at <= instant(moment)),
       now: moment,
     });
+
+  const factsOf = (traineeId: string): Facts => ({
+    screenings: ofTrainee.all({ traineeId }),
+    withdrawn: withdrawnOf.all({ traineeId, ...slip }),
+    consultations: consultationsOf.all({ traineeId }),
+    happened: emergencies.factsOf(traineeId),
+  });
 
   function mustExist(traineeId: string): void {
     if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
@@ -63,28 +88,31 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
   return {
     reply,
 
-    outcomeOf: (person: Person): ScreeningOutcome =>
-      outcome(
-        person,
-        ofTrainee.all({ traineeId: person.id }),
-        consultationsOf.all({ traineeId: person.id }),
-        emergencies.factsOf(person.id),
-      ),
+    outcomeOf: (person: Person): ScreeningOutcome => outcome(person, factsOf(person.id)),
 
     /** The outcome as it was at a moment, by the answers and consultations that count today. */
     outcomeAt(person: Person, moment: Date): ScreeningOutcome {
       const until = instant(moment);
-      const screenings = ofTrainee.all({ traineeId: person.id }).filter((s) => s.takenAt <= until);
-      const consultations = consultationsOf.all({ traineeId: person.id }).filter((c) => c.recordedAt <= until);
-      return outcome(person, screenings, consultations, emergencies.factsOf(person.id), moment);
+      const { screenings, withdrawn, consultations, happened } = factsOf(person.id);
+      const then = (rows: readonly ScreeningRow[]) => rows.filter((s) => s.takenAt <= until);
+      const heard = consultations.filter((c) => c.recordedAt <= until);
+      return outcome(person, { screenings: then(screenings), withdrawn: then(withdrawn), consultations: heard, happened }, moment);
     },
 
     /** The outcome of everybody in the studio, gathered once. */
     outcomesOfStudio(): (person: Person) => ScreeningOutcome {
-      const screenings = groupRows(ofStudio.all({ studioId: who.studioId }), (s) => s.traineeId);
+      const byTrainee = (rows: readonly ScreeningRow[]) => groupRows(rows, (s) => s.traineeId);
+      const screenings = byTrainee(ofStudio.all({ studioId: who.studioId }));
+      const withdrawn = byTrainee(withdrawnOfStudio.all({ studioId: who.studioId, ...slip }));
       const consultations = groupRows(consultationsOfStudio.all({ studioId: who.studioId }), (k) => k.traineeId);
       const happened = emergencies.factsOfStudio();
-      return (person) => outcome(person, screenings.get(person.id) ?? [], consultations.get(person.id) ?? [], happened(person.id));
+      return (person) =>
+        outcome(person, {
+          screenings: screenings.get(person.id) ?? [],
+          withdrawn: withdrawn.get(person.id) ?? [],
+          consultations: consultations.get(person.id) ?? [],
+          happened: happened(person.id),
+        });
     },
 
     record(traineeId: string, dto: ScreeningDto): ScreeningsReply {
