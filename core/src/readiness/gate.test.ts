@@ -367,7 +367,7 @@ it('guards safety by the rules that nobody signs against, and by no other', () =
 it('each rule says what it rests on and what a studio may set about it', () => {
   expect(Object.fromEntries(GATE_RULES.map((r) => [r.rule, [...r.evidence, '|', ...r.settings].join(' ')]))).toEqual({
     'demand-asked': 'ladder |',
-    demand: 'check |',
+    demand: 'check | freshPercent',
     sides: 'check | sideDifferencePercent',
     'stop-signs': 'stop sign |',
     settled: 'stop sign | quietDays',
@@ -387,9 +387,11 @@ it('asks what is shipped where nobody set anything, within limits that only make
     sessionWindowDays: 28,
     quietDays: 7,
     sideDifferencePercent: 10,
+    freshPercent: 100,
   });
-  const { sessionWindowDays, sideDifferencePercent, ...atLeast } = GATE_LIMITS;
+  const { sessionWindowDays, sideDifferencePercent, freshPercent, ...atLeast } = GATE_LIMITS;
   expect(sessionWindowDays).toEqual({ min: 7, max: DEFAULT_GATE_SETTINGS.sessionWindowDays });
+  expect(freshPercent).toEqual({ min: 25, max: DEFAULT_GATE_SETTINGS.freshPercent });
   expect(sideDifferencePercent).toEqual({ min: 3, max: DEFAULT_GATE_SETTINGS.sideDifferencePercent });
   for (const [setting, { min, max }] of Object.entries(atLeast)) {
     expect(min).toBe(DEFAULT_GATE_SETTINGS[setting as keyof typeof atLeast]);

@@ -19,6 +19,8 @@ export interface Headroom {
   /** Whole days since the check; absent when it was never taken. */
   readonly ageDays?: number;
   readonly stale: boolean;
+  /** Days for which it counts; absent when the check was never taken. */
+  readonly freshDays?: number;
   /** The check is dated after the moment of judging: it shows nothing yet. */
   readonly inFuture?: true;
   /** The newest attempt, where it was skipped for pain or safety after this capacity was shown: it shows nothing now. */
@@ -55,12 +57,14 @@ export function headroom(
   const bands = countInBands(amount, capacity.band, measure.limits.step);
   const age = daysBetween(capacity.takenAt, now);
   const ageDays = Math.max(0, Math.floor(age));
-  const stale = age > measure.freshDays;
-  if (age < -FUTURE_DAYS) return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, inFuture: true };
-  if (skipped && skipped.at > capacity.takenAt) return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, skipped };
+  const { freshDays } = measure;
+  const stale = age > freshDays;
+  if (age < -FUTURE_DAYS) return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, freshDays, inFuture: true };
+  if (skipped && skipped.at > capacity.takenAt)
+    return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, freshDays, skipped };
   const state = stale ? 'unknown' : capacity.band > 0 ? stateOf(bands) : amount >= 0 ? 'spare' : 'short';
   // Spelled out: a spread here is twenty times slower, and lists judge thousands.
-  return { demand, side, capacity, amount, bands, state, ageDays, stale };
+  return { demand, side, capacity, amount, bands, state, ageDays, stale, freshDays };
 }
 
 /** Capacity over demand, positive when it is good; of a range the distance to its nearer end. */

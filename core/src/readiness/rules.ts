@@ -25,7 +25,7 @@ export interface RuleRow {
 /** Every rule of a gate, in the order in which they are shown. A gate is open when each finding is met. */
 export const GATE_RULES: readonly RuleRow[] = [
   { rule: 'demand-asked', safety: false, evidence: ['ladder'], settings: [], judge: demandAsked },
-  { rule: 'demand', safety: false, evidence: ['check'], settings: [], judge: demands },
+  { rule: 'demand', safety: false, evidence: ['check'], settings: ['freshPercent'], judge: demands },
   { rule: 'sides', safety: false, evidence: ['check'], settings: ['sideDifferencePercent'], judge: sidesAlike },
   { rule: 'stop-signs', safety: true, evidence: ['stop sign'], settings: [], judge: stopSigns },
   { rule: 'settled', safety: true, evidence: ['stop sign'], settings: ['quietDays'], judge: settled },

@@ -12,6 +12,8 @@ export interface GateSettings {
   readonly quietDays: number;
   /** Percent of the larger side that two sides may differ by; what two checks can differ by is always allowed. */
   readonly sideDifferencePercent: number;
+  /** Percent of its fresh days for which a check counts at a gate. */
+  readonly freshPercent: number;
 }
 
 export type GateSetting = keyof GateSettings;
@@ -23,6 +25,7 @@ export const DEFAULT_GATE_SETTINGS: GateSettings = {
   sessionWindowDays: 28,
   quietDays: 7,
   sideDifferencePercent: 100 * ALLOWED_SIDE_SHARE,
+  freshPercent: 100,
 };
 
 /** Within these limits a setting may lie; the laxer end is the default wherever it guards tissue or symptoms (project defaults). */
@@ -32,6 +35,7 @@ export const GATE_LIMITS: Readonly<Record<GateSetting, { readonly min: number; r
   sessionWindowDays: { min: 7, max: 28 },
   quietDays: { min: 7, max: 28 },
   sideDifferencePercent: { min: 3, max: 100 * ALLOWED_SIDE_SHARE },
+  freshPercent: { min: 25, max: 100 },
 };
 
 /** Version of the rules that a verdict was reached by; raised whenever a rule changes what it needs. */

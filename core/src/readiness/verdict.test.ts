@@ -5,7 +5,7 @@ import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { capacityFromTrials } from '../measuring/index.ts';
 import { addDays } from '../quantities/index.ts';
-import { type CheckDates, checkKey, type ClearanceFact, judgeReadiness, type ReadinessFacts } from './index.ts';
+import { type CheckDates, checkKey, type ClearanceFact, DEFAULT_GATE_SETTINGS, judgeReadiness, type ReadinessFacts } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
 
 const { measure: measureOf } = BUILT_IN_LIBRARY;
@@ -137,6 +137,20 @@ it('clean sessions before a stop sign count no more, though it was closed', () =
   expect(cleanLine({})?.met).toBe(true);
   expect(cleanLine({ lastStopSignAt: addDays(now, -6) })?.met).toBe(true);
   expect(cleanLine({ lastStopSignAt: addDays(now, -3) })).toMatchObject({ met: false, counted: 1, needed: 2 });
+});
+
+it('a check may be set to count for a share of its fresh days', () => {
+  const states = (freshPercent: number, at: Date) =>
+    judgeReadiness({ ...facts(1, ['wall'], 15, { settings: { ...DEFAULT_GATE_SETTINGS, freshPercent } }), now: at }).headrooms.map((h) => [
+      h.stale,
+      h.freshDays,
+    ]);
+  const taken = new Date(facts(1, ['wall'], 15, {}).capacities[0]!.takenAt);
+  const days = Math.min(...states(100, taken).map(([, limit]) => Number(limit)));
+  const later = new Date(addDays(taken, 0.75 * days));
+  expect(states(100, later).some(([stale]) => stale)).toBe(false);
+  expect(states(50, later).some(([stale]) => stale)).toBe(true);
+  expect(states(50, later).map(([, limit]) => limit)).toContain(Math.floor(days / 2));
 });
 
 describe('below the ladder', () => {

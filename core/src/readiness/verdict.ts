@@ -115,22 +115,30 @@ function tissueOn(rung: Rung, { library, clearances, ladder, screening }: Readin
   return since && { since, asks: tissueTimeOn(library.drill(rung.practice), screening.cautions) };
 }
 
-function headroomsFor(rung: Rung, { library, body, capacities, skips, now }: ReadinessFacts, standing: Standing): readonly Headroom[] {
+function headroomsFor(
+  rung: Rung,
+  { library, body, capacities, skips, settings, now }: ReadinessFacts,
+  standing: Standing,
+): readonly Headroom[] {
+  const measureOf = countingFor(settings?.freshPercent ?? 100, library.measure);
   const signedAt = standing.rungs[standing.here]?.clearance?.signedAt;
   const latest = new Map(
     capacities.filter((c) => stillSpeaks(c, library.measure, signedAt)).map((c) => [checkKey(c.measureId, c.side), c]),
   );
   return demandsOn(rung, body, library.measure)
     .map((demand) =>
-      headroom(
-        latest.get(checkKey(demand.measureId, demand.side)),
-        demand,
-        library.measure(demand.measureId),
-        now,
-        skips.get(demand.measureId),
-      ),
+      headroom(latest.get(checkKey(demand.measureId, demand.side)), demand, measureOf(demand.measureId), now, skips.get(demand.measureId)),
     )
     .sort(byUrgency);
+}
+
+/** Checks that count at a gate for a share of their fresh days only. */
+function countingFor(percent: number, measureOf: MeasureOf): MeasureOf {
+  if (percent >= 100) return measureOf;
+  return (id) => {
+    const measure = measureOf(id);
+    return { ...measure, freshDays: Math.max(1, Math.floor((measure.freshDays * percent) / 100)) };
+  };
 }
 
 /** A check about the next rung says nothing about the one after: a signature makes it void. */

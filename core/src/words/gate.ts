@@ -75,7 +75,8 @@ function demandFound({ measureId, sides }: Found<'demand'>, { headrooms, measure
   }
   if (alike && first.verdict === 'stale') {
     const age = Math.max(...shown.map((s) => of(s)?.ageDays ?? 0));
-    return `${measure.name} was last checked ${age} days ago; ${measure.freshDays} days is the limit. Check it again.`;
+    const limit = Math.min(...shown.map((s) => of(s)?.freshDays ?? measure.freshDays));
+    return `${measure.name} was last checked ${age} days ago; ${limit} days is the limit. Check it again.`;
   }
   if (alike && first.verdict === 'in the future') return `${measure.name} is dated in the future: set the clock right and check it again.`;
   if (alike && first.verdict === 'skipped')

@@ -92,6 +92,7 @@ export const SETTING_WORDS: Readonly<Record<GateSetting, { readonly name: string
   sessionWindowDays: { name: 'Days over which they count', unit: 'days' },
   quietDays: { name: 'Quiet days', unit: 'days' },
   sideDifferencePercent: { name: 'Sides may differ by', unit: '% of the larger' },
+  freshPercent: { name: 'Checks count for', unit: '% of their days' },
 };
 
 export const EVIDENCE_WORDS: Readonly<Record<EvidenceKind, string>> = {

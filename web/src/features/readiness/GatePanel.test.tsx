@@ -61,7 +61,7 @@ const open = judgeGate({
   since: [],
   practice,
   now,
-  settings: { cleanSessions: 0, hoursApart: 48, sessionWindowDays: 28, quietDays: 7, sideDifferencePercent: 10 },
+  settings: { cleanSessions: 0, hoursApart: 48, sessionWindowDays: 28, quietDays: 7, sideDifferencePercent: 10, freshPercent: 100 },
 });
 
 it('closed: counts and says what is unmet, and cannot be signed', () => {
@@ -97,7 +97,7 @@ it('open: takes two to four letters as a signature, nothing else', () => {
 });
 
 it('may be signed against lines that guard nobody’s safety, with a reason, and never against those that do', () => {
-  const settings = { cleanSessions: 2, hoursApart: 48, sessionWindowDays: 28, quietDays: 7, sideDifferencePercent: 10 };
+  const settings = { cleanSessions: 2, hoursApart: 48, sessionWindowDays: 28, quietDays: 7, sideDifferencePercent: 10, freshPercent: 100 };
   const base = {
     headrooms: [headroom(shown, asked, measureOf(asked.measureId), now)],
     sessions: [],

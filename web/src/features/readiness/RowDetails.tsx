@@ -30,7 +30,8 @@ export function RowDetails({
       </div>
       {demand && (
         <p className="aside text-sm">
-          Asked: {row.asked} ({originInWords(demand.origin)}). Fresh for {measure.freshDays} days.
+          Asked: {row.asked} ({originInWords(demand.origin)}). Fresh for{' '}
+          {Math.min(...row.sides.map((h) => h.freshDays ?? measure.freshDays))} days.
         </p>
       )}
       <ul className="mt-1.5 grid gap-x-6 gap-y-1 sm:grid-cols-2">
