@@ -194,10 +194,17 @@ async function openRun(name, caseload) {
   return head.id;
 }
 
-async function startSet(page) {
+/** Longer than a double tap. */
+function beat(page, held) {
+  return held ? page.clock.runFor(1100) : page.waitForTimeout(1100);
+}
+
+async function startSet(page, held = false) {
   await page.getByRole('button', { name: /^(Start the set|Go now)$/ }).waitFor();
+  await beat(page, held);
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Now', exact: true }).waitFor();
+  await beat(page, held);
   await page.keyboard.press('Space');
 }
 
@@ -206,7 +213,9 @@ async function seeFaults(page, fault = /hips drift/) {
   await startSet(page);
   await page.waitForTimeout(1500);
   await page.getByRole('button', { name: fault }).click();
+  await beat(page);
   await page.keyboard.press('Space');
+  await beat(page);
   await page.getByRole('button', { name: fault }).click();
   await page.waitForTimeout(900);
 }
@@ -242,7 +251,7 @@ async function onThePhone(page) {
 async function oneRound(page) {
   for (let turn = 0; turn < 3; turn++) {
     await startSet(page);
-    await page.waitForTimeout(turn === 0 ? 5200 : 600);
+    await page.waitForTimeout(5200);
     await page.keyboard.press('PageDown');
     await page.waitForTimeout(300);
   }
@@ -252,9 +261,15 @@ async function toTheEnd(page) {
   await page.clock.install();
   await page.reload();
   for (let sets = 0; sets < 6; sets++) {
-    await startSet(page);
+    await startSet(page, true);
     await page.clock.runFor(46_000);
     await page.waitForTimeout(200);
+    // What ran out is confirmed; at the end by its own button.
+    await page
+      .getByRole('button', { name: /^Yes, done/ })
+      .or(page.getByRole('button', { name: 'Done', exact: true }))
+      .first()
+      .click();
   }
   await page.getByRole('button', { name: '5', exact: true }).click();
   await page.getByLabel('Minutes').fill('20');

@@ -25,7 +25,11 @@ export function StageSheets({ open, shut, stage, tools, person, step, pick, end 
     <>
       {open === 'symptom' && (
         <SymptomSheet
-          moment={person.run.items.some((i) => i.done.length > 0) ? 'during' : 'before'}
+          moment={
+            stage.phase.kind === 'work' || stage.phase.kind === 'feel' || person.run.items.some((i) => i.done.length > 0)
+              ? 'during'
+              : 'before'
+          }
           close={() => {
             shut();
             stage.goOn();
