@@ -33,6 +33,8 @@ export interface PlanProposal {
   readonly served: readonly Served[];
   /** What shaped the weeks, in sentences: rhythm, cautions, days, rules that bind, needs that are not served. */
   readonly notes: readonly string[];
+  /** The note that matters most: what could not be served, else the rule that costs most. */
+  readonly foremost?: string;
   /** Drills that would have helped and may not be used, most useful first. */
   readonly leftOut: readonly LeftOut[];
   /** Why there is no plan, with the smallest change that helps; absent when there is one. */
@@ -107,6 +109,8 @@ function written(
   const { objective, served } = scoreOf(task, [...sessions, ...input.kept]);
   const found = answer.objective ?? objective;
   const bound = Math.max(answer.bound ?? Number.POSITIVE_INFINITY, found);
+  const missed = unserved(task, chosen);
+  const foremost = missed[0] ?? binding[0]?.sentence;
   const gap = (bound - found) / Math.max(1e-9, Math.abs(found));
   return {
     sessions,
@@ -118,8 +122,9 @@ function written(
       ...workedAround({ allowed: task.allowed, leftOut: task.leftOut, cautions: input.cautions, library: input.library }),
       ...dayNotes(task, chosen),
       ...binding.map((b) => b.sentence),
-      ...unserved(task, chosen),
+      ...missed,
     ],
+    ...(foremost === undefined ? {} : { foremost }),
     leftOut: usefulLeftOut(task.leftOut, input, task.needs),
   };
 }

@@ -1,7 +1,7 @@
 import type { StopSignClosureDto, StopSignReply, SymptomCorrectionDto, SymptomDto } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { type Symptom } from '@myokinet/core/safety';
+import { isStopSign, type Symptom } from '@myokinet/core/safety';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -51,7 +51,8 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
     dto: SymptomDto,
     { sessionId = null, runId = null, replaces = null, reason: why = null }: SymptomOrigin,
   ): void {
-    const reason = stopSignInWords(dto as Symptom & SymptomDto);
+    const felt = dto as Symptom & SymptomDto;
+    const reason = isStopSign(felt) ? stopSignInWords(felt) : undefined;
     insertSymptom.run({
       ...dto,
       ...{ sessionId, runId, traineeId, replaces },

@@ -11,9 +11,7 @@ interface ProposalNoteProps {
 
 /** What the planner made of the weeks: how good it is, which rules bind, which needs are served. */
 export function ProposalNote({ proposal, close, longer }: ProposalNoteProps) {
-  const { refusal, solved, notes, served } = proposal;
-  // What could not be served comes first, then the rule that costs most.
-  const binding = notes.find((n) => n.startsWith('Not served')) ?? notes.find((n) => n.includes('could'));
+  const { refusal, solved, notes, foremost, served } = proposal;
   if (refusal)
     return (
       <p role="alert" className="my-3 border-s-4 border-warning bg-warning/10 px-4 py-2.5">
@@ -24,7 +22,7 @@ export function ProposalNote({ proposal, close, longer }: ProposalNoteProps) {
     <section aria-label="What the planner says" className="sheet relative my-3 p-3 text-sm">
       <h3 className="pe-8">
         {solved ? howGood(solved) : 'Planned.'}
-        {binding && <span className="font-sans font-normal"> {binding}</span>}
+        {foremost && <span className="font-sans font-normal"> {foremost}</span>}
       </h3>
       {solved?.status === 'best found' && (
         <button type="button" className="link no-print" onClick={longer}>
