@@ -38,7 +38,7 @@ const SHOTS = [
   { file: 'floor-group.png', runs: ['Jory', 'Noor', 'Tobias'], act: oneRound },
   { file: 'floor-after.png', runs: ['Tobias'], act: toTheEnd },
   { file: 'workload.png', trainee: 'Jory', path: '/workload' },
-  { file: 'record.png', trainee: 'Petra', path: '/record' },
+  { file: 'record.png', trainee: 'Petra', path: '/record', act: correctASession },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
   { file: 'gates.png', path: '/library/gates' },
   { file: 'library.png', path: '/library?joint=shoulder&quality=stability' },
@@ -140,6 +140,20 @@ async function readAPicture(page, flexion) {
   }
   await page.getByRole('button', { name: 'right', exact: true }).click();
   await page.waitForTimeout(300);
+}
+
+/** A session that was put right, and the lines that a clearance was signed on. */
+async function correctASession(page) {
+  await page.getByRole('region', { name: 'Sessions' }).getByRole('listitem').first().getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Correct this session…' }).click();
+  const form = page.getByRole('dialog', { name: /^Correct: session of/ });
+  await form.getByLabel(/^Effort/).fill('7');
+  await form.getByLabel('Why').fill('Typed one too low');
+  await form.getByRole('button', { name: 'Put it right' }).click();
+  await page.getByText(/^Corrected: Typed one too low/).waitFor();
+  await page.getByRole('button', { name: /figures it rested on$/ }).first().click();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.waitForTimeout(400);
 }
 
 async function planTheWeeks(page) {
