@@ -151,7 +151,10 @@ async function correctASession(page) {
   await form.getByLabel('Why').fill('Typed one too low');
   await form.getByRole('button', { name: 'Put it right' }).click();
   await page.getByText(/^Corrected: Typed one too low/).waitFor();
-  await page.getByRole('button', { name: /figures it rested on$/ }).first().click();
+  await page
+    .getByRole('button', { name: /figures it rested on$/ })
+    .first()
+    .click();
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(400);
 }
