@@ -179,6 +179,12 @@ describe('something hurts', () => {
     expect(play(set, [{ kind: 'go on', at: 200 }, tick(200.5)], held.state).state.phase).toMatchObject({ kind: 'work', since: 190.5 });
   });
 
+  it('and a device that falls asleep over it logs nothing by itself: what is being entered stays on the screen', () => {
+    const asleep = play(set, [go(0), tick(3), ...awake(3, 12), { kind: 'hold', at: 12.5 }, tick(900)]);
+    expect([asleep.state.phase, asleep.sets]).toMatchObject([{ kind: 'work', paused: 12.5 }, []]);
+    expect(play(set, [{ kind: 'hurts', at: 901 }], asleep.state).sets).toMatchObject([{ amount: 9 }]);
+  });
+
   it('in the first second, or by feel, logs no set: nobody did one', () => {
     expect(play(set, [go(0), tick(3), { kind: 'hold', at: 3.4 }, { kind: 'hurts', at: 9 }])).toMatchObject({
       sets: [],

@@ -203,8 +203,8 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
     case 'tick':
       if (phase.kind === 'lead' && event.at >= phase.until) return begin(event.at);
       if (phase.kind === 'work') {
-        // A locked phone or a frozen page: the set ends where this device was last awake.
-        if (event.at - phase.alive > ASLEEP_SECONDS)
+        // A locked phone or a frozen page: the set ends where this device was last awake. One that stands still waits, whatever is entered.
+        if (phase.paused === undefined && event.at - phase.alive > ASLEEP_SECONDS)
           return byFeel ? finish(phase.alive) : keep(doneBy(phase.alive), phase.alive, { ranOut: true });
         if (!byFeel && phase.paused === undefined && event.at - phase.since >= set.pace.seconds)
           return keep(top, event.at, { ranOut: true });

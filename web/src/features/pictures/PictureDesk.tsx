@@ -111,7 +111,11 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
         <PictureCanvas
           {...{ url: picture.url, width, height, template, marks, zoom, middle }}
           pick={setMiddle}
-          move={(id, x, y) => setMarks((m) => moved(m, id, x, y))}
+          move={(id, x, y) => {
+            setMarks((m) => moved(m, id, x, y));
+            // Whoever looked, looked at the points as they were.
+            setSure(false);
+          }}
         />
         <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
           {[1, 2, 4].map((z) => (
