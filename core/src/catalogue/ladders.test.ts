@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { LOADING_PHASES } from '../drills/index.ts';
-import { demandInWords, demandsOn, type Ladder, measuresDemanded, rungDemandInWords } from '../ladders/index.ts';
+import { demandsOn, type Ladder, measuresDemanded } from '../ladders/index.ts';
+import { demandInWords, rungDemandInWords } from '../words/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { POSES } from '../statics/index.ts';
 import { BUILT_IN, BUILT_IN_LIBRARY } from './index.ts';

@@ -88,6 +88,8 @@ export interface ReadinessReply {
   readonly slipped: readonly Headroom[];
   /** Rungs of the ladder that the screening closes, with the reason. */
   readonly closedRungs: Readonly<Record<string, CautionInForce>>;
+  /** What its gates are judged by, as the studio or this trainee has it. */
+  readonly settings: GateSettings;
   /** Earlier capacities of the checks shown, newest first, by `checkKey`. */
   readonly trails: Readonly<Record<string, readonly Capacity[]>>;
   readonly stopSigns: readonly StopSignReply[];
@@ -118,6 +120,8 @@ export interface TrialReply {
 export interface CheckReply {
   readonly id: string;
   readonly takenAt: Instant;
+  /** Absent where an older program did not keep it. */
+  readonly recordedAt?: Instant;
   readonly note: string;
   readonly coach: string;
   readonly trials: readonly TrialReply[];

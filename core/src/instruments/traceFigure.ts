@@ -1,4 +1,4 @@
-import { type Measure, readingInWords } from '../measuring/index.ts';
+import { type Measure, formatReading } from '../measuring/index.ts';
 import { countAfter, type CountCorrection, type TraceReading } from '../traces/index.ts';
 import { instrumentFor } from './standIn.ts';
 
@@ -20,7 +20,7 @@ export interface TraceFigure {
 export function traceFigure(measure: Measure, reading: TraceReading, corrections: readonly CountCorrection[]): TraceFigure | undefined {
   const told = (value: number, what: string) => {
     const rounded = Math.round(value / measure.limits.step) * measure.limits.step;
-    return { value: rounded, words: `${what}, ${readingInWords(measure, rounded)}` };
+    return { value: rounded, words: `${what}, ${formatReading(measure, rounded)}` };
   };
   const use = instrumentFor(measure);
   if (use?.kind === 'timer') return reading.hold && told(reading.hold.to - reading.hold.from, 'longest hold');

@@ -1,11 +1,9 @@
 export {
   DEMAND_DIRECTIONS,
   DEMAND_SHARES,
-  demandInWords,
   demandsOn,
   LADDER_KINDS,
   measuresDemanded,
-  rungDemandInWords,
   type Demand,
   type DemandDirection,
   type Ladder,

@@ -1,5 +1,5 @@
 import { type BodySide, sidesOf } from '../anatomy/index.ts';
-import { type Measure, type MeasureOf, readingInWords } from '../measuring/index.ts';
+import { type Measure, type MeasureOf } from '../measuring/index.ts';
 import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
 import { type KnownBody, plannedLoad, type PoseName, type SupportPlan } from '../statics/index.ts';
@@ -125,25 +125,6 @@ function figureOn(
 }
 
 const percent = (share: number) => `${Math.round(share * 100)}%`;
-
-/**
- * A demand in words.
- *
- * @example demandInWords({ direction: 'at least', value: 165 }, library.measure('shoulder-flexion')) // 'at least 165°'
- * @example demandInWords({ direction: 'within', value: 30, upTo: 60 }, library.measure('elbow-crease')) // 'from 30° to 60°'
- */
-export function demandInWords({ direction, value, upTo }: Pick<Demand, 'direction' | 'value' | 'upTo'>, measure: Measure): string {
-  const figure = readingInWords(measure, value);
-  return direction === 'within' ? `from ${figure} to ${readingInWords(measure, upTo ?? value)}` : `${direction} ${figure}`;
-}
-
-/** A demand as a ladder writes it, before it is turned to one trainee: `at least 40% of body mass`. */
-export function rungDemandInWords(asked: RungDemand, measure: Measure): string {
-  const { direction, value, per } = asked;
-  if (per === 'bodyMass') return `${direction} ${percent(value)} of body mass`;
-  if (per === 'setUpLoad') return `${direction} ${value === 1 ? '' : `${percent(value)} of `}what this rung puts on the hands`;
-  return demandInWords({ direction, value: amount(value, asked.unit), ...upToOf(asked) }, measure);
-}
 
 function upToOf({ upTo, unit }: RungDemand): Pick<Demand, 'upTo'> {
   return upTo === undefined ? {} : { upTo: amount(upTo, unit) };

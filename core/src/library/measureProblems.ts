@@ -1,6 +1,6 @@
 import type { FieldProblem } from '../errors.ts';
 import type { RungDemand } from '../ladders/index.ts';
-import { type Measure, readingInWords, trialProblem } from '../measuring/index.ts';
+import { type Measure, formatReading, trialProblem } from '../measuring/index.ts';
 import { UNITS } from '../quantities/index.ts';
 import type { LibraryContent } from './library.ts';
 import { problem } from './problem.ts';
@@ -42,7 +42,7 @@ function demandProblem({ unit, value, upTo, per, direction }: RungDemand, measur
   if (direction === 'within' && measure.choices)
     return {
       property: 'direction',
-      message: `${measure.name} is a level: ask for at least or at most “${readingInWords(measure, value)}”.`,
+      message: `${measure.name} is a level: ask for at least or at most “${formatReading(measure, value)}”.`,
     };
   if (per === 'bodyMass' && measure.unit !== 'kg')
     return { property: 'per', message: 'Only a check in kilograms can be asked as a share of body mass.' };
@@ -53,7 +53,7 @@ function demandProblem({ unit, value, upTo, per, direction }: RungDemand, measur
       ? undefined
       : { property: 'value', message: `A share must be above 0 and at most ${MOST_BODY_MASSES}.` };
   const { min, max } = measure.limits;
-  const readable = `${measure.name} reads from ${readingInWords(measure, min)} to ${readingInWords(measure, max)}${measure.choices ? ', in whole steps' : ''}.`;
+  const readable = `${measure.name} reads from ${formatReading(measure, min)} to ${formatReading(measure, max)}${measure.choices ? ', in whole steps' : ''}.`;
   if (trialProblem(measure, value)) return { property: 'value', message: readable };
   return upTo !== undefined && trialProblem(measure, upTo) ? { property: 'upTo', message: readable } : undefined;
 }

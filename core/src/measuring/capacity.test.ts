@@ -4,7 +4,7 @@ import { jStat } from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { instant } from '../quantities/index.ts';
 import { type BodySide, SIDES } from '../anatomy/index.ts';
-import { capacityFromTrials, type OwnError, readingWithBand, sideDifference, type Trial } from './index.ts';
+import { capacityFromTrials, type OwnError, formatReadingWithBand, sideDifference, type Trial } from './index.ts';
 import { trialProblemInWords } from '../words/index.ts';
 
 const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
@@ -182,8 +182,8 @@ describe('levels, grades and contacts', () => {
   it('have no error band, and say their name', () => {
     const capacity = capacityFromTrials(winging, [{ side: 'left', value: 1 }], { takenAt });
     expect(capacity).toMatchObject({ value: 1, band: 0, standardError: 0, errorBasis: 'level' });
-    expect(readingWithBand(winging, capacity.value, capacity.band)).toBe('winging slight');
-    expect(readingWithBand(flexion, 160, 2.9)).toBe('160° ± 3°');
+    expect(formatReadingWithBand(winging, capacity.value, capacity.band)).toBe('winging slight');
+    expect(formatReadingWithBand(flexion, 160, 2.9)).toBe('160° ± 3°');
   });
 
   it('take nothing between or beyond their names', () => {

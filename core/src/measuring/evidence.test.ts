@@ -40,7 +40,9 @@ describe('what a reading may do', () => {
 
   it('of a trainee may close and warn, and never opens or keeps a gate open', () => {
     for (const way of EVIDENCE_WAYS) expect(EVIDENCE_TABLE.trainee[way]).toMatchObject({ opens: false, keeps: false });
-    expect(evidenceOf({ by: 'trainee' })).toEqual({ by: 'trainee', way: 'typed', opens: false, keeps: false, closes: true });
+    expect(evidenceOf({ by: 'trainee' })).toEqual({
+      ...{ by: 'trainee', way: 'typed', opens: false, keeps: false, closes: true, late: false },
+    });
     expect(evidenceOf({ by: 'trainee', reading: { kind: 'trace', simulated: true } })).toMatchObject({ way: 'simulated', closes: false });
   });
 
@@ -50,6 +52,16 @@ describe('what a reading may do', () => {
       expect([opens, keeps]).toEqual(PROVISIONAL_KINDS.some((k) => k === way) ? [false, false] : [true, true]);
     }
     expect(evidenceOf({ by: 'coach', reading: { kind: 'trace', simulated: false } }).way).toBe('trace');
+  });
+
+  it.each<[string, string, { opens: boolean; late: boolean }]>([
+    ['at once', '2026-11-24T12:00:00Z', { opens: true, late: false }],
+    ['a few minutes before it happened, by another clock', '2026-11-24T11:56:00Z', { opens: true, late: false }],
+    ['before it happened', '2026-11-24T11:54:00Z', { opens: false, late: false }],
+    ['three days later', '2026-11-27T12:00:00Z', { opens: true, late: true }],
+  ])('recorded %s', (_, recordedAt, told) => {
+    const dates = { happenedAt: instant('2026-11-24T12:00:00Z'), recordedAt: instant(recordedAt), corrects: 'an older trial' };
+    expect(evidenceOf({ by: 'assistant', ...dates })).toMatchObject({ ...dates, ...told });
   });
 
   it('a typed figure counts as it is; an error that a reading knows comes along, none is made up', () => {

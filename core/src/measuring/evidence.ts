@@ -1,5 +1,7 @@
-/** Who entered a fact. */
-export const REPORTERS = ['coach', 'trainee'] as const;
+import { calendarDay, daysBetween, type Instant } from '../quantities/index.ts';
+
+/** Who entered a fact. An assistant measures for the coach, who signs. */
+export const REPORTERS = ['coach', 'assistant', 'trainee'] as const;
 export type Reporter = (typeof REPORTERS)[number];
 
 /**
@@ -25,12 +27,15 @@ const MEASURED: EvidenceWorth = { opens: true, keeps: true, closes: true };
 const TOLD: EvidenceWorth = { opens: false, keeps: false, closes: true };
 const SHOWN: EvidenceWorth = { opens: false, keeps: false, closes: false };
 
+const BY_STAFF: Readonly<Record<EvidenceWay, EvidenceWorth>> = {
+  ...{ typed: MEASURED, instrument: MEASURED, trace: MEASURED, picture: MEASURED },
+  ...{ suggested: SHOWN, 'in a session': SHOWN, simulated: SHOWN },
+};
+
 /** The one table of what each kind may do (project default). */
 export const EVIDENCE_TABLE: Readonly<Record<Reporter, Readonly<Record<EvidenceWay, EvidenceWorth>>>> = {
-  coach: {
-    ...{ typed: MEASURED, instrument: MEASURED, trace: MEASURED, picture: MEASURED },
-    ...{ suggested: SHOWN, 'in a session': SHOWN, simulated: SHOWN },
-  },
+  coach: BY_STAFF,
+  assistant: BY_STAFF,
   trainee: {
     ...{ typed: TOLD, instrument: TOLD, trace: TOLD, picture: TOLD },
     ...{ suggested: SHOWN, 'in a session': SHOWN, simulated: SHOWN },
@@ -50,15 +55,26 @@ export interface ReadingOrigin {
   readonly points?: readonly { readonly placedBy: string }[] | null;
 }
 
+/** When a fact happened, when it was put on record, and what it corrects. */
+export interface FactDates {
+  readonly happenedAt?: Instant | undefined;
+  /** Absent where an older program did not keep it. */
+  readonly recordedAt?: Instant | undefined;
+  /** The id of the fact that it puts right. */
+  readonly corrects?: string | undefined;
+}
+
 /** Who entered a fact, and the reading behind it; without one it was typed. */
-export interface EnteredFact {
+export interface EnteredFact extends FactDates {
   readonly by: Reporter;
   readonly reading?: ReadingOrigin | null | undefined;
 }
 
-export interface Evidence extends EvidenceWorth {
+export interface Evidence extends EvidenceWorth, FactDates {
   readonly by: Reporter;
   readonly way: EvidenceWay;
+  /** Put on record on a later day than it happened: from memory or from a note. */
+  readonly late: boolean;
 }
 
 /**
@@ -66,12 +82,21 @@ export interface Evidence extends EvidenceWorth {
  * worth.
  *
  * @example evidenceOf({ by: 'coach', reading: { kind: 'picture', simulated: false, points } }).opens // true once every point is confirmed
- * @example evidenceOf({ by: 'trainee' }) // { by: 'trainee', way: 'typed', opens: false, keeps: false, closes: true }
+ * What is dated after it was recorded has not happened yet and only informs.
+ *
+ * @example evidenceOf({ by: 'trainee' }) // { by: 'trainee', way: 'typed', opens: false, keeps: false, closes: true, late: false }
  */
-export function evidenceOf({ by, reading }: EnteredFact): Evidence {
+export function evidenceOf({ by, reading, ...dates }: EnteredFact): Evidence {
   const way = wayOf(reading);
-  return { by, way, ...EVIDENCE_TABLE[by][way] };
+  const { happenedAt, recordedAt } = dates;
+  const known = happenedAt !== undefined && recordedAt !== undefined;
+  const early = known && daysBetween(recordedAt, happenedAt) > CLOCK_DAYS;
+  const late = known && calendarDay(happenedAt) < calendarDay(recordedAt);
+  return { by, way, ...dates, late, ...(early ? SHOWN : EVIDENCE_TABLE[by][way]) };
 }
+
+/** Clocks of two machines differ a little: five minutes. */
+const CLOCK_DAYS = 5 / (24 * 60);
 
 function wayOf(reading: ReadingOrigin | null | undefined): EvidenceWay {
   if (!reading) return 'typed';

@@ -1,8 +1,8 @@
 export {
   DEVICE_READINGS,
   measureSides,
-  readingInWords,
-  readingWithBand,
+  formatReading,
+  formatReadingWithBand,
   unreadableMeasure,
   WORKING_POSITIONS,
   type DeviceReading,

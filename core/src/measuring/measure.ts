@@ -62,18 +62,18 @@ export function measureSides(measure: Measure): readonly BodySide[] {
 }
 
 /**
- * A reading in words: the name of a level, or the figure with its unit.
+ * A reading as it is shown: the name of a level, or the figure with its unit.
  *
- * @example readingInWords(library.measure('blade-winging'), 1) // 'winging slight'
- * @example readingInWords(library.measure('grip'), 41.6) // '42 kg'
+ * @example formatReading(library.measure('blade-winging'), 1) // 'winging slight'
+ * @example formatReading(library.measure('grip'), 41.6) // '42 kg'
  */
-export function readingInWords({ choices, unit }: Pick<Measure, 'choices' | 'unit'>, value: number): string {
+export function formatReading({ choices, unit }: Pick<Measure, 'choices' | 'unit'>, value: number): string {
   return choices?.[Math.round(value)] ?? formatAmount(value, unit);
 }
 
 /** The same with its error band, where it has one: `160° ± 3°`. */
-export function readingWithBand(measure: Pick<Measure, 'choices' | 'unit'>, value: number, band: number): string {
-  return band > 0 ? `${readingInWords(measure, value)} ± ${formatBand(band, measure.unit)}` : readingInWords(measure, value);
+export function formatReadingWithBand(measure: Pick<Measure, 'choices' | 'unit'>, value: number, band: number): string {
+  return band > 0 ? `${formatReading(measure, value)} ± ${formatBand(band, measure.unit)}` : formatReading(measure, value);
 }
 
 /**

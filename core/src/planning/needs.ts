@@ -21,8 +21,16 @@ const WEIGHT = { short: 3, 'on the mark': 2, unknown: 1, spare: 0.25 } as const;
 const LIMITER_BONUS = 3;
 const MOST_BANDS = 4;
 
+/** What needs follow from. */
+export interface NeedFacts {
+  /** Headroom of the next rung's demands, each side. */
+  readonly headrooms: readonly Headroom[];
+  /** Percent of the larger side that two sides may differ by, where the studio or the trainee has less than usual. */
+  readonly sidePercent?: number;
+}
+
 /** One need for each check, the worse side deciding, the most urgent first. */
-export function needsFrom(headrooms: readonly Headroom[], measureOf: MeasureOf): readonly Need[] {
+export function needsFrom({ headrooms, sidePercent }: NeedFacts, measureOf: MeasureOf): readonly Need[] {
   const worst = new Map<string, Headroom>();
   for (const h of [...headrooms].sort(byUrgency)) if (!worst.has(h.demand.measureId)) worst.set(h.demand.measureId, h);
   return [...worst.values()].map((h, i) => {
@@ -32,17 +40,17 @@ export function needsFrom(headrooms: readonly Headroom[], measureOf: MeasureOf):
     const { measureId } = h.demand;
     const measure = measureOf(measureId);
     const need = { measureId, measure, headroom: h, limiter, weight: WEIGHT[h.state] + depth + (limiter ? LIMITER_BONUS : 0) };
-    const unlike = sidesUnlike(h, headrooms, measure);
+    const unlike = sidesUnlike(h, headrooms, measure, sidePercent);
     return unlike ? { ...need, unlike, weight: Math.max(need.weight, WEIGHT['on the mark']) } : need;
   });
 }
 
 /** That the sides of a spare check differ beyond their limit, in words. */
-function sidesUnlike({ demand, state }: Headroom, headrooms: readonly Headroom[], measure: Measure): string | undefined {
+function sidesUnlike({ demand, state }: Headroom, headrooms: readonly Headroom[], measure: Measure, percent?: number): string | undefined {
   const side = (name: Side) => headrooms.find((h) => h.demand.measureId === demand.measureId && h.side === name && !h.stale)?.capacity;
   const [left, right] = [side('left'), side('right')];
   if (state !== 'spare' || !left || !right) return undefined;
-  const { difference, alike } = sideDifference(left, right);
+  const { difference, alike } = sideDifference(left, right, percent === undefined ? undefined : percent / 100);
   if (alike) return undefined;
   const weaker = goodness(measure, left.value) < goodness(measure, right.value) ? 'left' : 'right';
   return `${weaker} ${measure.phrase}, ${formatAmount(difference, measure.unit)} behind the other side`;

@@ -1,11 +1,10 @@
 import { type Dose, drillSeconds, LOADING_PHASES } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
-import type { Headroom } from '../readiness/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { candidatesFor, type LeftOut, type Limits } from './candidates.ts';
 import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
-import { mainNeed, needsFrom, worth } from './needs.ts';
+import { mainNeed, type NeedFacts, needsFrom, worth } from './needs.ts';
 import { isLoadedSession, plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
 import { shapeWeek } from './rhythm.ts';
 import { orderSession } from './sessionOrder.ts';
@@ -13,7 +12,7 @@ import { dayOfWeek, loadedDays, weekdayOf } from './spacing.ts';
 import { workedAround } from './workedAround.ts';
 import { practiceOf } from './practiceOf.ts';
 
-export interface RulesInput extends Limits {
+export interface RulesInput extends Limits, NeedFacts {
   /** A Monday. */
   readonly weekStart: CalendarDay;
   readonly trainingDays: readonly Weekday[];
@@ -23,8 +22,6 @@ export interface RulesInput extends Limits {
   readonly schools: Schools;
   /** Whole weeks since the first session on record; 0 before it. */
   readonly weeksIn: number;
-  /** Headroom of the next rung's demands, each side. */
-  readonly headrooms: readonly Headroom[];
   /** Drills done before; others start at half dose. */
   readonly knownDrills: readonly string[];
   /** Sessions of this week that are done: their days are taken, their load counts. */
@@ -68,7 +65,7 @@ const MOST_LEFT_OUT = 8;
 export function proposeByRules(input: RulesInput): RulesProposal {
   const { library, cautions, schools } = input;
   const { allowed, leftOut } = candidatesFor(input);
-  const needs = needsFrom(input.headrooms, library.measure);
+  const needs = needsFrom(input, library.measure);
   const usefulLeftOut = leftOut
     .map((entry) => ({ ...entry, drill: library.drill(entry.drillId) }))
     .filter(({ drill }) => !drill.rung && worth(drill, needs, []) > 0 && mainNeed(drill, needs))

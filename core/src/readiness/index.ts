@@ -20,6 +20,7 @@ export {
 } from './cleanSession.ts';
 export {
   checkKey,
+  GRACE_DAYS,
   lapseOf,
   lateAfter,
   standingOn,

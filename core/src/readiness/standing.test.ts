@@ -25,12 +25,12 @@ const checks = (latest: string, ...late: string[]): CheckDates =>
   new Map([['plank-hold/whole', { latest: day(latest), lateAfter: late.map(day) }]]);
 
 describe('lapse', () => {
-  it('comes when a figure it rested on was not checked again in time (14 days for a plank)', () => {
-    expect(lapseOf(clearance('wall', '11-09'), new Map(), measureOf, now)).toEqual({
+  it('comes when a figure it rested on was not checked again in time (14 days for a plank, 7 of grace)', () => {
+    expect(lapseOf(clearance('wall', '11-02'), new Map(), measureOf, now)).toEqual({
       at: day('11-23'),
       measureId: 'plank-hold',
     });
-    expect(lapseOf(clearance('wall', '11-11'), new Map(), measureOf, now)).toBeUndefined();
+    expect(lapseOf(clearance('wall', '11-04'), new Map(), measureOf, now)).toBeUndefined();
   });
 
   it('does not come while fresh checks follow one another', () => {
@@ -38,7 +38,7 @@ describe('lapse', () => {
   });
 
   it('is not undone by a check that came too late', () => {
-    expect(lapseOf(clearance('wall', '10-01'), checks('11-20', '10-01'), measureOf, now)).toMatchObject({ at: day('10-15') });
+    expect(lapseOf(clearance('wall', '10-01'), checks('11-20', '10-01'), measureOf, now)).toMatchObject({ at: day('10-22') });
   });
 
   it('counts gaps after the signature only', () => {
@@ -47,7 +47,7 @@ describe('lapse', () => {
 });
 
 it('marks the checks whose successor came too late', () => {
-  expect(lateAfter([day('05-01'), day('05-10'), day('06-30'), day('07-05')], 14)).toEqual([day('05-10')]);
+  expect(lateAfter([day('05-01'), day('05-10'), day('06-30'), day('07-20')], 14)).toEqual([day('05-10')]);
   expect(lateAfter([day('05-01')], 14)).toEqual([]);
 });
 
@@ -65,7 +65,7 @@ describe('standing on a ladder', () => {
   it('asks for the same rung again once its clearance lapsed', () => {
     const standing = standingOn(ladder, [clearance('wall', '09-01')], new Map(), measureOf, now);
     expect(standing).toMatchObject({ here: 0, next: 0 });
-    expect(standing.rungs[0]).toMatchObject({ state: 'lapsed', lapse: { at: day('09-15') } });
+    expect(standing.rungs[0]).toMatchObject({ state: 'lapsed', lapse: { at: day('09-22') } });
   });
 
   it('steps back one rung on a withdrawal, and counts clean sessions from there', () => {
@@ -98,20 +98,20 @@ describe('standing on a ladder', () => {
 });
 
 describe('on the very edge of a lapse', () => {
-  it('a figure is fresh on its last day', () => {
-    expect(lapseOf(clearance('wall', '11-10'), new Map(), measureOf, now)).toBeUndefined();
-    expect(lateAfter([day('05-01'), day('05-15')], 14)).toEqual([]);
+  it('a clearance stands on the last day of grace', () => {
+    expect(lapseOf(clearance('wall', '11-03'), new Map(), measureOf, now)).toBeUndefined();
+    expect(lateAfter([day('05-01'), day('05-22')], 14)).toEqual([]);
   });
 
   it('the check that was signed upon is followed from its own moment on', () => {
-    expect(lapseOf(clearance('wall', '11-01'), checks('11-20', '11-01'), measureOf, now)).toMatchObject({ at: day('11-15') });
+    expect(lapseOf(clearance('wall', '11-01'), checks('11-20', '11-01'), measureOf, now)).toMatchObject({ at: day('11-22') });
     expect(lapseOf(clearance('wall', '11-12'), checks('11-01'), measureOf, now)).toBeUndefined();
   });
 
   it('the earliest of several lapses is told', () => {
     const figures = [
-      { measureId: 'plank-hold', side: 'whole', takenAt: day('11-05') },
-      { measureId: 'plank-hold', side: 'left', takenAt: day('11-01') },
+      { measureId: 'plank-hold', side: 'whole', takenAt: day('10-30') },
+      { measureId: 'plank-hold', side: 'left', takenAt: day('10-25') },
     ] as const;
     expect(lapseOf(clearance('wall', '11-05', { figures }), new Map(), measureOf, now)).toEqual({
       at: day('11-15'),

@@ -37,13 +37,19 @@ export interface CheckTimes {
 /** By `checkKey`. */
 export type CheckDates = ReadonlyMap<string, CheckTimes>;
 
+/**
+ * A check that is overdue shows nothing at a gate, so nothing progresses; what was signed on it stands so many days longer, since life
+ * gets in the way (professional judgement, no published source).
+ */
+export const GRACE_DAYS = 7;
+
 export function checkKey(measureId: string, side: BodySide): string {
   return `${measureId}/${side}`;
 }
 
 /**
- * When a clearance lapsed: the first moment at which one of its figures had gone stale without a
- * fresh check of the same kind in time. A later check does not bring it back; the coach signs again.
+ * When a clearance lapsed: the first moment at which one of its figures had been stale for the days of
+ * grace without a fresh check of the same kind. A later check does not bring it back; the coach signs again.
  *
  * @param clearance as signed
  * @param checks when each check was taken
@@ -56,14 +62,20 @@ export function lapseOf(clearance: ClearanceFact, checks: CheckDates, measureOf:
     const times = checks.get(checkKey(figure.measureId, figure.side));
     const missed = times?.lateAfter.filter((at) => at >= figure.takenAt).sort()[0];
     const last = missed ?? (times && times.latest > figure.takenAt ? times.latest : figure.takenAt);
-    if (!missed && daysBetween(last, now) <= measure.freshDays) return [];
-    return [{ at: addDays(last, measure.freshDays), measureId: figure.measureId }];
+    const lasts = lastsDays(measure.freshDays);
+    if (!missed && daysBetween(last, now) <= lasts) return [];
+    return [{ at: addDays(last, lasts), measureId: figure.measureId }];
   });
   return lapses.sort((a, b) => a.at.localeCompare(b.at))[0];
 }
 
+/** For how many days a check keeps alive what was signed on it. */
+function lastsDays(freshDays: number): number {
+  return freshDays + GRACE_DAYS;
+}
+
 /**
- * The dates after which the next check came later than its freshness limit.
+ * The dates after which the next check came later than its freshness limit and the days of grace allow.
  *
  * @param dates oldest first, at least one
  * @param freshDays the check's freshness limit
@@ -72,7 +84,7 @@ export function lapseOf(clearance: ClearanceFact, checks: CheckDates, measureOf:
 export function lateAfter(dates: readonly Instant[], freshDays: number): readonly Instant[] {
   return dates.filter((at, i) => {
     const next = dates[i + 1];
-    return next !== undefined && daysBetween(at, next) > freshDays;
+    return next !== undefined && daysBetween(at, next) > lastsDays(freshDays);
   });
 }
 

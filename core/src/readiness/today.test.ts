@@ -54,7 +54,7 @@ describe('today', () => {
     } as unknown as TodayFacts['verdict'];
     expect(words(due({ verdict })[0])).toMatch(/^2 checks due: Grip.*, .*\.$/);
     const lapsed = { ...verdict, standing: { here: 0, rungs: [{ lapse: { measureId: 'grip' } }] } } as unknown as TodayFacts['verdict'];
-    expect(words(due({ verdict: lapsed })[0])).toBe('Clearance lapsed: Grip was not checked within 56 days.');
+    expect(words(due({ verdict: lapsed })[0])).toBe('Clearance lapsed: Grip was not checked within 63 days.');
   });
 });
 

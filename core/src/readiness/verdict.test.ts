@@ -153,6 +153,20 @@ it('a check may be set to count for a share of its fresh days', () => {
   expect(states(50, later).map(([, limit]) => limit)).toContain(Math.floor(days / 2));
 });
 
+it('tissue time runs from the signature of the rung in hand, of this ladder, that stands', () => {
+  const { clearances } = facts(2, ['wall', 'far-wall']);
+  const [wall, farWall] = clearances as readonly [ClearanceFact, ClearanceFact];
+  const since = (more: readonly Partial<ClearanceFact>[]) => {
+    const all = [wall, farWall, ...more.map((own, i) => ({ ...farWall, id: `more${i}`, signedAt: addDays(now, -90), ...own }))];
+    const { gate } = judgeReadiness(facts(2, [], 15, { clearances: all }));
+    return gate?.findings.find((f) => f.rule === 'tissue-time')?.since;
+  };
+  expect(since([])).toBe(farWall.signedAt);
+  expect(since([{}])).toBe(addDays(now, -90));
+  expect(since([{ ladderId: 'hang-and-swing' }])).toBe(farWall.signedAt);
+  expect(since([{ rungId: 'surface-60', withdrawnAt: addDays(now, -60) }])).toBe(farWall.signedAt);
+});
+
 describe('below the ladder', () => {
   const session = (drillId: string, daysAgo: number) => ({
     ...{ id: `s${daysAgo}`, performedAt: addDays(now, -daysAgo), clean: true, symptoms: [] },
@@ -162,6 +176,15 @@ describe('below the ladder', () => {
     judgeReadiness(facts(0, [], 15, { sessions: [session(drillId, 2), session(drillId, 5)] })).gate?.findings.find(
       (f) => f.rule === 'clean-sessions',
     );
+
+  it('the practice is the preparation that the ladder names, what the library lacks left out', () => {
+    const named = { ...ladder, preparation: ['plank', 'gone from the library', ladder.preparation![0]!] };
+    const { gate } = judgeReadiness(facts(0, [], 15, { ladder: named }));
+    expect(gate?.findings.find((f) => f.rule === 'clean-sessions')?.practice).toEqual([
+      library.drill('plank').name,
+      library.drill(ladder.preparation![0]!).name,
+    ]);
+  });
 
   it('two short sessions of a drill that has nothing to do with the rung open nothing', () => {
     expect(judged('calf-raises-nobody-asked-for')).toMatchObject({ met: false, counted: 0, preparation: true });

@@ -11,7 +11,7 @@ import { type Gate, judgeGate } from './gate.ts';
 import type { GateInput, Practice } from './gateInput.ts';
 import { headroom, type Headroom } from './headroom.ts';
 import { byUrgency } from './limiter.ts';
-import type { GateSettings } from './settings.ts';
+import { DEFAULT_GATE_SETTINGS, type GateSettings } from './settings.ts';
 import { type CheckDates, checkKey, type ClearanceFact, type Standing, standingOn } from './standing.ts';
 
 /** Everything on record about a trainee that a verdict may rest on. */
@@ -49,6 +49,8 @@ export interface Verdict {
   readonly slipped: readonly Headroom[];
   /** Rungs of the ladder that the screening closes, with the reason. */
   readonly closedRungs: Readonly<Record<string, CautionInForce>>;
+  /** What the gate was judged by. */
+  readonly settings: GateSettings;
 }
 
 /**
@@ -57,13 +59,13 @@ export interface Verdict {
  * @param facts the record, and the moment of judging
  */
 export function judgeReadiness(facts: ReadinessFacts): Verdict {
-  const { library, ladder, screening, now } = facts;
+  const { library, ladder, screening, settings = DEFAULT_GATE_SETTINGS, now } = facts;
   const standing = standingOn(ladder, facts.clearances, facts.checkDates, library.measure, now);
   const closedRungs = rungsClosedBy(ladder, screening, library);
   const inHand = ladder.rungs[standing.here];
   const rung = standing.next === undefined ? undefined : ladder.rungs[standing.next];
   const slipped = inHand && inHand !== rung ? headroomsFor(inHand, facts, standing).filter((h) => h.state === 'short') : [];
-  if (!rung) return { standing, headrooms: inHand ? headroomsFor(inHand, facts, standing) : [], slipped, closedRungs };
+  if (!rung) return { standing, headrooms: inHand ? headroomsFor(inHand, facts, standing) : [], slipped, closedRungs, settings };
   const headrooms = headroomsFor(rung, facts, standing);
   const gate = judgeGate({
     headrooms,
@@ -76,10 +78,10 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     since: [...facts.knownSince, ...[standing.cleanSince, facts.lastStopSignAt].filter((at) => at !== undefined)],
     practice: practiceFor(inHand, ladder, rung, library),
     tissue: inHand && tissueOn(inHand, facts, standing),
-    settings: facts.settings,
+    settings,
     now,
   });
-  return { standing, rung, headrooms, gate, slipped, closedRungs };
+  return { standing, rung, headrooms, gate, slipped, closedRungs, settings };
 }
 
 /** What trains a demand at least so strongly prepares for it; so does what is a step easier than its practice. */

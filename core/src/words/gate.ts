@@ -1,5 +1,5 @@
-import { demandInWords } from '../ladders/index.ts';
-import { type Measure, type MeasureOf, readingInWords } from '../measuring/index.ts';
+import { demandInWords } from './demands.ts';
+import { type Measure, type MeasureOf, formatReading } from '../measuring/index.ts';
 import { formatApart, shortDay } from '../quantities/index.ts';
 import type { DemandSide, GateFinding, Headroom } from '../readiness/index.ts';
 import { QUIET_UP_TO } from '../safety/index.ts';
@@ -69,18 +69,19 @@ function demandFound({ measureId, sides }: Found<'demand'>, { headrooms, measure
   // One sentence where no side is known; the older side counts.
   const [first] = shown;
   const alike = first && shown.every((s) => s.verdict === first.verdict);
+  const name = first && shown.length === 1 && sides.length > 1 ? checkInWords(first.side, measure) : measure.name;
   if (alike && first.verdict === 'never checked') {
     const asked = of(first)?.demand;
-    return `${measure.name} has never been checked${asked ? `; ${demandInWords(asked, measure)} asked` : ''}.`;
+    return `${name} has never been checked${asked ? `; ${demandInWords(asked, measure)} asked` : ''}.`;
   }
   if (alike && first.verdict === 'stale') {
     const age = Math.max(...shown.map((s) => of(s)?.ageDays ?? 0));
     const limit = Math.min(...shown.map((s) => of(s)?.freshDays ?? measure.freshDays));
-    return `${measure.name} was last checked ${age} days ago; ${limit} days is the limit. Check it again.`;
+    return `${name} was last checked ${age} days ago; ${limit} days is the limit. Check it again.`;
   }
-  if (alike && first.verdict === 'in the future') return `${measure.name} is dated in the future: set the clock right and check it again.`;
+  if (alike && first.verdict === 'in the future') return `${name} is dated in the future: set the clock right and check it again.`;
   if (alike && first.verdict === 'skipped')
-    return `${measure.name} was skipped at the newest try (${first.skipped?.reason ?? 'pain'}): what was shown before counts no more. Check it again.`;
+    return `${name} was skipped at the newest try (${first.skipped?.reason ?? 'pain'}): what was shown before counts no more. Check it again.`;
   return shown.map((s) => sideFound(s, of(s), measure)).join(' ');
 }
 
@@ -110,7 +111,7 @@ function sideFound({ side, verdict, skipped }: DemandSide, h: Headroom | undefin
 
 function sidesFound({ left, right, difference, allowed }: Found<'sides'>, measure: Measure): string {
   if (measure.choices)
-    return `${measure.name}: ${readingInWords(measure, left)} left, ${readingInWords(measure, right)} right; one step apart counts as alike.`;
+    return `${measure.name}: ${formatReading(measure, left)} left, ${formatReading(measure, right)} right; one step apart counts as alike.`;
   const [differ, alikeUpTo] = formatApart(difference, allowed, measure.unit);
   return `Sides of ${measure.phrase} differ by ${differ}; up to ${alikeUpTo} counts as alike.`;
 }

@@ -1,5 +1,5 @@
 import { type BodySide, sideLabel } from '../anatomy/index.ts';
-import { type Measure, readingWithBand } from '../measuring/index.ts';
+import { type Measure, formatReadingWithBand } from '../measuring/index.ts';
 import { formatBand, type Unit } from '../quantities/index.ts';
 import type { Headroom } from '../readiness/index.ts';
 import { capital } from './capital.ts';
@@ -43,7 +43,7 @@ function distance(amount: number, { unit, choices }: Measure): string {
  */
 export function capacityInWords({ capacity, side }: Pick<Headroom, 'capacity' | 'side'>, measure: Measure): string {
   const name = checkInWords(side, measure);
-  return capacity ? `${name} ${readingWithBand(measure, capacity.value, capacity.band)}` : name;
+  return capacity ? `${name} ${formatReadingWithBand(measure, capacity.value, capacity.band)}` : name;
 }
 
 /** `Left shoulder flexion`, `Plank hold`. */

@@ -1,4 +1,5 @@
 export { capacityInWords, headroomInWords } from './headroom.ts';
+export { demandInWords, rungDemandInWords } from './demands.ts';
 export { chanceInWords, say, type GateWords } from './gate.ts';
 export { evidenceRows, RULE_WORDS, SETTING_WORDS, EVIDENCE_WORDS, type RuleWords } from './rules.ts';
 export { errorBasisInWords, ownErrorInWords, PROVISIONAL_WORDS, strayInWords, trialProblemInWords } from './measuring.ts';

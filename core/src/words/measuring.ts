@@ -4,7 +4,7 @@ import {
   type Measure,
   type OwnError,
   type Provisional,
-  readingInWords,
+  formatReading,
   type StrayTrial,
   trialProblem,
 } from '../measuring/index.ts';
@@ -52,7 +52,7 @@ export function ownErrorInWords({ from }: Pick<OwnError, 'from'>): string {
  */
 export function trialProblemInWords(measure: Measure, value: unknown): string | undefined {
   const { min, max } = measure.limits;
-  const say = (figure: number) => readingInWords(measure, figure);
+  const say = (figure: number) => formatReading(measure, figure);
   switch (trialProblem(measure, value)) {
     case 'no number':
       return `${measure.name}: a number is needed, from ${say(min)} to ${say(max)}.`;

@@ -115,7 +115,11 @@ const WAY_WORDS: Readonly<Record<EvidenceWay, string>> = {
   simulated: 'read from a simulated instrument',
 };
 
-const REPORTER_WORDS: Readonly<Record<Reporter, string>> = { coach: 'The coach', trainee: 'The trainee' };
+const REPORTER_WORDS: Readonly<Record<Reporter, string>> = {
+  coach: 'The coach',
+  assistant: 'An assistant of the coach',
+  trainee: 'The trainee',
+};
 
 /** A row of the table of evidence, as the coach reads it. */
 export interface EvidenceRow {

@@ -1,17 +1,17 @@
 import type { MeasureOf } from '../measuring/index.ts';
 import { shortDay } from '../quantities/index.ts';
-import type { DueToday, Lapse } from '../readiness/index.ts';
+import { type DueToday, GRACE_DAYS, type Lapse } from '../readiness/index.ts';
 import { lockInWords } from './screening.ts';
 import { stopSignInWords, symptomInWords } from './symptoms.ts';
 
 /**
  * Why a clearance lapsed.
  *
- * @example lapseInWords({ measureId: 'free-hang', at }, library.measure) // 'Free packed hang was not checked within 14 days.'
+ * @example lapseInWords({ measureId: 'free-hang', at }, library.measure) // 'Free packed hang was not checked within 21 days.'
  */
 export function lapseInWords({ measureId }: Pick<Lapse, 'measureId'>, measureOf: MeasureOf): string {
   const { name, freshDays } = measureOf(measureId);
-  return `${name} was not checked within ${freshDays} days.`;
+  return `${name} was not checked within ${freshDays + GRACE_DAYS} days.`;
 }
 
 /** One thing to do about a trainee today, in a sentence. */

@@ -67,9 +67,11 @@ export const CAPACITIES_OF_TRAINEE = `
   ORDER BY taken_at DESC, check_id DESC`;
 
 export const CHECKS_OF_TRAINEE = `
-  SELECT o.id, o.taken_at AS takenAt, o.note, c.name AS coach, (SELECT b.reason FROM taken_back b WHERE b.fact_id = o.id) AS takenBack
+  SELECT o.id, o.taken_at AS takenAt, w.accepted_at AS recordedAt, o.note, c.name AS coach,
+         (SELECT b.reason FROM taken_back b WHERE b.fact_id = o.id) AS takenBack
   FROM check_occasion o
   JOIN coach c ON c.id = o.coach_id
+  LEFT JOIN accepted_write w ON w.id = o.id
   WHERE o.trainee_id = @traineeId AND (@checkId IS NULL OR o.id = @checkId)
   ORDER BY o.taken_at DESC, o.id DESC
   LIMIT @limit`;

@@ -13,7 +13,7 @@ import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
 type StandingTrial = Pick<Trial, 'side' | 'value'> & { measureId: string; reading: string | null };
-type CheckRow = Pick<CheckReply, 'id' | 'takenAt' | 'note' | 'coach'> & { takenBack: string | null };
+type CheckRow = Pick<CheckReply, 'id' | 'takenAt' | 'note' | 'coach'> & { recordedAt: Instant | null; takenBack: string | null };
 type TrialRow = {
   checkId: string;
   id: string;
@@ -142,8 +142,9 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     const skips = groupRows(skipsOf.all(page), (s) => s.checkId);
     const trials = groupRows(trialsOf.all(page), (t) => t.checkId);
     const capacities = groupRows(capacitiesOf.all(page), (c) => c.checkId);
-    return checksOf.all(page).map(({ takenBack, ...check }) => ({
+    return checksOf.all(page).map(({ takenBack, recordedAt, ...check }) => ({
       ...check,
+      ...(recordedAt === null ? {} : { recordedAt }),
       ...(takenBack === null ? {} : { takenBack }),
       trials: (trials.get(check.id) ?? []).map(trialReply),
       capacities: (capacities.get(check.id) ?? []).map(({ checkId: _, ...capacity }) => capacity),

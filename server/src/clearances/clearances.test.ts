@@ -1,6 +1,7 @@
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { ClearanceReply, ReadinessReply, RecordReply } from '@myokinet/core/contracts';
+import { GRACE_DAYS } from '@myokinet/core/readiness';
 import {
   answerScreening,
   checkFor,
@@ -141,8 +142,10 @@ describe('a signed clearance', () => {
     expect(await bench.post(`${at}/withdrawals`, { id: v7(), clearanceId: v7(), reason: 'No such thing.' })).toMatchObject({ status: 404 });
   });
 
-  it('lapses when its checks go stale, and a late check does not bring it back', async () => {
-    bench.passDays(12.9);
+  it('lapses when its checks are stale for longer than the days of grace, and a late check does not bring it back', async () => {
+    bench.passDays(12.9 + GRACE_DAYS);
+    // Nothing progresses meanwhile: the next gate asks for the check.
+    expect((await readiness()).headrooms.some((h) => h.state === 'unknown')).toBe(true);
     expect((await readiness()).standing.rungs[0]).toMatchObject({ state: 'signed' });
     bench.passDays(0.2);
     const lapsed = await readiness();

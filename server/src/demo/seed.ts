@@ -197,7 +197,7 @@ function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
 function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): PlanReply {
   const { services } = world;
   const trainee = services.trainees.find(traineeId);
-  const { headrooms, standing, planner } = services.readiness.reply(traineeId);
+  const { headrooms, standing, planner, settings } = services.readiness.reply(traineeId);
   const weekStart = format(monday, 'yyyy-MM-dd') as CalendarDay;
   const { sessions, notes, leftOut } = proposeByRules({
     weekStart,
@@ -209,6 +209,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     schools: DEFAULT_SCHOOLS,
     weeksIn: planner.weeksIn,
     headrooms,
+    sidePercent: settings.sideDifferencePercent,
     foothold: { ladderId: ladder.id, here: standing.here },
     knownDrills: planner.knownDrills,
     lastLoadedDay: Object.values(planner.lastLoaded).sort().at(-1),

@@ -1,6 +1,5 @@
 import type { Joint } from '../../anatomy/index.ts';
 import { type Dose, type Drill, handLoadDose, isLoaded } from '../../drills/index.ts';
-import type { Headroom } from '../../readiness/index.ts';
 import type { CalendarDay } from '../../quantities/index.ts';
 import type { Library } from '../../library/index.ts';
 import type { CautionInForce } from '../../safety/index.ts';
@@ -8,7 +7,7 @@ import type { Schools } from '../../schools/index.ts';
 import type { PlanBrief } from '../brief.ts';
 import { candidatesFor, exclusionOf, type Foothold, type LeftOut } from '../candidates.ts';
 import { type ComposedItem, frame, MOST_PER_PHASE } from '../composeSession.ts';
-import { type Need, needsFrom, worth } from '../needs.ts';
+import { type Need, type NeedFacts, needsFrom, worth } from '../needs.ts';
 import { itemSeconds, jointsLoadedBy, loadedJoints, type Place, type PlannedItem, type PlannedSession, type SessionForm } from '../plan.ts';
 import { type BlockWeek, type ClosedJoints, closedJoints, type Slot, slotsOf } from './slots.ts';
 import { usualDose } from '../usualDose.ts';
@@ -16,7 +15,7 @@ import type { WeekDose } from '../week.ts';
 import { practiceOf } from '../practiceOf.ts';
 
 /** Everything a block of weeks must obey and serve. */
-export interface BlockInput {
+export interface BlockInput extends NeedFacts {
   /** Fitted to the trainee. */
   readonly library: Library;
   readonly cautions: readonly CautionInForce[];
@@ -28,8 +27,6 @@ export interface BlockInput {
   readonly notBefore?: CalendarDay | undefined;
   /** Whole weeks since the first session on record; 0 before it. */
   readonly weeksIn: number;
-  /** Headroom of the next rung's demands, each side. */
-  readonly headrooms: readonly Headroom[];
   /** Drills done before; others start at half dose. */
   readonly knownDrills: readonly string[];
   /** Drills that the last weeks' sessions had clean. */
@@ -95,7 +92,7 @@ const WORTH_LOOKING_AT = 0.05;
 /** Lays out what can be chosen: slots, the drills that may stand in each, and their frames. */
 export function blockTask(input: BlockInput): BlockTask {
   const { library, brief, schools, cautions } = input;
-  const needs = needsFrom(input.headrooms, library.measure);
+  const needs = needsFrom(input, library.measure);
   const { slots, weeks, notes } = slotsOf({ ...input, rhythm: schools.rhythm, taken: input.kept.map((s) => s.day) });
   const byPlace = new Map<Place, ReturnType<typeof candidatesFor>>();
   const at = (place: Place) => {

@@ -1,4 +1,4 @@
-import { type Measure, measureSides, type OwnError, readingWithBand, type SkipReason } from '@myokinet/core/measuring';
+import { type Measure, measureSides, type OwnError, formatReadingWithBand, type SkipReason } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { type CheckDraft, readMeasure, stateOf } from '@myokinet/core/checking';
 
@@ -27,7 +27,7 @@ export function BatteryReview({ measures, draft, ownErrors, now, go }: RunReview
                 return (
                   <span key={side} className="me-4 whitespace-nowrap">
                     {side === 'whole' ? '' : `${side} `}
-                    {readingWithBand(measure, capacity.value, capacity.band)}
+                    {formatReadingWithBand(measure, capacity.value, capacity.band)}
                     {capacity.provisional && <span className="state-mark"> {capacity.provisional}</span>}
                   </span>
                 );

@@ -121,6 +121,15 @@ describe('a range, typed', () => {
     press('Enter');
     expect(next).toHaveBeenCalledOnce();
   });
+
+  it('starts no hold that was skipped for pain: there is nothing to enter, and the next check comes', () => {
+    show('plank-hold', { skips: { 'plank-hold': 'pain' } });
+    expect(screen.queryByRole('textbox')).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Start' })).toBeNull();
+    press('PageDown');
+    expect(next).toHaveBeenCalledOnce();
+    expect(texts()).toEqual({});
+  });
 });
 
 describe('a grade', () => {

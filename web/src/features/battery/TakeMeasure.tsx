@@ -43,6 +43,8 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
   const { problem } = readCell(measure, text);
   const read = instrumentFor(measure);
   const timed = read?.kind === 'timer';
+  /** Left out: nothing is entered or started until that is taken back. */
+  const skipped = desk.value.skips[measure.id];
 
   // The entry keeps the focus, so that digits and Enter always find it; the open aid has its own fields.
   useEffect(() => {
@@ -64,6 +66,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
   /** What the one large button, Enter and the pedal do. */
   const primary = () => {
     if (timed && watch.running) stopWatch();
+    else if (skipped) next();
     else if (timed && text === '') watch.start();
     else if (!problem) forward();
   };
@@ -76,7 +79,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
     if (event.key === 'PageUp' || (event.key === 'Enter' && event.shiftKey)) backward();
     else if (event.key === 'PageDown' || event.key === 'Enter') primary();
     else if (timed && event.key === ' ') primary();
-    else if (measure.choices && /^[1-9]$/.test(event.key) && Number(event.key) <= measure.choices.length) {
+    else if (!skipped && measure.choices && /^[1-9]$/.test(event.key) && Number(event.key) <= measure.choices.length) {
       write(String(Number(event.key) - 1));
       forward();
     } else return;
@@ -116,7 +119,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
               <SkipForm
                 name={measure.name}
                 traineeId={trainee.id}
-                reason={desk.value.skips[measure.id]}
+                reason={skipped}
                 choose={(reason) => {
                   desk.setSkip(measure.id, reason);
                   if (reason && reason !== 'pain') next();
@@ -139,6 +142,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
             </div>
           )}
           {(aid === undefined || aid === 'skip') &&
+            !skipped &&
             (measure.choices ? (
               <div className="grid gap-2" role="group" aria-label={label}>
                 {measure.choices.map((choice, i) => (
@@ -207,8 +211,21 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
             Picture
           </button>
         )}
-        <button type="button" className="btn btn-primary h-13 min-w-40 flex-1 text-lg" disabled={problem !== undefined} onClick={primary}>
-          {timed && watch.running ? 'Stop' : timed && text === '' ? 'Start' : current + 1 < steps.length ? 'Next trial' : 'Next check'}
+        <button
+          type="button"
+          className="btn btn-primary h-13 min-w-40 flex-1 text-lg"
+          disabled={problem !== undefined && !skipped}
+          onClick={primary}
+        >
+          {timed && watch.running
+            ? 'Stop'
+            : skipped
+              ? 'Next check'
+              : timed && text === ''
+                ? 'Start'
+                : current + 1 < steps.length
+                  ? 'Next trial'
+                  : 'Next check'}
         </button>
       </div>
     </div>

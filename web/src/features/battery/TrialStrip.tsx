@@ -1,4 +1,4 @@
-import { type Capacity, capacityFromTrials, type Measure, measureSides, type OwnError, readingInWords } from '@myokinet/core/measuring';
+import { type Capacity, capacityFromTrials, type Measure, measureSides, type OwnError, formatReading } from '@myokinet/core/measuring';
 import { formatError, type Instant } from '@myokinet/core/quantities';
 import { type CheckDraft, readCell, readMeasure, stepsOf } from '@myokinet/core/checking';
 import { BandPlot } from './BandPlot.tsx';
@@ -31,7 +31,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
               {side !== 'whole' && <span className="w-10.5 font-semibold sm:w-12 first-letter:uppercase">{side}</span>}
               {mine.map((s) => {
                 const { value } = readCell(measure, draft.cells[s.key]?.text ?? '');
-                const said = value === undefined ? 'nothing yet' : readingInWords(measure, value);
+                const said = value === undefined ? 'nothing yet' : formatReading(measure, value);
                 const stray = reading?.stray?.ordinal === s.ordinal;
                 const look =
                   steps[current]?.key === s.key ? 'border-2 border-primary' : stray ? 'border-2 border-warning' : 'border-base-300';
@@ -44,7 +44,7 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
                     aria-current={steps[current]?.key === s.key ? 'step' : undefined}
                     onClick={() => go(steps.indexOf(s))}
                   >
-                    {value === undefined ? '·' : measure.choices ? readingInWords(measure, value) : value}
+                    {value === undefined ? '·' : measure.choices ? formatReading(measure, value) : value}
                   </button>
                 );
               })}
@@ -88,5 +88,5 @@ export function TrialStrip({ measure, draft, ownError, now, current, go }: Trial
 
 /** With one decimal more than elsewhere, so that the band is seen to narrow with each trial. */
 function soFar(measure: Measure, { value, band }: Capacity): string {
-  return band > 0 ? `${readingInWords(measure, value)} ± ${formatError(band, measure.unit)}` : readingInWords(measure, value);
+  return band > 0 ? `${formatReading(measure, value)} ± ${formatError(band, measure.unit)}` : formatReading(measure, value);
 }

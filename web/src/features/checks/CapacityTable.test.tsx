@@ -29,7 +29,7 @@ function rows(checks: readonly CheckReply[]) {
   render(
     <LibraryContext value={{ library: BUILT_IN_LIBRARY } as StudioLibrary}>
       <MemoryRouter>
-        <CapacityTable checks={checks} person={person} ageIsSure={false} now={now} />
+        <CapacityTable checks={checks} person={person} ageIsSure={false} sidePercent={10} now={now} />
       </MemoryRouter>
     </LibraryContext>,
   );

@@ -1,5 +1,5 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, type Measure, readingWithBand } from '@myokinet/core/measuring';
+import { type Capacity, type Measure, formatReadingWithBand } from '@myokinet/core/measuring';
 import { addDays, daysBetween, formatAmount, type Instant, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { referencePercentile, referencesFor } from '@myokinet/core/reference';
@@ -14,13 +14,15 @@ export interface CapacityTableProps {
   readonly person: ReturnType<typeof personOf>;
   /** The day of birth is known, and not the year alone. */
   readonly ageIsSure: boolean;
+  /** Percent of the larger side that two sides may differ by at this trainee's gates. */
+  readonly sidePercent: number | undefined;
   readonly now: Date;
 }
 
 const SIDES = ['left', 'right', 'whole'] as const;
 
 /** The newest capacity of each check and side: what changed, how the sides compare, how it stands against published tables, and its age. */
-export function CapacityTable({ checks, person, ageIsSure, now }: CapacityTableProps) {
+export function CapacityTable({ checks, person, ageIsSure, sidePercent, now }: CapacityTableProps) {
   const { everyMeasure } = useLibrary();
   const found = new Map<string, Capacity[]>();
   for (const c of checks.flatMap((check) => check.capacities)) {
@@ -60,7 +62,9 @@ export function CapacityTable({ checks, person, ageIsSure, now }: CapacityTableP
                         <Link className="hover:underline" to={`../history?measure=${measure.id}`} relative="path">
                           {measure.name}
                         </Link>
-                        {left && right && <span className="aside block text-sm font-normal">{sidesInWords(measure, left, right)}</span>}
+                        {left && right && (
+                          <span className="aside block text-sm font-normal">{sidesInWords(measure, left, right, sidePercent)}</span>
+                        )}
                       </>
                     ) : (
                       <span className="sr-only">{measure.name}</span>
@@ -68,7 +72,7 @@ export function CapacityTable({ checks, person, ageIsSure, now }: CapacityTableP
                   </th>
                   <td>{side === 'whole' ? '' : side}</td>
                   <td className="whitespace-nowrap">
-                    {readingWithBand(measure, c.value, c.band)}
+                    {formatReadingWithBand(measure, c.value, c.band)}
                     {c.provisional && (
                       <span className="state-mark block text-sm" title={PROVISIONAL_WORDS[c.provisional]}>
                         {c.provisional}: opens no gate

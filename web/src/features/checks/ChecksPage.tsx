@@ -1,11 +1,13 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { dayInWords } from '@myokinet/core/quantities';
+import { evidenceOf } from '@myokinet/core/measuring';
+import { dayInWords, shortDay } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useChecksQuery } from './endpoints.ts';
+import { useReadinessQuery } from '../readiness/index.ts';
 import { personOf, useCurrentTrainee } from '../trainee/index.ts';
 import { CapacityTable } from './CapacityTable.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
@@ -16,6 +18,7 @@ import { UnderWay } from './UnderWay.tsx';
 export function ChecksPage() {
   const trainee = useCurrentTrainee();
   const { data, error, isLoading, refetch } = useChecksQuery(trainee.id);
+  const { data: readiness } = useReadinessQuery(trainee.id);
   if (isLoading) return <Waiting />;
   const now = new Date();
   return (
@@ -44,7 +47,13 @@ export function ChecksPage() {
       ) : (
         data && (
           <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_18rem]">
-            <CapacityTable checks={data} person={personOf(trainee, now)} ageIsSure={Boolean(trainee.birthDate)} now={now} />
+            <CapacityTable
+              checks={data}
+              person={personOf(trainee, now)}
+              ageIsSure={Boolean(trainee.birthDate)}
+              sidePercent={readiness?.settings.sideDifferencePercent}
+              now={now}
+            />
             <div>
               <RecheckList capacities={data.flatMap((check) => check.capacities)} now={now} />
               <section aria-label="Occasions">
@@ -64,6 +73,7 @@ export function ChecksPage() {
 function Occasion({ check, traineeId, now }: { readonly check: CheckReply; readonly traineeId: string; readonly now: Date }) {
   const { measure } = useLibrary();
   const [open, setOpen] = useState(false);
+  const { late } = evidenceOf({ by: 'coach', happenedAt: check.takenAt, recordedAt: check.recordedAt });
   const names = [...new Set(check.trials.map((t) => measure(t.measureId).name))];
   return (
     <div className="border-b border-base-300 py-1.5">
@@ -72,6 +82,7 @@ function Occasion({ check, traineeId, now }: { readonly check: CheckReply; reado
         <span className="aside block text-sm">
           {names.length} {names.length === 1 ? 'check' : 'checks'}, {check.trials.length} trials
           {check.skips.length > 0 && `, ${check.skips.length} skipped`}, by {check.coach}
+          {late && check.recordedAt && `, entered ${shortDay(check.recordedAt, now)}`}
         </span>
       </button>
       {open && <OccasionTrials check={check} traineeId={traineeId} />}

@@ -1,5 +1,5 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { type Measure, measureSides, type OwnError, readingWithBand } from '@myokinet/core/measuring';
+import { type Measure, measureSides, type OwnError, formatReadingWithBand } from '@myokinet/core/measuring';
 import { type Instant, UNITS } from '@myokinet/core/quantities';
 import { type KeyboardEvent, useId } from 'react';
 import { type CheckDraft, cellKey, readCell, readMeasure } from '@myokinet/core/checking';
@@ -39,7 +39,7 @@ export function MeasureRow({ measure, draft, ownError, now, focus, type }: Measu
                   <TrialCell key={i} measure={measure} side={side} ordinal={i} draft={draft} type={type} errorId={`${id}-problem`} />
                 ))}
                 <output className="min-w-20 ps-1 text-sm" aria-label={`${measure.name} ${side === 'whole' ? '' : side} so far`}>
-                  {capacity && !measure.choices ? readingWithBand(measure, capacity.value, capacity.band) : ''}
+                  {capacity && !measure.choices ? formatReadingWithBand(measure, capacity.value, capacity.band) : ''}
                 </output>
               </div>
             );

@@ -1,5 +1,5 @@
 import type { CheckReply, TrialReply } from '@myokinet/core/contracts';
-import { readingInWords } from '@myokinet/core/measuring';
+import { formatReading } from '@myokinet/core/measuring';
 import { Pencil } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
@@ -40,8 +40,8 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
               <TrialFigure
                 key={t.id}
                 trial={t}
-                label={`${name}, ${t.side}, ${readingInWords(measure, t.value)}`}
-                text={readingInWords(measure, t.value)}
+                label={`${name}, ${t.side}, ${formatReading(measure, t.value)}`}
+                text={formatReading(measure, t.value)}
                 correct={() => setCorrecting(t.id)}
               />
             ))}

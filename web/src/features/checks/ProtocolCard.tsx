@@ -1,5 +1,5 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
-import { type Measure, readingInWords } from '@myokinet/core/measuring';
+import { type Measure, formatReading } from '@myokinet/core/measuring';
 import { originInWords, referencesFor } from '@myokinet/core/reference';
 import { formatAmount } from '@myokinet/core/quantities';
 import { POSE_OF_POSITION, posed } from '../../kit/figure.ts';
@@ -53,8 +53,8 @@ export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; 
       </ol>
       <p className="aside mt-3 text-sm">
         {whatCounts(measure)} Stays fresh for {measure.freshDays} days
-        {measure.aboutNextRung ? ', and is asked anew after every signature' : ''}. Reads {readingInWords(measure, measure.limits.min)} to{' '}
-        {readingInWords(measure, measure.limits.max)}. Protocol and error: {originInWords(measure.origin)}.
+        {measure.aboutNextRung ? ', and is asked anew after every signature' : ''}. Reads {formatReading(measure, measure.limits.min)} to{' '}
+        {formatReading(measure, measure.limits.max)}. Protocol and error: {originInWords(measure.origin)}.
       </p>
       {references.length > 0 && (
         <p className="aside mt-2 text-sm">

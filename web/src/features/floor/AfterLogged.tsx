@@ -1,7 +1,7 @@
 import type { CheckDto } from '@myokinet/core/contracts';
 import { doseInWords } from '@myokinet/core/drills';
 import { pencils, testedIn, verdictOn } from '@myokinet/core/floor';
-import { readingInWords } from '@myokinet/core/measuring';
+import { formatReading } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import { cleannessInWords, PROVISIONAL_WORDS } from '@myokinet/core/words';
 import { sessionLoad } from '@myokinet/core/workload';
@@ -129,8 +129,8 @@ function Shown({ person }: { readonly person: FloorPerson }) {
                 />
                 <span>
                   {measure.name}
-                  {offer.side === 'whole' ? '' : `, ${offer.side}`}: <strong>{readingInWords(measure, offer.value)}</strong>,{' '}
-                  {offer.last === undefined ? 'never checked' : `last check ${readingInWords(measure, offer.last)}`}
+                  {offer.side === 'whole' ? '' : `, ${offer.side}`}: <strong>{formatReading(measure, offer.value)}</strong>,{' '}
+                  {offer.last === undefined ? 'never checked' : `last check ${formatReading(measure, offer.last)}`}
                 </span>
               </label>
             </li>

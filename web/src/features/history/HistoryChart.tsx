@@ -1,5 +1,5 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { readingInWords } from '@myokinet/core/measuring';
+import { formatReading } from '@myokinet/core/measuring';
 import { format, startOfDay } from 'date-fns';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, Scatter, XAxis, YAxis } from 'recharts';
 import { gridLines, noLines, plainTick, roundSteps } from '../../kit/plainTick.tsx';
@@ -84,7 +84,7 @@ export function HistoryChart({ history: { measure, series }, demands, events, no
           width={levels ? 110 : 60}
           ticks={steps}
           interval={0}
-          tick={plainTick((v) => readingInWords(measure, v), 4)}
+          tick={plainTick((v) => formatReading(measure, v), 4)}
           stroke="currentColor"
         />
         {!levels && series.map((s) => band(s))}

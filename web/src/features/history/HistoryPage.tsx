@@ -1,5 +1,6 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
-import { demandInWords, demandsOn } from '@myokinet/core/ladders';
+import { demandsOn } from '@myokinet/core/ladders';
+import { demandInWords } from '@myokinet/core/words';
 import { traineeBody } from '@myokinet/core/statics';
 import { shortDay } from '@myokinet/core/quantities';
 import { format } from 'date-fns';

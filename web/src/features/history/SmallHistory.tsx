@@ -1,4 +1,4 @@
-import { readingWithBand } from '@myokinet/core/measuring';
+import { formatReadingWithBand } from '@myokinet/core/measuring';
 import { SIDE_LOOK, type DemandLine } from './HistoryChart.tsx';
 import type { MeasureHistory } from './historyOf.ts';
 
@@ -58,7 +58,7 @@ export function SmallHistory({ history: { measure, series }, demands, from, to, 
         return (
           <span key={side} className="aside block text-sm leading-tight">
             {side === 'whole' ? '' : `${side} `}
-            {last && readingWithBand(measure, last.value, last.band)}
+            {last && formatReadingWithBand(measure, last.value, last.band)}
           </span>
         );
       })}

@@ -1,6 +1,6 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import type { CheckReply, RecordReply } from '@myokinet/core/contracts';
-import { type Capacity, type Measure, measureSides, readingInWords, readingWithBand } from '@myokinet/core/measuring';
+import { type Capacity, type Measure, measureSides, formatReading, formatReadingWithBand } from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { changeInWords, originWords } from '../checks/index.ts';
 
@@ -89,8 +89,8 @@ export function eventsOf(record: RecordReply | undefined): readonly HistoryEvent
 export function occasionInWords(measure: Measure, { occasions }: Series, index: number): string {
   const now = occasions[index];
   if (!now) return 'not taken';
-  const figure = readingWithBand(measure, now.capacity.value, now.capacity.band);
-  const trials = measure.choices || now.trials.length < 2 ? '' : `, trials ${now.trials.map((t) => readingInWords(measure, t)).join(', ')}`;
+  const figure = formatReadingWithBand(measure, now.capacity.value, now.capacity.band);
+  const trials = measure.choices || now.trials.length < 2 ? '' : `, trials ${now.trials.map((t) => formatReading(measure, t)).join(', ')}`;
   const origin = now.origin ? `, ${now.origin}` : '';
   const before = occasions[index - 1];
   return `${figure}${trials}${origin}${before ? `; ${changeInWords(measure, before.capacity, now.capacity)}` : ''}`;

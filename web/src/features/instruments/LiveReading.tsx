@@ -1,5 +1,5 @@
 import { CAPTURE_SECONDS, handLoadFromScale, held, type Movement, peak, type ScalePlace, type Stream } from '@myokinet/core/instruments';
-import { type Measure, readingInWords } from '@myokinet/core/measuring';
+import { type Measure, formatReading } from '@myokinet/core/measuring';
 import { formatAmount } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import type { Instrument } from './instrument.ts';
@@ -111,7 +111,7 @@ function squeezeWords(stream: Stream): string {
 }
 
 function takenFrom(measure: Measure, movement: Movement): string {
-  const limits = `from ${readingInWords(measure, measure.limits.min)} to ${readingInWords(measure, measure.limits.max)}`;
+  const limits = `from ${formatReading(measure, measure.limits.min)} to ${formatReading(measure, measure.limits.max)}`;
   if (movement === 'squeeze') return `The highest tenth of a second counts; the check reads ${limits}.`;
   return `The mean of the last ${movement === 'step on' ? CAPTURE_SECONDS.load : CAPTURE_SECONDS.angle} s counts; the check reads ${limits}.`;
 }

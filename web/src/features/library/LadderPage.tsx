@@ -1,5 +1,5 @@
 import { doseInWords, isLoaded, handLoadInWords } from '@myokinet/core/drills';
-import { type Ladder, type Rung, rungDemandInWords } from '@myokinet/core/ladders';
+import type { Ladder, Rung } from '@myokinet/core/ladders';
 import { originInWords } from '@myokinet/core/reference';
 import { Pencil } from 'lucide-react';
 import { Link, useParams } from 'react-router';
@@ -11,7 +11,7 @@ import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { SupportNote } from './SupportNote.tsx';
 import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
-import { CAUTION_WORDS } from '@myokinet/core/words';
+import { CAUTION_WORDS, rungDemandInWords } from '@myokinet/core/words';
 
 export function LadderPage() {
   const { ladderId = '' } = useParams();

@@ -1,6 +1,6 @@
-import { rungDemandInWords } from '@myokinet/core/ladders';
+import { rungDemandInWords } from '@myokinet/core/words';
 import { askingFor } from '@myokinet/core/library';
-import { type Measure, measureSides, readingInWords } from '@myokinet/core/measuring';
+import { type Measure, measureSides, formatReading } from '@myokinet/core/measuring';
 import { UNITS } from '@myokinet/core/quantities';
 import { originInWords } from '@myokinet/core/reference';
 import { Pencil } from 'lucide-react';
@@ -61,7 +61,7 @@ function Measured({ measure: m }: { readonly measure: Measure }) {
             <Said what="Reads">
               {m.choices
                 ? m.choices.join(', ')
-                : `${readingInWords(m, m.limits.min)} to ${readingInWords(m, m.limits.max)}, in ${UNITS[m.unit].name}`}
+                : `${formatReading(m, m.limits.min)} to ${formatReading(m, m.limits.max)}, in ${UNITS[m.unit].name}`}
             </Said>
             <Said what="Good">{goodInWords(m)}</Said>
             <Said what="May be off by">{errorInWords(m)}</Said>

@@ -1,6 +1,6 @@
 import { PICTURE_TEMPLATES } from '@myokinet/core/landmarks';
 import type { Library } from '@myokinet/core/library';
-import { type DeviceReading, type Measure, readingInWords } from '@myokinet/core/measuring';
+import { type DeviceReading, type Measure, formatReading } from '@myokinet/core/measuring';
 import { formatError } from '@myokinet/core/quantities';
 
 export const DEVICE_WORDS: Readonly<Record<DeviceReading, string>> = {
@@ -20,7 +20,7 @@ export function pictureInWords(id: string, library: Library): string {
 
 /** What figures are the good ones. */
 export function goodInWords({ better, inside, choices, unit }: Measure): string {
-  if (better === 'inside' && inside) return `From ${readingInWords({ unit }, inside.from)} to ${readingInWords({ unit }, inside.to)}`;
+  if (better === 'inside' && inside) return `From ${formatReading({ unit }, inside.from)} to ${formatReading({ unit }, inside.to)}`;
   if (choices) return better === 'more' ? `Later in the row: ${choices.at(-1) ?? ''}` : `Earlier in the row: ${choices[0] ?? ''}`;
   return better === 'more' ? 'The more the better' : 'The less the better';
 }

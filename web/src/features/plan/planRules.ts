@@ -56,7 +56,7 @@ export function planRules(
 /** What the planner is asked, but for the library, which the worker opens itself. */
 export function planInput(
   { library: _, review: _review, ...rules }: TraineeRules,
-  { headrooms, planner, stopSigns }: ReadinessReply,
+  { headrooms, planner, stopSigns, settings }: ReadinessReply,
   sessions: readonly SessionDraft[],
   { now, done }: { readonly now: Date; readonly done: ReadonlySet<string> },
 ): Omit<BlockInput, 'library'> {
@@ -64,6 +64,7 @@ export function planInput(
   return {
     ...rules,
     headrooms,
+    sidePercent: settings.sideDifferencePercent,
     notBefore: today,
     knownDrills: planner.knownDrills,
     didWell: planner.didWell,

@@ -1,4 +1,4 @@
-import { type Capacity, changeBetween, type Measure, readingInWords, readingWithBand } from '@myokinet/core/measuring';
+import { type Capacity, changeBetween, type Measure, formatReading, formatReadingWithBand } from '@myokinet/core/measuring';
 import { formatAmount, formatBand, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { originInWords } from '@myokinet/core/reference';
@@ -51,7 +51,8 @@ export function RowDetails({
               {h.capacity && before && <span className="aside block text-sm">{sinceWords(measure, before, h.capacity, now)}</span>}
               {earlier.length > 0 && (
                 <span className="aside block text-sm">
-                  Earlier: {earlier.map((c) => `${readingWithBand(measure, c.value, c.band)} (${shortDay(c.takenAt, now)})`).join(' · ')}
+                  Earlier:{' '}
+                  {earlier.map((c) => `${formatReadingWithBand(measure, c.value, c.band)} (${shortDay(c.takenAt, now)})`).join(' · ')}
                 </span>
               )}
             </li>
@@ -65,7 +66,7 @@ export function RowDetails({
 function sinceWords(measure: Measure, before: Capacity, latest: Capacity, now: Date): string {
   const { difference, detectable, real } = changeBetween(before, latest);
   const { unit } = measure;
-  if (measure.choices) return `${readingInWords(measure, before.value)} on ${shortDay(before.takenAt, now)}.`;
+  if (measure.choices) return `${formatReading(measure, before.value)} on ${shortDay(before.takenAt, now)}.`;
   const size = formatAmount(Math.abs(difference), unit);
   const direction = difference >= 0 ? 'more' : 'less';
   const judgement = real ? 'a real change' : `inside the error band (${formatBand(detectable, unit)} would be real)`;

@@ -1,6 +1,5 @@
-import { demandInWords } from '@myokinet/core/ladders';
-import { type Capacity, type Measure, type MeasureOf, readingWithBand } from '@myokinet/core/measuring';
-import { headroomInWords } from '@myokinet/core/words';
+import { type Capacity, type Measure, type MeasureOf, formatReadingWithBand } from '@myokinet/core/measuring';
+import { demandInWords, headroomInWords } from '@myokinet/core/words';
 import { byUrgency, checkKey, type Headroom, type HeadroomState, overDemand } from '@myokinet/core/readiness';
 
 /** One demand as a row of the chart: its sides, the worse one deciding the words. */
@@ -88,5 +87,5 @@ export function markOf(h: Headroom, trails: Readonly<Record<string, readonly Cap
 
 /** `160° ± 3°`, or that it was never taken. */
 export function figureWords({ capacity }: Headroom, measure: Measure): string {
-  return capacity ? readingWithBand(measure, capacity.value, capacity.band) : 'never checked';
+  return capacity ? formatReadingWithBand(measure, capacity.value, capacity.band) : 'never checked';
 }
