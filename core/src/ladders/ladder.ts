@@ -1,5 +1,5 @@
 import { type BodySide, sidesOf } from '../anatomy/index.ts';
-import { type Measure, type MeasureOf } from '../measuring/index.ts';
+import type { MeasureOf } from '../measuring/index.ts';
 import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
 import { type KnownBody, plannedLoad, type PoseName, type SupportPlan } from '../statics/index.ts';
