@@ -121,6 +121,15 @@ const WRITES: readonly Write[] = [
   ['SessionDto', 'POST', () => `${at}/sessions`, () => ({ ...sessionDto(new Date(past())), symptoms: [symptomDto(new Date(past()))] })],
   ['SymptomDto', 'POST', () => `${at}/symptoms`, () => ({ ...symptomDto(new Date(past())) })],
   ['StopSignClosureDto', 'POST', () => `${at}/stop-sign-closures`, () => ({ id: v7(), symptomId: v7(), ground: 'seen by a doctor' })],
+  [
+    'LastingPainDto',
+    'POST',
+    () => `${at}/lasting-pains`,
+    () => ({
+      ...{ id: v7(), place: 'elbow', side: 'left', level: 2, role: 'physiotherapist', consultedOn: past().slice(0, 10) },
+      said: 'Known for years, may be loaded.',
+    }),
+  ],
   ['ClearanceDto', 'POST', () => `${at}/clearances`, () => ({ id: v7(), ladderId: 'push-up', rungId: 'wall', initials: 'AS' })],
   ['WithdrawalDto', 'POST', () => `${at}/withdrawals`, () => ({ id: v7(), clearanceId: v7(), reason: 'because of it' })],
   [

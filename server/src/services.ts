@@ -21,6 +21,7 @@ import { readinessStore, type ReadinessStore } from './readiness/store.ts';
 import { batteryStore, type BatteryStore } from './batteries/store.ts';
 import { emergencyStore, type EmergencyStore } from './emergencies/store.ts';
 import { screeningStore, type ScreeningStore } from './screenings/store.ts';
+import { lastingPainStore, type LastingPainStore } from './screenings/lastingStore.ts';
 import { symptomStore, type SymptomStore } from './symptoms/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
@@ -34,6 +35,7 @@ export interface Services {
   readonly schools: SchoolStore;
   readonly emergencies: EmergencyStore;
   readonly screenings: ScreeningStore;
+  readonly lastingPains: LastingPainStore;
   readonly trainees: TraineeStore;
   readonly calibrations: CalibrationStore;
   readonly bands: BandStore;
@@ -61,7 +63,8 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const emergencies = emergencyStore(context);
   const screenings = screeningStore(context, emergencies);
   const calibrations = calibrationStore(context, scope);
-  const trainees = traineeStore(context, { screenings, calibrations });
+  const lastingPains = lastingPainStore(context);
+  const trainees = traineeStore(context, { screenings, calibrations, lastingPains });
   const clearances = clearanceStore(context, library, scope);
   const symptoms = symptomStore(context, { trainees, clearances });
   const sessions = sessionStore(context, { trainees, clearances, symptoms, library, scope });
@@ -77,6 +80,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     schools: schoolStore(context),
     emergencies,
     screenings,
+    lastingPains,
     trainees,
     calibrations,
     bands: bandStore(context),

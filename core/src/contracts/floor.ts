@@ -17,7 +17,16 @@ import type { BodySide } from '../anatomy/index.ts';
 import { DRILL_SKIP_REASONS, FLOOR_EVENT_FIELDS, FLOOR_EVENT_OPTIONS, type FloorEventKind, type FloorFieldRule } from '../floor/index.ts';
 import { SESSION_FORMS, type SessionForm } from '../planning/index.ts';
 import { FEELINGS } from '../readiness/index.ts';
-import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
+import {
+  BODY_PLACES,
+  type BodyPlace,
+  type Retest,
+  RETESTS,
+  SYMPTOM_KINDS,
+  SYMPTOM_MOMENTS,
+  type SymptomKind,
+  type SymptomMoment,
+} from '../safety/index.ts';
 import { IsDrillId, IsFaultId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
@@ -60,6 +69,8 @@ class FloorSymptomValuesDto {
   @IsIn(SIDES) side!: BodySide;
   @IsIn(SYMPTOM_KINDS) kind!: SymptomKind;
   @IsIn(SYMPTOM_MOMENTS) moment!: SymptomMoment;
+  /** Of what was sharp: whether it went on a second, lighter try. */
+  @IsOptional() @IsIn(RETESTS) retest?: Retest | null;
 }
 
 const between = (label: string, min: number, max: number): readonly PropertyDecorator[] => {

@@ -52,7 +52,7 @@ export {
   TemplateItemDto,
   TemplateSessionDto,
 } from './brief.ts';
-export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto } from './session.ts';
+export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, SymptomDto, LastingPainDto } from './session.ts';
 export { FloorCloseDto, FloorHeadDto, FloorItemDto, FloorPatchDto, FloorPhotoDto } from './floor.ts';
 export { FACT_KINDS, type FactKind, SessionCorrectionDto, SymptomCorrectionDto, TakenBackDto } from './correction.ts';
 export { GateSettingsDto } from './gateSettings.ts';
@@ -91,7 +91,9 @@ export type {
   RepeatabilityReply,
   BatteryReply,
   SessionReply,
+  LastingPainReply,
   StopSignReply,
+  SymptomReply,
   TodayItem,
   TraineeReply,
   TrialReply,

@@ -5,7 +5,18 @@ import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
-import type { EmergencyFact, BeightonTest, CautionInForce, Consultation, ScreeningAnswer, ScreeningOutcome } from '../safety/index.ts';
+import type {
+  BeightonTest,
+  CautionInForce,
+  ClosingProblem,
+  Consultation,
+  EmergencyFact,
+  LastingPain,
+  ProfessionalRole,
+  ScreeningAnswer,
+  ScreeningOutcome,
+  Symptom,
+} from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
@@ -26,6 +37,8 @@ import type { TraineeDto } from './trainee.ts';
 export type TraineeReply = TraineeDto & {
   readonly savedAt: Instant;
   readonly screening: ScreeningOutcome;
+  /** Known, lasting pains, newest word first. */
+  readonly lastingPains: readonly LastingPainReply[];
   /** What scale readings have taught the model; absent where there are none that count. */
   readonly belief?: Belief;
 };
@@ -100,7 +113,24 @@ export interface StopSignReply {
   readonly symptomId: string;
   readonly reason: string;
   readonly at: Instant;
-  readonly closure?: { readonly ground: string; readonly closedAt: Instant };
+  readonly closure?: {
+    readonly ground: string;
+    readonly closedAt: Instant;
+    /** On whose word; absent where the coach closed it. */
+    readonly role?: ProfessionalRole;
+    readonly consultedOn?: CalendarDay;
+  };
+  /** Why the coach alone may not close it yet; absent where the coach may. */
+  readonly problem?: ClosingProblem;
+}
+
+/** A symptom on record, as it was judged then. */
+export type SymptomReply = SymptomDto & Pick<Symptom, 'at' | 'judged'>;
+
+export interface LastingPainReply extends LastingPain {
+  readonly id: string;
+  readonly said: string;
+  readonly recordedAt: Instant;
 }
 
 export interface TrialReply {
@@ -186,7 +216,8 @@ export interface PlanUse {
   readonly days: readonly string[];
 }
 
-export type SessionReply = SessionDto & {
+export type SessionReply = Omit<SessionDto, 'symptoms'> & {
+  readonly symptoms: readonly SymptomReply[];
   /** Its first version: stays the same through corrections. */
   readonly originId: string;
   readonly clean: boolean;
@@ -259,7 +290,7 @@ export interface ClearanceReply extends MayBeUnreadable {
 export interface RecordReply {
   readonly sessions: readonly SessionReply[];
   /** Reported outside a session. */
-  readonly symptoms: readonly SymptomDto[];
+  readonly symptoms: readonly SymptomReply[];
   readonly stopSigns: readonly StopSignReply[];
   readonly clearances: readonly ClearanceReply[];
   readonly takenBack: readonly TakenBackReply[];

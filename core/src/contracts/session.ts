@@ -3,15 +3,37 @@ import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max,
 import type { BodySide } from '../anatomy/index.ts';
 import type { FaultId } from '../drills/index.ts';
 import { DRILL_SKIP_REASONS, type DrillSkipReason } from '../floor/index.ts';
-import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, SYMPTOM_MOMENTS, type SymptomKind, type SymptomMoment } from '../safety/index.ts';
+import {
+  BODY_PLACES,
+  type BodyPlace,
+  LASTING_MOST,
+  PROFESSIONAL_ROLES,
+  type ProfessionalRole,
+  type Retest,
+  RETESTS,
+  SYMPTOM_KINDS,
+  SYMPTOM_MOMENTS,
+  type SymptomKind,
+  type SymptomMoment,
+} from '../safety/index.ts';
 import { type Feeling, FEELINGS } from '../readiness/index.ts';
-import { IsDrillId, IsFaultId, IsNotBelow, IsPastInstant, IsWritten } from './decorators.ts';
+import type { CalendarDay } from '../quantities/index.ts';
+import { IsDrillId, IsFaultId, IsNotBelow, IsPastDay, IsPastInstant, IsPlainText, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 import { Part, Parts } from './parts.ts';
+import { rule } from './rule.ts';
 
 export const MOST_AMOUNT = 3600;
 const SIDES = ['left', 'right', 'whole'] as const;
+
+/** Who and when belong together. */
+const IsDayOfWord = () =>
+  rule('isDayOfWord', (day, { role }) => {
+    if (role && !day) return 'Say on which day the professional was heard.';
+    return day && !role ? 'Say who by role was heard.' : undefined;
+  });
+
 export const TEN = 'must be a whole number from 0 to 10.';
 
 export class FaultSeenDto {
@@ -58,6 +80,8 @@ export class SymptomDto {
   @IsIn(SIDES) side!: BodySide;
   @IsIn(SYMPTOM_KINDS) kind!: SymptomKind;
   @IsIn(SYMPTOM_MOMENTS) moment!: SymptomMoment;
+  /** Of what was sharp: whether it went on a second, lighter try. */
+  @IsOptional() @IsIn(RETESTS) retest?: Retest | null;
   @IsWritten('The note', { max: LIMITS.note }) note!: string;
 }
 
@@ -81,10 +105,27 @@ export class SessionDto {
   @Parts(() => SymptomDto) @ArrayMaxSize(LIMITS.symptomsPerSession) @IsArray() symptoms!: SymptomDto[];
 }
 
-/** The coach closes a stop sign and says on what ground. */
+/** A stop sign is closed: on what ground, and, where it is not the coach's to close, on whose word. */
 export class StopSignClosureDto {
   @IsUUID('7') id!: string;
   @IsUUID('7') symptomId!: string;
   @IsWritten('The ground', { min: 5, max: LIMITS.reason, needed: 'Say on what ground, in at least 5 characters.' })
   ground!: string;
+  /** The licensed professional who was heard; absent where the coach closes it. */
+  @IsOptional() @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` }) role?: ProfessionalRole | null;
+  @IsDayOfWord() @IsOptional() @IsPastDay('The day on which the professional was heard') consultedOn?: CalendarDay | null;
+}
+
+/** A lasting pain that a licensed professional has looked at, and what is usual; 0 says that it is over. */
+export class LastingPainDto {
+  @IsUUID('7') id!: string;
+  @IsIn(BODY_PLACES) place!: BodyPlace;
+  @IsIn(SIDES) side!: BodySide;
+  @Max(LASTING_MOST, { message: `What is usual is at most ${LASTING_MOST} of 10.` })
+  @Min(0, { message: 'What is usual is at least 0.' })
+  @IsInt({ message: `What is usual is a whole number from 0 to ${LASTING_MOST}.` })
+  level!: number;
+  @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` }) role!: ProfessionalRole;
+  @IsPastDay('The day on which the professional was heard') consultedOn!: CalendarDay;
+  @IsPlainText('What was seen and said', { min: 5, max: LIMITS.reason }) said!: string;
 }

@@ -2,7 +2,7 @@ import { sideLabel } from '../anatomy/index.ts';
 import { BREATH_SECONDS, type Drill, strainOf } from '../drills/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
 import { STATION_SECONDS } from '../planning/index.ts';
-import { type CautionInForce, isStraining, symptomResponse } from '../safety/index.ts';
+import { type CautionInForce, isStraining, type SymptomContext, symptomResponses } from '../safety/index.ts';
 import { responseInWords, cautionInWords } from '../words/index.ts';
 import type { SetPlace } from './events.ts';
 import { type ItemState, type RunState, samePlace, sidesOfDrill } from './run.ts';
@@ -36,6 +36,8 @@ export interface Holds {
   readonly stopSigns: readonly string[];
   /** Cautions in force: each closes what it closes, also of what was planned before. */
   readonly cautions: readonly CautionInForce[];
+  /** What a symptom of the run is read beside; strictly where that is not known. */
+  readonly felt?: SymptomContext | undefined;
 }
 
 /**
@@ -44,10 +46,14 @@ export interface Holds {
  *
  * @throws Refusal `drill-unknown`
  */
-export function closedBecause(drill: Drill, { symptoms }: Pick<RunState, 'symptoms'>, { stopSigns, cautions }: Holds): string | undefined {
+export function closedBecause(
+  drill: Drill,
+  { symptoms }: Pick<RunState, 'symptoms'>,
+  { stopSigns, cautions, felt }: Holds,
+): string | undefined {
   const emergency = cautions.find((c) => c.id === 'emergency' && !c.permit);
   if (emergency) return cautionInWords(emergency);
-  const responses = symptoms.map((s) => symptomResponse([s], [])).filter((r) => r.act === 'stop');
+  const responses = symptomResponses(symptoms, felt ?? { history: [] }).filter((r) => r.act === 'stop');
   const hurt = responses.find((r) =>
     [drill.joint, ...drill.alsoWorks, ...(drill.handLoad?.joints ?? [])].some((j) => r.joints.includes(j)),
   );

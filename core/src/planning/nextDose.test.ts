@@ -34,7 +34,7 @@ const felt = (days: number, feeling: Feeling) => done(days, { sets: [{ amount: 5
 const symptom = (intensity: number, kind: Symptom['kind'] = 'ache'): Symptom => ({
   intensity,
   kind,
-  place: 'wrist',
+  place: 'elbow',
   side: 'left',
   moment: 'during',
   at: daysAgo(1),
@@ -65,7 +65,7 @@ describe('the next dose by count', () => {
       'a fault stayed',
     ],
     ['effort of 8', { effort: 8 }, 'effort was 8 of 10'],
-    ['pain of 3', { symptoms: [symptom(3)] }, 'ache 3/10, left wrist'],
+    ['pain of 3', { symptoms: [symptom(3)] }, 'ache 3/10, left elbow'],
     [
       'a set short of the top',
       { sets: Array.from({ length: withDial.dose.sets }, () => ({ amount: withDial.dose.min - 1, faults: [] })) },

@@ -1,7 +1,7 @@
 import type { Dose, Drill } from '../drills/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
 import { type Feeling } from '../readiness/index.ts';
-import { QUIET_UP_TO, type Symptom } from '../safety/index.ts';
+import { judgementOf, type Symptom } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { stopSignInWords, symptomInWords } from '../words/index.ts';
 
@@ -66,10 +66,10 @@ export function nextDose(
 ): NextDose | undefined {
   const last = history[0];
   if (!last) return undefined;
-  const sign = last.symptoms.map(stopSignInWords).find((s) => s !== undefined);
+  const sign = last.symptoms.map((s) => stopSignInWords(s)).find((s) => s !== undefined);
   if (sign) return change('back', -STEP_BACK, `${sign} The next dose is a step easier.`, planned);
-  const worst = last.symptoms.toSorted((a, b) => b.intensity - a.intensity)[0];
-  if (worst && worst.intensity > QUIET_UP_TO) return change('same', 0, `The same again: ${symptomInWords(worst)}.`, planned);
+  const worst = last.symptoms.filter((s) => !judgementOf(s).quiet).toSorted((a, b) => b.intensity - a.intensity)[0];
+  if (worst) return change('same', 0, `The same again: ${symptomInWords(worst)}.`, planned);
   return school === 'feel' ? byFeel(history, planned) : byCount(history, planned);
 }
 
@@ -105,7 +105,7 @@ function troubleOf(done: DrillDone, { dose }: Pick<Drill, 'dose'>): string | und
 
 function byFeel(history: readonly DrillDone[], planned: Planned): NextDose {
   const felt = history.slice(0, CLEAN_IN_A_ROW).map(({ sets }) => hardest(sets.flatMap((s) => s.feeling ?? [])));
-  if (felt[0] === 'locked up') return change('back', -STEP_BACK, 'It felt locked up: a step easier, and a look at the set-up.', planned);
+  if (felt[0] === 'locked up') return change('back', -STEP_BACK, 'It was clenched: a step easier, and a look at the set-up.', planned);
   if (felt[0] === 'too much') return change('less', -STEP, 'It felt too much.', planned);
   if (felt.length === CLEAN_IN_A_ROW && felt.every((f) => f === 'too easy')) return change('more', STEP, 'Too easy twice.', planned);
   if (felt[0] === 'too easy') return change('same', 0, 'Too easy once; twice earns more.', planned);

@@ -56,9 +56,9 @@ describe('a session is clean', () => {
     [
       'an ache of 3',
       session([item([30, 30, 30])], {
-        symptoms: [{ intensity: 3, kind: 'ache', place: 'wrist', side: 'left', moment: 'during', at: instant('2026-11-01T10:00:00Z') }],
+        symptoms: [{ intensity: 3, kind: 'ache', place: 'elbow', side: 'left', moment: 'during', at: instant('2026-11-01T10:00:00Z') }],
       }),
-      /ache 3\/10, left wrist/,
+      /Ache 3\/10, left elbow/,
     ],
     ['warm-up only', session([item([20], { drillId: 'wrist-circles', plannedSets: 1, max: 20 })]), /No blade, stability/],
   ])('but not with %s', (_, logged, reason) => {
@@ -212,7 +212,7 @@ describe('one set is enough to spoil it', () => {
     const felt = (kind: 'ache' | 'sharp', moment: 'during' | 'next morning') =>
       cleanness(
         session([item([30, 30, 30])], {
-          symptoms: [{ intensity: 3, kind, place: 'wrist', side: 'left', moment, at: instant('2026-11-01T10:00:00Z') }],
+          symptoms: [{ intensity: 3, kind, place: 'elbow', side: 'left', moment, at: instant('2026-11-01T10:00:00Z') }],
         }),
       ).finding.code;
     expect([felt('ache', 'during'), felt('ache', 'next morning'), felt('sharp', 'next morning')]).toEqual([

@@ -2,7 +2,7 @@ import type { Side } from '../anatomy/index.ts';
 import { LOADING_PHASES } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import type { Instant } from '../quantities/index.ts';
-import { isStopSign, QUIET_UP_TO, type Symptom } from '../safety/index.ts';
+import { isStopSign, judgementOf, type Symptom } from '../safety/index.ts';
 import type { Feeling, LoggedSet } from './loggedSet.ts';
 import type { Practised } from './practised.ts';
 
@@ -47,7 +47,7 @@ const HARD_EFFORT = 8;
 /**
  * Whether a session counts as clean: every blade, stability, skill and strength drill done in all
  * its sets at the top of its dose (by feel: "right" or "too easy", with at least the least of the dose), each confirmed by somebody, no fault left unmended,
- * effort below 8, no stop sign, symptoms at most 2.
+ * effort below 8, no stop sign, nothing felt beyond what is quiet.
  *
  * @throws Refusal `drill-unknown`
  * @example cleanness({ items: [], effort: 5, symptoms: [] }, library) // { clean: false, finding: { code: 'nothing-loading' } }
@@ -60,11 +60,16 @@ export function cleanness(session: LoggedSession, library: Library): Cleanness {
     if (wrong) return unclean(wrong);
   }
   if (session.effort >= HARD_EFFORT) return unclean({ code: 'effort', effort: session.effort, limit: HARD_EFFORT });
-  const stop = session.symptoms.find(isStopSign);
-  if (stop) return unclean({ code: 'stop-sign', symptom: stop });
-  const felt = session.symptoms.find((s) => s.moment !== 'next morning' && s.intensity > QUIET_UP_TO);
-  if (felt) return unclean({ code: 'symptom', symptom: felt });
-  return { clean: true, finding: { code: 'clean' } };
+  const felt = spoiledBy(session.symptoms);
+  return felt ? unclean(felt) : { clean: true, finding: { code: 'clean' } };
+}
+
+/** The symptom that keeps a session from being clean, whatever was done; also one that was reported or corrected later. */
+export function spoiledBy(symptoms: readonly Symptom[]): CleanFinding | undefined {
+  const stop = symptoms.find(isStopSign);
+  if (stop) return { code: 'stop-sign', symptom: stop };
+  const felt = symptoms.find((s) => s.moment !== 'next morning' && !judgementOf(s).quiet);
+  return felt && { code: 'symptom', symptom: felt };
 }
 
 function wrongWith(item: LoggedItem, library: Library): CleanFinding | undefined {

@@ -145,7 +145,7 @@ describe('each condition closes it by itself, with a sentence', () => {
   it('a symptom above two within seven days, and not one of nine days ago', () => {
     const ache = (daysAgo: number): Symptom => ({
       intensity: 3,
-      place: 'wrist',
+      place: 'elbow',
       side: 'left',
       kind: 'ache',
       moment: 'during',
@@ -154,7 +154,7 @@ describe('each condition closes it by itself, with a sentence', () => {
     expect(unmet({ symptoms: [ache(6)] })).toMatchObject([
       {
         rule: 'symptoms',
-        sentence: 'Wed 18 Nov: ache 3/10, left wrist, during. 7 days at 2/10 or less are needed, none of a stopping kind.',
+        sentence: 'Wed 18 Nov: ache 3/10, left elbow, during. 7 quiet days after it are needed.',
       },
     ]);
     expect(unmet({ symptoms: [ache(9)] })).toEqual([]);
@@ -169,6 +169,26 @@ describe('each condition closes it by itself, with a sentence', () => {
     expect(unmet({ sessions: [session(2, { symptoms: [sore] }), session(5)] })).toMatchObject([{ rule: 'mornings' }]);
     const before: Symptom = { ...sore, moment: 'before' };
     expect(unmet({ sessions: [session(2, { symptoms: [before, sore] }), session(5)] })).toEqual([]);
+    // Muscles that are a little sore are no worse morning; very sore ones are.
+    const muscles = (intensity: number): Symptom => ({ ...sore, kind: 'soreness', intensity });
+    expect(unmet({ sessions: [session(2, { symptoms: [muscles(4)] }), session(5)] })).toEqual([]);
+    expect(unmet({ sessions: [session(2, { symptoms: [muscles(5)] }), session(5)] })).toMatchObject([{ rule: 'mornings' }]);
+  });
+
+  it('at a place of lasting pain one point more may be there on the morning, if it is gone after two days', () => {
+    const usual = 2;
+    const at = (intensity: number, hoursAfter: number): Symptom => ({
+      ...quietMorning(now),
+      ...{ intensity, kind: 'ache', at: addDays(now, -3 + hoursAfter / 24), judged: { quiet: intensity <= usual, usual } },
+    });
+    const found = (...felt: readonly Symptom[]) =>
+      unmet({ sessions: [session(3, { symptoms: felt.slice(0, 1) }), session(5)], symptoms: felt.slice(1) }).map((f) => f.rule);
+    expect(found(at(2, 20))).toEqual([]);
+    expect(found(at(3, 20))).toEqual([]);
+    expect(found(at(4, 20))).toEqual(['mornings']);
+    expect(found(at(3, 20), { ...at(3, 48), judged: { quiet: true, usual } })).toEqual(['mornings']);
+    expect(found(at(3, 20), { ...at(3, 47), judged: { quiet: true, usual } })).toEqual([]);
+    expect(found(at(3, 20), at(2, 60))).toEqual([]);
   });
 
   it.each<[string, readonly SessionFact[]]>([

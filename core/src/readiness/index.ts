@@ -15,6 +15,7 @@ export {
   type CleanFinding,
   type Cleanness,
   type LoggedItem,
+  spoiledBy,
   type LoggedSession,
   type SessionFact,
 } from './cleanSession.ts';

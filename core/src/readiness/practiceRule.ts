@@ -1,5 +1,5 @@
 import { daysBetween, type Instant } from '../quantities/index.ts';
-import type { SessionFact } from './cleanSession.ts';
+import { type SessionFact, spoiledBy } from './cleanSession.ts';
 import type { GateFinding } from './findings.ts';
 import type { GateInput } from './gateInput.ts';
 import type { GateSettings } from './settings.ts';
@@ -17,7 +17,11 @@ export function cleanSessions(input: GateInput, settings: GateSettings): GateFin
   const { sessions, practice, since, now } = input;
   const { cleanSessions: needed, hoursApart, sessionWindowDays: windowDays } = settings;
   const counting = sessions.filter(
-    (s) => s.clean && daysBetween(s.performedAt, now) <= windowDays && s.practised.some((p) => p.top && isPractice(p, practice)),
+    (s) =>
+      s.clean &&
+      !spoiledBy(s.symptoms) &&
+      daysBetween(s.performedAt, now) <= windowDays &&
+      s.practised.some((p) => p.top && isPractice(p, practice)),
   );
   const counted = Math.min(needed, practisedSessions(counting, practice, since, now, hoursApart).length);
   return [

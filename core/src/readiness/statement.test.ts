@@ -3,8 +3,8 @@ import { describe, expect, inject, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
 import { openLibrary } from '../library/index.ts';
 import type { Capacity, Provisional, SkipReason } from '../measuring/index.ts';
-import { instant, type Instant } from '../quantities/index.ts';
-import type { Symptom, SymptomKind } from '../safety/index.ts';
+import { calendarDay, instant, type Instant } from '../quantities/index.ts';
+import { judgeSymptom, type Symptom, type SymptomKind } from '../safety/index.ts';
 import { bodyModel } from '../statics/index.ts';
 import { checkKey, judgeReadiness, practisedIn, sessionCleanness, type SessionFact } from './index.ts';
 
@@ -36,6 +36,10 @@ interface Felt {
   readonly place: 'wrist' | 'shoulder';
   readonly side: 'left' | 'right';
   readonly moment: Symptom['moment'];
+  /** It went at once on a second try. */
+  readonly gone?: boolean;
+  /** What a professional has called usual at that place. */
+  readonly usual?: number;
   readonly closedAt?: number;
 }
 interface Session {
@@ -86,8 +90,23 @@ const library = openLibrary({
   ],
 });
 
-const STOPPING: readonly string[] = ['sharp', 'pinch', 'numbness or tingling', 'locked up'];
-const stops = (f: Felt) => f.intensity >= 5 || (f.intensity > 0 && STOPPING.includes(f.kind));
+const BRIEF: readonly string[] = ['sharp', 'pinch'];
+const STOPPING: readonly string[] = ['numbness or tingling', 'weakness', 'locked up', 'swelling'];
+/** One after the other, as it stands on the page of safety. */
+function stops(f: Felt): boolean {
+  if (f.intensity === 0) return false;
+  if (STOPPING.includes(f.kind)) return true;
+  if (BRIEF.includes(f.kind)) return f.intensity > 2 || !f.gone;
+  if (f.kind === 'soreness') return false;
+  if (f.intensity >= 5) return true;
+  return f.usual === undefined && f.place === 'wrist' && f.intensity >= 3;
+}
+function loud(f: Felt): boolean {
+  if (f.intensity === 0) return false;
+  if (stops(f) || BRIEF.includes(f.kind)) return true;
+  if (f.kind === 'soreness') return f.intensity > 4;
+  return f.intensity > 2 && f.intensity > (f.usual ?? 0);
+}
 const midnight = (at: number) => {
   const day = new Date(at);
   return new Date(day.getFullYear(), day.getMonth(), day.getDate()).getTime();
@@ -138,7 +157,7 @@ function mayOpen(h: History): boolean {
       lastStop = Math.max(lastStop, f.at);
       if (f.closedAt === undefined || NOW - f.closedAt <= 7 * DAY) return false;
     }
-    if (NOW - f.at <= 7 * DAY && (f.intensity > 2 || stops(f))) return false;
+    if (NOW - f.at <= 7 * DAY && loud(f)) return false;
   }
   for (const s of h.sessions) {
     const mornings = s.felt.filter((f) => f.moment === 'next morning' && midnight(f.at) > midnight(s.at));
@@ -147,7 +166,16 @@ function mayOpen(h: History): boolean {
       if (NOW - m.at > 7 * DAY) continue;
       let before = 0;
       for (const f of s.felt) if (f.moment === 'before' && f.place === m.place && f.side === m.side) before = Math.max(before, f.intensity);
-      if (m.intensity > before) return false;
+      if (m.kind === 'soreness' && !loud(m)) continue;
+      if (m.usual === undefined) {
+        if (m.intensity > before) return false;
+        continue;
+      }
+      const more = m.intensity - Math.max(before, m.usual);
+      if (more > 1) return false;
+      if (more === 1)
+        for (const f of all)
+          if (f.place === m.place && f.side === m.side && f.intensity >= m.intensity && f.at - s.at >= 48 * HOUR) return false;
     }
   }
   if (h.screenedAt === undefined || NOW - h.screenedAt > 365 * DAY) return false;
@@ -166,7 +194,7 @@ function mayOpen(h: History): boolean {
       s.amounts.every((n) => n >= s.planned.max) &&
       !s.faultStayed &&
       s.effort < 8 &&
-      s.felt.every((f) => !stops(f) && (f.moment === 'next morning' || f.intensity <= 2));
+      s.felt.every((f) => !stops(f) && (f.moment === 'next morning' || !loud(f)));
     if (!clean || s.drillId !== PRACTICE || good < 2 || s.lighter > 0.1 + 1e-9) continue;
     if (s.at <= since || NOW - s.at > 28 * DAY || s.at > NOW + 5 * 60_000) continue;
     if (s.plannedId !== undefined && plans.has(s.plannedId)) continue;
@@ -179,7 +207,14 @@ function mayOpen(h: History): boolean {
 }
 
 const iso = (at: number): Instant => instant(new Date(at));
-const symptomOf = ({ closedAt: _, at, ...felt }: Felt): Symptom => ({ ...felt, at: iso(at) });
+/** As the server would have judged it when it was recorded. */
+function symptomOf({ closedAt: _, at, gone, usual, ...felt }: Felt): Symptom {
+  const symptom: Symptom = { ...felt, at: iso(at), ...(gone ? { retest: 'gone' } : {}) };
+  const consultedOn = calendarDay(new Date(at - 9 * DAY));
+  const { place, side } = felt;
+  const lasting = usual === undefined ? [] : [{ place, side, level: usual, role: 'physiotherapist' as const, consultedOn }];
+  return { ...symptom, judged: judgeSymptom(symptom, { history: [], lasting }) };
+}
 
 /** The same history by way of the program. */
 function programOpens(h: History): boolean {
@@ -267,7 +302,9 @@ function history(random: seedrandom.PRNG): History {
           felt({
             at: morningAt,
             moment: 'next morning',
-            intensity: odd(0.08) ? one([1, 2]) : 0,
+            intensity: odd(0.12) ? one([1, 2, 3]) : 0,
+            ...(odd(0.2) ? { kind: 'soreness' as const } : {}),
+            ...(odd(0.2) ? { usual: one([1, 2]) } : {}),
             ...(before[0] ? { place: before[0].place, side: odd(0.3) ? 'left' : before[0].side } : {}),
           }),
         ];
@@ -296,8 +333,10 @@ function history(random: seedrandom.PRNG): History {
           ? [
               felt({
                 at,
-                kind: one(['sharp', 'ache'] as const),
+                kind: one(['sharp', 'ache', 'soreness', 'swelling'] as const),
                 intensity: one([1, 2, 3, 5]),
+                gone: odd(0.5),
+                ...(odd(0.3) ? { usual: one([1, 2, 3]) } : {}),
                 ...(odd(0.5) ? { closedAt: days(0, 12) } : {}),
               }),
             ]
@@ -323,8 +362,10 @@ function history(random: seedrandom.PRNG): History {
     elsewhere: odd(0.15)
       ? [
           felt({
-            kind: one(['ache', 'sharp', 'stretch'] as const),
-            intensity: one([1, 2, 3, 6]),
+            kind: one(['ache', 'sharp', 'stretch', 'soreness', 'weakness'] as const),
+            intensity: one([1, 2, 3, 4, 6]),
+            gone: odd(0.5),
+            ...(odd(0.3) ? { usual: one([1, 2, 3]) } : {}),
             ...(odd(0.6) ? { closedAt: days(0, 12) } : {}),
           }),
         ]

@@ -39,21 +39,37 @@ export { PROFESSIONAL_ROLES, type ProfessionalRole } from './professionals.ts';
 export {
   SYMPTOM_ACTS,
   symptomResponse,
+  symptomResponses,
   type HoldReason,
   type ResponseFinding,
   type SymptomAct,
   type SymptomResponse,
 } from './symptomResponse.ts';
 export {
+  AGAIN_DAYS,
+  BRIEF_KINDS,
+  isStopSign,
+  judgementOf,
+  judgeSymptom,
+  QUIET_UP_TO,
+  sorenessOf,
+  STOP_FROM,
+  tryAgain,
+  type SymptomContext,
+} from './painRule.ts';
+export { LASTING_DAYS, LASTING_MOST, usualAt, type LastingPain } from './lastingPain.ts';
+export { closingProblem, PAINLESS_HOURS, type ClosingProblem, type HeardWord } from './closing.ts';
+export {
   atSamePlace,
   BODY_PLACES,
-  isStopSign,
-  QUIET_UP_TO,
-  STOP_FROM,
+  RETESTS,
   SYMPTOM_KINDS,
   SYMPTOM_MOMENTS,
   type BodyPlace,
+  type Retest,
+  type StopCode,
   type Symptom,
+  type SymptomJudgement,
   type SymptomKind,
   type SymptomMoment,
 } from './symptoms.ts';

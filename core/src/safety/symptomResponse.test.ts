@@ -1,20 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, instant } from '../quantities/index.ts';
-import { BODY_PLACES, isStopSign, type Symptom, SYMPTOM_ACTS, SYMPTOM_KINDS, symptomResponse } from './index.ts';
+import { BODY_PLACES, judgeSymptom, type Symptom, SYMPTOM_ACTS, SYMPTOM_KINDS, symptomResponse } from './index.ts';
 
 const now = instant('2026-11-26T18:00:00Z');
 const felt = (own: Partial<Symptom> = {}): Symptom => ({
   intensity: 2,
   kind: 'ache',
-  place: 'wrist',
+  place: 'shoulder',
   side: 'left',
   moment: 'during',
   at: now,
   ...own,
 });
 const before = (days: number, own: Partial<Symptom> = {}) => felt({ at: addDays(now, -days), ...own });
-const act = (symptoms: readonly Symptom[], history: readonly Symptom[] = []) => symptomResponse(symptoms, history).act;
+const act = (symptoms: readonly Symptom[], history: readonly Symptom[] = []) => symptomResponse(symptoms, { history }).act;
 
 describe('the pain rule (common practice, no source)', () => {
   it.each([
@@ -28,16 +28,23 @@ describe('the pain rule (common practice, no source)', () => {
     [{ intensity: 1, kind: 'pinch' }, 'stop'],
     [{ intensity: 1, kind: 'numbness or tingling' }, 'stop'],
     [{ intensity: 1, kind: 'locked up' }, 'stop'],
+    [{ intensity: 2, kind: 'sharp', retest: 'gone' }, 'leave drill'],
+    [{ intensity: 2, kind: 'sharp', retest: 'still there' }, 'stop'],
+    [{ intensity: 3, kind: 'pinch', retest: 'gone' }, 'stop'],
+    [{ intensity: 4, kind: 'soreness' }, 'go on'],
+    [{ intensity: 5, kind: 'soreness' }, 'half'],
+    [{ intensity: 7, kind: 'soreness' }, 'stop'],
+    [{ intensity: 3, place: 'wrist' }, 'stop'],
   ] as const)('%j → %s', (own, expected) => expect(act([felt(own)])).toBe(expected));
 
   it('a stop locks, says why, takes ten points off the hands and names the joints to leave alone', () => {
-    expect(symptomResponse([felt({ intensity: 4, kind: 'sharp' })], [])).toEqual({
+    expect(symptomResponse([felt({ intensity: 4, kind: 'sharp' })], { history: [] })).toEqual({
       act: 'stop',
       locks: true,
       loadChange: -0.1,
-      joints: ['wrist', 'forearm'],
-      at: { place: 'wrist', side: 'left' },
-      finding: { code: 'stop-sign', symptom: felt({ intensity: 4, kind: 'sharp' }) },
+      joints: ['shoulder', 'scapula'],
+      at: { place: 'shoulder', side: 'left' },
+      finding: { code: 'stop-sign', stop: 'sharp', symptom: felt({ intensity: 4, kind: 'sharp' }) },
     });
   });
 
@@ -53,7 +60,7 @@ describe('quiet symptoms beside the days before', () => {
   });
 
   it('still there the morning after: hold, and why', () => {
-    const answer = symptomResponse([felt()], [before(1, { moment: 'next morning' })]);
+    const answer = symptomResponse([felt()], { history: [before(1, { moment: 'next morning' })] });
     expect(answer).toMatchObject({
       act: 'hold',
       finding: { code: 'hold', why: { kind: 'morning after' } },
@@ -75,12 +82,12 @@ it('never lets a stop sign pass, never locks without one, never adds load', () =
   fc.assert(
     fc.property(fc.array(symptom, { maxLength: 4 }), fc.array(symptom, { maxLength: 6 }), (present, past) => {
       const now = present.map(({ days: _, ...s }) => felt(s));
-      const answer = symptomResponse(
-        now,
-        past.map(({ days, ...s }) => before(days, s)),
-      );
-      const stops = now.some((s) => isStopSign(s));
-      expect(answer.act === 'stop').toBe(stops);
+      const history = past.map(({ days, ...s }) => before(days, s));
+      const answer = symptomResponse(now, { history });
+      const stops = now.some((s) => judgeSymptom(s, { history }).stop !== undefined);
+      const sore = now.some((s) => s.kind === 'soreness' && s.intensity > 0);
+      if (stops) expect(answer.act).toBe('stop');
+      else if (!sore) expect(answer.act).not.toBe('stop');
       expect(answer.locks).toBe(stops);
       expect(answer.loadChange).toBeLessThanOrEqual(0);
       expect(SYMPTOM_ACTS).toContain(answer.act);
@@ -90,7 +97,7 @@ it('never lets a stop sign pass, never locks without one, never adds load', () =
 });
 
 it('each place has joints of its own to leave alone', () => {
-  const joints = (place: Symptom['place']) => symptomResponse([felt({ intensity: 6, place })], []).joints;
+  const joints = (place: Symptom['place']) => symptomResponse([felt({ intensity: 6, place })], { history: [] }).joints;
   expect(Object.fromEntries(BODY_PLACES.map((place) => [place, joints(place)]))).toEqual({
     shoulder: ['shoulder', 'scapula'],
     'shoulder blade': ['scapula', 'shoulder'],
@@ -98,6 +105,13 @@ it('each place has joints of its own to leave alone', () => {
     forearm: ['forearm', 'wrist', 'grip'],
     wrist: ['wrist', 'forearm'],
     hand: ['grip', 'wrist'],
+    fingers: ['grip', 'wrist'],
+    head: ['neck'],
+    chest: ['shoulder', 'scapula'],
+    belly: ['trunk'],
+    hip: ['trunk'],
+    knee: [],
+    foot: [],
     neck: ['neck', 'scapula'],
     'upper back': ['scapula', 'trunk'],
     'lower back': ['trunk'],
@@ -105,21 +119,21 @@ it('each place has joints of its own to leave alone', () => {
 });
 
 it('says what decided: nothing, quiet, lighter by five points, or what has not settled', () => {
-  expect(symptomResponse([felt({ intensity: 0 })], [])).toEqual({
+  expect(symptomResponse([felt({ intensity: 0 })], { history: [] })).toEqual({
     act: 'go on',
     locks: false,
     finding: { code: 'nothing-felt' },
     loadChange: 0,
     joints: [],
   });
-  expect(symptomResponse([felt()], []).finding).toEqual({ code: 'go-on', symptom: felt() });
-  expect(symptomResponse([felt({ intensity: 3 })], [])).toMatchObject({
+  expect(symptomResponse([felt()], { history: [] }).finding).toEqual({ code: 'go-on', symptom: felt() });
+  expect(symptomResponse([felt({ intensity: 3 })], { history: [] })).toMatchObject({
     loadChange: -0.05,
     locks: false,
     finding: { code: 'step-back', symptom: { intensity: 3 } },
   });
   const why = (...history: readonly Symptom[]) => {
-    const { finding } = symptomResponse([felt()], history);
+    const { finding } = symptomResponse([felt()], { history });
     return finding.code === 'hold' ? finding.why : undefined;
   };
   expect(why(before(1), before(2))).toEqual({ kind: 'often', times: 2, days: 7 });

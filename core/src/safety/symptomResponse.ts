@@ -1,9 +1,10 @@
 import type { BodySide, Joint } from '../anatomy/index.ts';
 import { daysBetween } from '../quantities/index.ts';
-import { type BodyPlace, isStopSign, QUIET_UP_TO, type Symptom } from './symptoms.ts';
+import { BRIEF_KINDS, judgeSymptom, sorenessOf, type SymptomContext } from './painRule.ts';
+import { atSamePlace, type BodyPlace, type StopCode, type Symptom } from './symptoms.ts';
 
 /** What a symptom asks for, mildest first. */
-export const SYMPTOM_ACTS = ['go on', 'hold', 'step back', 'stop'] as const;
+export const SYMPTOM_ACTS = ['go on', 'hold', 'leave drill', 'half', 'step back', 'stop'] as const;
 export type SymptomAct = (typeof SYMPTOM_ACTS)[number];
 
 /** Why a quiet symptom asks for a hold: reported so often lately, more than before, or still there the morning after. */
@@ -15,7 +16,10 @@ export type HoldReason =
 /** What decided; how it reads is said in `words`. */
 export type ResponseFinding =
   | { readonly code: 'nothing-felt' }
-  | { readonly code: 'stop-sign'; readonly symptom: Symptom }
+  | { readonly code: 'stop-sign'; readonly symptom: Symptom; readonly stop: StopCode }
+  | { readonly code: 'too-sore'; readonly symptom: Symptom }
+  | { readonly code: 'half'; readonly symptom: Symptom }
+  | { readonly code: 'leave-drill'; readonly symptom: Symptom }
   | { readonly code: 'step-back'; readonly symptom: Symptom }
   | { readonly code: 'hold'; readonly symptom: Symptom; readonly why: HoldReason }
   | { readonly code: 'go-on'; readonly symptom: Symptom };
@@ -50,6 +54,13 @@ const JOINTS_AT: Readonly<Record<BodyPlace, readonly Joint[]>> = {
   forearm: ['forearm', 'wrist', 'grip'],
   wrist: ['wrist', 'forearm'],
   hand: ['grip', 'wrist'],
+  fingers: ['grip', 'wrist'],
+  head: ['neck'],
+  chest: ['shoulder', 'scapula'],
+  belly: ['trunk'],
+  hip: ['trunk'],
+  knee: [],
+  foot: [],
   neck: ['neck', 'scapula'],
   'upper back': ['scapula', 'trunk'],
   'lower back': ['trunk'],
@@ -58,40 +69,65 @@ const JOINTS_AT: Readonly<Record<BodyPlace, readonly Joint[]>> = {
 /**
  * The pain rule: what the symptoms of this moment ask for, read beside those of the days before.
  *
- * Up to 2 of 10: go on, with a hold where the same place was reported often lately, is rising, or has not come back to its baseline
- * next morning. 3–4: step back, one turn of the dial lighter. From 5, or anything sharp, pinching, numb, tingling or locked up: stop,
- * step back, lock (common practice, no source; the limits are stricter than published rules).
+ * A stop sign: stop, step back, lock. Sharp or a pinch that went at once on a second try: leave the drill for the day. Soreness of
+ * muscle: half the dose from 5, no load from 7 or after three days. Otherwise up to 2 (or what is usual at a place): go on, with a hold
+ * where the same place was reported often lately, is rising, or has not come back to its baseline next morning; more: step back, one
+ * turn of the dial lighter. What stops is said by `judgeSymptom`.
  *
  * @param symptoms felt now; the worst decides
- * @param history earlier reports, in any order
- * @example symptomResponse([{ intensity: 3, kind: 'ache', place: 'wrist', side: 'left', … }], []).act // 'step back'
+ * @param context the days before, the age, and lasting pains
+ * @example symptomResponse([{ intensity: 3, kind: 'ache', place: 'shoulder', side: 'left', … }], { history: [] }).act // 'step back'
  */
-export function symptomResponse(symptoms: readonly Symptom[], history: readonly Symptom[]): SymptomResponse {
-  const answers = symptoms.filter((s) => s.intensity > 0).map((s) => answerTo(s, history));
-  const [worst] = answers.sort((a, b) => SYMPTOM_ACTS.indexOf(b.act) - SYMPTOM_ACTS.indexOf(a.act));
+export function symptomResponse(symptoms: readonly Symptom[], context: SymptomContext): SymptomResponse {
+  const [worst] = symptomResponses(symptoms, context).toSorted(
+    (a, b) => SYMPTOM_ACTS.indexOf(b.act) - SYMPTOM_ACTS.indexOf(a.act) || Number(b.locks) - Number(a.locks),
+  );
   return worst ?? { act: 'go on', locks: false, finding: { code: 'nothing-felt' }, loadChange: 0, joints: [] };
 }
 
-function answerTo(symptom: Symptom, history: readonly Symptom[]): SymptomResponse {
-  const { place, side, intensity } = symptom;
+/** What each of them asks for, those felt before it among what it is read beside. */
+export function symptomResponses(symptoms: readonly Symptom[], context: SymptomContext): readonly SymptomResponse[] {
+  const { history } = context;
+  return symptoms
+    .filter((s) => s.intensity > 0)
+    .map((s) => answerTo(s, { ...context, history: [...history, ...symptoms.filter((earlier) => earlier.at < s.at)] }));
+}
+
+function answerTo(symptom: Symptom, context: SymptomContext): SymptomResponse {
+  const { place, side, kind } = symptom;
   const at = { at: { place, side } };
-  if (isStopSign(symptom))
+  const { stop, quiet } = judgeSymptom(symptom, context);
+  if (stop)
     return {
       ...at,
       act: 'stop',
       locks: true,
       loadChange: -BACK,
       joints: JOINTS_AT[place],
-      finding: { code: 'stop-sign', symptom },
+      finding: { code: 'stop-sign', symptom, stop },
     };
-  if (intensity > QUIET_UP_TO) return { ...at, ...QUIETLY, act: 'step back', loadChange: -STEP, finding: { code: 'step-back', symptom } };
-  const alike = history.filter(
-    (s) => s.intensity > 0 && s.place === place && s.side === side && ageOf(s, symptom) >= 0 && ageOf(s, symptom) <= LOOK_BACK_DAYS,
+  if (kind === 'soreness') return { ...at, ...sore(symptom, context.history) };
+  if (BRIEF_KINDS.includes(kind)) return { ...at, ...QUIETLY, act: 'leave drill', finding: { code: 'leave-drill', symptom } };
+  if (!quiet) return { ...at, ...QUIETLY, act: 'step back', loadChange: -STEP, finding: { code: 'step-back', symptom } };
+  const alike = context.history.filter(
+    (s) =>
+      s.intensity > 0 && s.kind !== 'soreness' && atSamePlace(s, symptom) && ageOf(s, symptom) >= 0 && ageOf(s, symptom) <= LOOK_BACK_DAYS,
   );
   const why = holdReason(symptom, alike);
   return why
     ? { ...at, ...QUIETLY, act: 'hold', finding: { code: 'hold', symptom, why } }
     : { ...at, ...QUIETLY, act: 'go on', finding: { code: 'go-on', symptom } };
+}
+
+function sore(symptom: Symptom, history: readonly Symptom[]): Omit<SymptomResponse, 'at'> {
+  switch (sorenessOf(symptom, history)) {
+    case 'too sore':
+      return { act: 'stop', locks: false, loadChange: 0, joints: JOINTS_AT[symptom.place], finding: { code: 'too-sore', symptom } };
+    case 'half':
+      return { ...QUIETLY, act: 'half', finding: { code: 'half', symptom } };
+    case 'little':
+      return { ...QUIETLY, act: 'go on', finding: { code: 'go-on', symptom } };
+  }
 }
 
 function holdReason({ intensity }: Symptom, alike: readonly Symptom[]): HoldReason | undefined {

@@ -1,14 +1,39 @@
 import type { BodySide } from '../anatomy/index.ts';
 import type { Instant } from '../quantities/index.ts';
 
-export const SYMPTOM_KINDS = ['none', 'ache', 'stretch', 'sharp', 'pinch', 'numbness or tingling', 'locked up'] as const;
+/** Ids; how they read is said in `words`. `locked up` is a joint that catches or locks, not a position that was held too hard. */
+export const SYMPTOM_KINDS = [
+  ...(['none', 'ache', 'stretch', 'soreness', 'sharp', 'pinch', 'tender bone'] as const),
+  ...(['numbness or tingling', 'weakness', 'giving way', 'locked up', 'swelling', 'pain at night', 'dizziness', 'headache'] as const),
+] as const;
 export type SymptomKind = (typeof SYMPTOM_KINDS)[number];
 
 export const SYMPTOM_MOMENTS = ['before', 'during', 'after', 'next morning'] as const;
 export type SymptomMoment = (typeof SYMPTOM_MOMENTS)[number];
 
-export const BODY_PLACES = ['shoulder', 'shoulder blade', 'elbow', 'forearm', 'wrist', 'hand', 'neck', 'upper back', 'lower back'] as const;
+/** From the hand upward, then the trunk, then down. */
+export const BODY_PLACES = [
+  ...(['shoulder', 'shoulder blade', 'elbow', 'forearm', 'wrist', 'hand', 'fingers'] as const),
+  ...(['neck', 'head', 'upper back', 'lower back', 'chest', 'belly', 'hip', 'knee', 'foot'] as const),
+] as const;
 export type BodyPlace = (typeof BODY_PLACES)[number];
+
+/** Whether what was sharp went at once when the movement was tried again, lighter; absent where nobody tried. */
+export const RETESTS = ['gone', 'still there'] as const;
+export type Retest = (typeof RETESTS)[number];
+
+/** Why a symptom stops the session; how it reads is said in `words`. */
+export const STOP_CODES = ['strong', 'kind', 'sharp', 'again', 'small joint', 'tender bone'] as const;
+export type StopCode = (typeof STOP_CODES)[number];
+
+export interface SymptomJudgement {
+  /** Absent: it is no stop sign. */
+  readonly stop?: StopCode | undefined;
+  /** It keeps no gate shut and spoils no session. */
+  readonly quiet: boolean;
+  /** What is usual at that place, where a professional has looked at a lasting pain. */
+  readonly usual?: number | undefined;
+}
 
 /** What a trainee reported: 0 is nothing, 10 the worst imaginable. */
 export interface Symptom {
@@ -18,18 +43,9 @@ export interface Symptom {
   readonly kind: SymptomKind;
   readonly moment: SymptomMoment;
   readonly at: Instant;
-}
-
-/** Go on up to this; hold up to one below `STOP_FROM` (project default, stricter than published rules). */
-export const QUIET_UP_TO = 2;
-export const STOP_FROM = 5;
-
-/** Kinds that stop the session whatever their intensity (common practice, no source). */
-const STOPPING_KINDS: readonly SymptomKind[] = ['sharp', 'pinch', 'numbness or tingling', 'locked up'];
-
-/** Whether a symptom stops the session: five or more out of ten, or a stopping kind at any strength. */
-export function isStopSign({ intensity, kind }: Pick<Symptom, 'intensity' | 'kind'>): boolean {
-  return intensity >= STOP_FROM || (intensity > 0 && STOPPING_KINDS.includes(kind));
+  readonly retest?: Retest | null;
+  /** As it was judged when it was put on record, beside what was known then. */
+  readonly judged?: SymptomJudgement;
 }
 
 /** Whether two symptoms were felt at the same place of the same side. */

@@ -57,7 +57,7 @@ export const SCHOOLS = {
       },
       feel: {
         name: 'Feel',
-        holds: 'Work that leaves something over: too easy, right, too much or locked up turns the support dial.',
+        holds: 'Work that leaves something over: too easy, right, too much or clenched turns the support dial.',
         others: 'Others need a number, since what feels right differs from day to day.',
       },
     },

@@ -1,7 +1,15 @@
 import type { CleanFinding } from '../readiness/index.ts';
-import { QUIET_UP_TO } from '../safety/index.ts';
+import type { Feeling } from '../readiness/index.ts';
 import { capital } from './capital.ts';
 import { stopSignInWords, symptomInWords } from './symptoms.ts';
+
+/** How a set felt, as one says it; `locked up` is a position that was held too hard. */
+export const FEELING_WORDS: Readonly<Record<Feeling, string>> = {
+  'too easy': 'too easy',
+  right: 'right',
+  'too much': 'too much',
+  'locked up': 'clenched',
+};
 
 /** The names of drills, as a library has them. */
 export interface DrillNames {
@@ -29,7 +37,7 @@ export function cleannessInWords(finding: CleanFinding, library: DrillNames): st
     case 'unconfirmed':
       return `${name(finding.drillId)}: ${finding.sets === 1 ? 'a set' : `${finding.sets} sets`} ran out by the clock, and nobody said that ${finding.sets === 1 ? 'it was' : 'they were'} done.`;
     case 'felt':
-      return `${name(finding.drillId)}: felt “${finding.feeling}”.`;
+      return `${name(finding.drillId)}: felt “${FEELING_WORDS[finding.feeling]}”.`;
     case 'below-top':
       return `${name(finding.drillId)}: not every set reached the top of its dose (${finding.top}).`;
     case 'below-least':
@@ -41,6 +49,6 @@ export function cleannessInWords(finding: CleanFinding, library: DrillNames): st
     case 'stop-sign':
       return stopSignInWords(finding.symptom) ?? `${capital(symptomInWords(finding.symptom))}.`;
     case 'symptom':
-      return `${symptomInWords(finding.symptom)}: more than ${QUIET_UP_TO}/10.`;
+      return `${capital(symptomInWords(finding.symptom))}: more than is quiet.`;
   }
 }

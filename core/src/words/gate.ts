@@ -2,7 +2,6 @@ import { demandInWords } from './demands.ts';
 import { type Measure, type MeasureOf, formatReading } from '../measuring/index.ts';
 import { formatApart, shortDay } from '../quantities/index.ts';
 import type { DemandSide, GateFinding, Headroom } from '../readiness/index.ts';
-import { QUIET_UP_TO } from '../safety/index.ts';
 import { capacityInWords, checkInWords } from './headroom.ts';
 import { lockInWords } from './screening.ts';
 import { cautionInWords } from './cautions.ts';
@@ -46,8 +45,8 @@ export function say(finding: GateFinding, words: GateWords): string {
       return settledFound(finding, now);
     case 'symptoms':
       return finding.loud
-        ? `${shortDay(finding.loud.at, now)}: ${symptomInWords(finding.loud)}. ${finding.days} days at ${QUIET_UP_TO}/10 or less are needed, none of a stopping kind.`
-        : `No symptom above ${QUIET_UP_TO}/10 in the last ${finding.days} days, none of a stopping kind.`;
+        ? `${shortDay(finding.loud.at, now)}: ${symptomInWords(finding.loud)}. ${finding.days} quiet days after it are needed.`
+        : `Nothing felt beyond what is quiet in the last ${finding.days} days.`;
     case 'mornings':
       return morningsFound(finding, now);
     case 'clean-sessions':

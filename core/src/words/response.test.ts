@@ -11,9 +11,18 @@ const felt = (own: Partial<Symptom>): Symptom => ({
 it.each<[ResponseFinding, string]>([
   [{ code: 'nothing-felt' }, 'Nothing felt: go on.'],
   [
-    { code: 'stop-sign', symptom: felt({ intensity: 4, kind: 'sharp' }) },
-    'Sharp 4/10, left wrist, during: stop and step back. Loaded work ends here, and every gate is locked until the coach closes the stop sign.',
+    { code: 'stop-sign', stop: 'sharp', symptom: felt({ intensity: 4, kind: 'sharp' }) },
+    'Sharp 4/10, left wrist, during: stop and step back. Loaded work ends here, and every gate is locked until the stop sign is closed.',
   ],
+  [
+    { code: 'stop-sign', stop: 'again', symptom: felt({ kind: 'sharp', retest: 'gone' }) },
+    'Sharp 2/10, left wrist, during, gone on a second try, the second time within 14 days: stop and step back. Loaded work ends here, and every gate is locked until the stop sign is closed.',
+  ],
+  [
+    { code: 'leave-drill', symptom: felt({ kind: 'pinch', retest: 'gone' }) },
+    'Pinch 2/10, left wrist, during, gone on a second try: leave this drill for today. The next one within two weeks stops.',
+  ],
+  [{ code: 'half', symptom: felt({ kind: 'soreness', intensity: 5 }) }, 'Sore muscles 5/10, left wrist, during: half the sets today.'],
   [{ code: 'step-back', symptom: felt({ intensity: 3 }) }, 'Ache 3/10, left wrist, during: one step lighter, and no harder today.'],
   [
     { code: 'hold', symptom: felt({}), why: { kind: 'often', times: 3, days: 7 } },

@@ -12,7 +12,13 @@ export function responseInWords(finding: ResponseFinding): string {
     case 'nothing-felt':
       return 'Nothing felt: go on.';
     case 'stop-sign':
-      return `${stopSignInWords(finding.symptom) ?? ''} Loaded work ends here, and every gate is locked until the coach closes the stop sign.`;
+      return `${stopSignInWords({ ...finding.symptom, judged: { stop: finding.stop, quiet: false } }) ?? ''} Loaded work ends here, and every gate is locked until the stop sign is closed.`;
+    case 'too-sore':
+      return `${capital(symptomInWords(finding.symptom))}: no load on it today. Soreness this strong, or of more than three days, wants rest; with dark urine call emergency care.`;
+    case 'half':
+      return `${capital(symptomInWords(finding.symptom))}: half the sets today.`;
+    case 'leave-drill':
+      return `${capital(symptomInWords(finding.symptom))}: leave this drill for today. The next one within two weeks stops.`;
     case 'step-back':
       return `${capital(symptomInWords(finding.symptom))}: one step lighter, and no harder today.`;
     case 'hold':

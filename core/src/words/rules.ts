@@ -34,25 +34,29 @@ export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
   },
   'stop-signs': {
     title: 'No open stop sign',
-    needs: 'Every stop sign was closed by the coach on a stated ground.',
-    counts: 'Symptoms from 5 of 10 and every sharp, pinching, numb, tingling or locking one, whoever reported it.',
+    needs:
+      'Every stop sign was closed: a sharp pain or a pinch of at most 4 by the coach after 48 painless hours, all else on a licensed professional’s word.',
+    counts:
+      'Symptoms from 5 of 10 (wrist, hand and fingers from 3), every sharp or pinching one that did not go at once on a second try or came twice in 14 days, and numbness, weakness, giving way, catching, swelling, pain at night, dizziness or headache at any strength; under 18 a tender bone. Whoever reported it.',
     changes: 'Closing it, or another stop sign.',
   },
   settled: {
     title: 'A closed stop sign has settled',
     needs: 'No stop sign was closed within the quiet days.',
-    counts: 'The moment at which the coach closed it.',
+    counts: 'The moment at which it was closed.',
     changes: 'Days that pass.',
   },
   symptoms: {
     title: 'Symptoms are quiet',
-    needs: 'No symptom above 2 of 10, and none of a stopping kind at any strength, within the quiet days.',
+    needs:
+      'No symptom above 2 of 10, and none of a stopping kind at any strength, within the quiet days. Soreness of muscle is quiet up to 4, a known lasting pain up to what a professional called usual there.',
     counts: 'Every report, in a session or outside one, by coach or trainee, closed or not.',
     changes: 'A report, or days that pass.',
   },
   mornings: {
     title: 'Mornings were back to before',
-    needs: 'The morning after each session of the quiet days was reported, and no place was worse than before that session.',
+    needs:
+      'The morning after each session of the quiet days was reported, and no place was worse than before that session; a little soreness is not worse, and at a place of lasting pain one point more may be there for two days.',
     counts: 'Reports of a later day than the session; what was felt at the same place and side before it.',
     changes: 'A reported morning, or another session.',
   },

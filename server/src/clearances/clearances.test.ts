@@ -111,9 +111,11 @@ describe('a signed clearance', () => {
     expect(closed.gate?.unmet.map((f) => f.rule)).toEqual(['stop-signs', 'symptoms', 'clean-sessions']);
     const close = (ground: string) => bench.post(`${at}/stop-sign-closures`, { id: v7(), symptomId: symptom.id, ground });
     expect(await close('ok')).toMatchObject({ status: 422, body: { fields: [{ field: '/ground' }] } });
-    expect((await close('Seen by a physiotherapist.')).status).toBe(201);
+    expect(await close('Nothing found.')).toMatchObject({ status: 409, body: { code: 'stop-sign-not-yours' } });
+    bench.passDays(2.01);
+    expect((await close('Two painless days, full range.')).status).toBe(201);
     expect((await readiness()).gate?.unmet.map((f) => f.rule)).not.toContain('stop-signs');
-    expect(await close('Seen by a physiotherapist.')).toMatchObject({ status: 409, body: { code: 'stop-sign-not-open' } });
+    expect(await close('Two painless days, full range.')).toMatchObject({ status: 409, body: { code: 'stop-sign-not-open' } });
   });
 
   it('is withdrawn by a stop sign inside a logged session too, in the same write', async () => {

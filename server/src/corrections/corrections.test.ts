@@ -97,12 +97,12 @@ describe('what a signature rested on', () => {
     [
       'a morning turns out to have been bad',
       async () => {
-        const morning = (await record()).sessions[0]?.symptoms[0];
+        const { judged: _, ...morning } = (await record()).sessions[0]!.symptoms[0]!;
         const symptom = {
           ...symptomDto(ago(1.5), { ...morning, id: v7(), intensity: 2, kind: 'ache', place: 'wrist', side: 'left' }),
           note: '',
         };
-        return bench.post(`${at}/symptom-corrections`, { replaces: morning?.id, reason: 'asked again', symptom });
+        return bench.post(`${at}/symptom-corrections`, { replaces: morning.id, reason: 'asked again', symptom });
       },
     ],
     [

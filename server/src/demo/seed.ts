@@ -148,7 +148,9 @@ function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
       services.symptoms.closeStopSign(traineeId, {
         id: world.newId(),
         symptomId: sign.symptomId,
-        ground: 'Seen by a physiotherapist, pain-free for a week, allowed to load again.',
+        ground: 'Painless for a week, and allowed to load again.',
+        role: 'physiotherapist',
+        consultedOn: calendarDay(monday),
       });
   }
 }

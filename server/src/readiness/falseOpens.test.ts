@@ -1,4 +1,4 @@
-import type { CheckDto, ReadinessReply } from '@myokinet/core/contracts';
+import type { CheckDto, ReadinessReply, RecordReply } from '@myokinet/core/contracts';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, expect, it } from 'vitest';
@@ -56,7 +56,7 @@ async function trained(days: number, own: Parameters<typeof sessionDto>[1] = {},
 it.each<[string, () => Promise<unknown>, readonly string[]]>([
   [
     'a symptom of the morning that belongs to no session',
-    () => must('symptoms', ache({ intensity: 3, moment: 'next morning' })),
+    () => must('symptoms', ache({ intensity: 3, place: 'elbow', moment: 'next morning' })),
     ['symptoms'],
   ],
   [
@@ -81,9 +81,27 @@ it.each<[string, () => Promise<unknown>, readonly string[]]>([
     async () => {
       const felt = sharp();
       await must('symptoms', felt);
-      await must('stop-sign-closures', { id: v7(), symptomId: felt.id, ground: 'Nothing found, painless since.' });
+      const closure = { id: v7(), symptomId: felt.id, ground: 'Nothing found, painless since.' };
+      // Not the coach's to close within two days; a professional's word closes the sign and opens nothing.
+      expect(await bench.post(`${at}/stop-sign-closures`, closure)).toMatchObject({ status: 409, body: { code: 'stop-sign-not-yours' } });
+      await must('stop-sign-closures', { ...closure, role: 'physiotherapist', consultedOn: instant(bench.now()).slice(0, 10) });
     },
     ['settled', 'symptoms', 'clean-sessions'],
+  ],
+  [
+    'a symptom of a session that is corrected to have been worse, and the session corrected after it',
+    async () => {
+      const { sessions } = (await bench.get(`${at}/record`)).body as unknown as RecordReply;
+      const { id: replaces, performedAt } = sessions.at(-1)!;
+      const felt = ache({ at: performedAt, sessionId: replaces, place: 'elbow', intensity: 4, moment: 'during' });
+      await must('symptoms', felt);
+      const session = sessionDto(new Date(performedAt), {}, [PREPARES]);
+      expect(await bench.post(`${at}/session-corrections`, { replaces, reason: 'mistyped minutes', session })).toMatchObject({
+        body: { clean: false, finding: { code: 'symptom' } },
+      });
+      expect(((await bench.get(`${at}/record`)).body as unknown as RecordReply).sessions.at(-1)).toMatchObject({ clean: false });
+    },
+    ['symptoms', 'clean-sessions'],
   ],
   [
     'a bad morning within the window whose session lies outside it',

@@ -32,7 +32,7 @@ export const recentSessions = (scope: Scope) => `
   WHERE performed_at >= @since AND performed_at <= @until AND ${SCOPES[scope]}`;
 
 export const recentSymptoms = (scope: Scope) => `
-  SELECT trainee_id AS traineeId, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment
+  SELECT trainee_id AS traineeId, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, retest, judged
   FROM symptom_in_force symptom
   WHERE at >= @since AND at <= @until AND ${SCOPES[scope]}`;
 
@@ -48,7 +48,7 @@ export const lastStopSigns = (scope: Scope) => `
   GROUP BY s.trainee_id`;
 
 export const openStopSigns = (scope: Scope) => `
-  SELECT s.trainee_id AS traineeId, s.at, s.intensity, s.place, s.side, s.kind, s.moment
+  SELECT s.trainee_id AS traineeId, s.at, s.intensity, s.place, s.side, s.kind, s.moment, s.retest, s.judged
   FROM symptom_in_force s
   WHERE s.stop_reason IS NOT NULL AND +s.at <= @until AND s.${SCOPES[scope]}
     AND NOT EXISTS (SELECT 1 FROM stop_sign_closure c WHERE c.symptom_id = s.id AND c.closed_at <= @until)`;

@@ -13,7 +13,7 @@ import {
   type SessionFact,
   type Verdict,
 } from '@myokinet/core/readiness';
-import type { Symptom } from '@myokinet/core/safety';
+import type { Symptom, SymptomJudgement } from '@myokinet/core/safety';
 import { traineeBody } from '@myokinet/core/statics';
 import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
@@ -53,6 +53,7 @@ type BuildOnRow = {
   readonly jointDoses: string | null;
   readonly clean: number;
 };
+type Kept<S> = Omit<S, 'judged'> & { readonly judged: string | null };
 type SymptomRow = Of<Symptom & { sessionId: string | null }>;
 
 /** A trainee's verdict together with the rows lists are made of. */
@@ -98,8 +99,8 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
     const late = db.prepare<{ scope: string }, LateRow>(sql.lateChecks(scope));
     const clearances = db.prepare<{ scope: string }, ClearanceRow>(sql.clearances(scope));
     const recentSessions = db.prepare<Until & { since: string }, SessionRow>(sql.recentSessions(scope));
-    const recentSymptoms = db.prepare<Until & { since: string }, SymptomRow>(sql.recentSymptoms(scope));
-    const stopSigns = db.prepare<Until, Of<Symptom>>(sql.openStopSigns(scope));
+    const recentSymptoms = db.prepare<Until & { since: string }, Kept<SymptomRow>>(sql.recentSymptoms(scope));
+    const stopSigns = db.prepare<Until, Kept<Of<Symptom>>>(sql.openStopSigns(scope));
     const lastStopSigns = db.prepare<Until, Of<{ at: Instant; closedAt: Instant | null }>>(sql.lastStopSigns(scope));
     const skips = db.prepare<Until, Of<{ measureId: string; at: Instant; reason: SkipReason }>>(sql.skips(scope));
     const knownSince = db.prepare<{ scope: string }, Of<{ addedAt: Instant; screenedAt: Instant | null }>>(sql.knownSince(scope));
@@ -114,8 +115,8 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
         late: byTrainee(late.all({ scope: id })),
         clearances: byTrainee(clearances.all({ scope: id })),
         sessions: byTrainee(recentSessions.all({ scope: id, until, since: since(TISSUE_DAYS) })),
-        symptoms: byTrainee(recentSymptoms.all({ scope: id, until, since: since(SYMPTOM_DAYS) })),
-        stopSigns: byTrainee(stopSigns.all({ scope: id, until })),
+        symptoms: byTrainee(recentSymptoms.all({ scope: id, until, since: since(SYMPTOM_DAYS) }).map(asJudged)),
+        stopSigns: byTrainee(stopSigns.all({ scope: id, until }).map(asJudged)),
         lastStopSigns: byTrainee(lastStopSigns.all({ scope: id, until })),
         skips: byTrainee(skips.all({ scope: id, until })),
         knownSince: byTrainee(knownSince.all({ scope: id })),
@@ -243,6 +244,10 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
       };
     },
   };
+}
+
+function asJudged<S extends Symptom>({ judged, ...row }: Kept<S>): S {
+  return { ...row, ...(judged === null ? {} : { judged: JSON.parse(judged) as SymptomJudgement }) } as unknown as S;
 }
 
 /** What a session showed; one that an older program judged showed its drills where it was clean. */

@@ -1,15 +1,20 @@
-import { ConsultationDto, ScreeningDto, validated } from '@myokinet/core/contracts';
+import { ConsultationDto, LastingPainDto, ScreeningDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
 import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function screeningRoutes(app: FastifyInstance, { screenings, scope }: Services): void {
+export function screeningRoutes(app: FastifyInstance, { screenings, lastingPains, scope }: Services): void {
   app.get<OfTrainee>('/api/trainees/:id/screenings', ({ params }) => screenings.reply(params.id));
 
   app.post<OfTrainee>('/api/trainees/:id/screenings', (request, reply) => {
     reply.code(201);
     return screenings.record(request.params.id, validated(ScreeningDto, request.body, scope()));
+  });
+
+  app.post<OfTrainee>('/api/trainees/:id/lasting-pains', (request, reply) => {
+    reply.code(201);
+    return lastingPains.record(request.params.id, validated(LastingPainDto, request.body, scope()));
   });
 
   app.post<OfTrainee>('/api/trainees/:id/consultations', (request, reply) => {

@@ -50,3 +50,15 @@ export const INSERT_CONSULTATION = `
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @screeningId, @recordedAt, @role, @consultedOn, @allowed, @permit, @cautionIds, @about
   )`;
+
+const LASTING = `
+  SELECT id, trainee_id AS traineeId, place, side, level, role, consulted_on AS consultedOn, said, recorded_at AS recordedAt
+  FROM lasting_pain`;
+
+export const LASTING_OF_TRAINEE = `${LASTING} WHERE trainee_id = @traineeId ORDER BY recorded_at DESC, id DESC`;
+
+export const LASTING_OF_STUDIO = `${LASTING} WHERE studio_id = @studioId ORDER BY recorded_at DESC, id DESC`;
+
+export const INSERT_LASTING = `
+  INSERT INTO lasting_pain (id, studio_id, trainee_id, coach_id, place, side, level, role, consulted_on, said, recorded_at)
+  VALUES (@id, @studioId, @traineeId, @coachId, @place, @side, @level, @role, @consultedOn, @said, @recordedAt)`;

@@ -9,13 +9,13 @@ import {
   type SessionDto,
   type SessionItemDto,
   type SessionReply,
+  type SymptomReply,
   STORED,
   type WorkloadReply,
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { addDays, instant } from '@myokinet/core/quantities';
-import { type CleanFinding, practisedIn, RULES_VERSION, sessionCleanness } from '@myokinet/core/readiness';
-import type { Symptom } from '@myokinet/core/safety';
+import { type CleanFinding, practisedIn, RULES_VERSION, sessionCleanness, spoiledBy } from '@myokinet/core/readiness';
 import { fittedTo } from '@myokinet/core/library';
 import { traineeBody } from '@myokinet/core/statics';
 import { loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
@@ -96,6 +96,9 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     sql.SESSION_TO_CORRECT,
   );
 
+  /** What was felt in a session on record; a correction of its sets leaves that as it was reported. */
+  const feltIn = (traineeId: string, sessionId: string) => symptoms.list(traineeId).filter((s) => s.sessionId === sessionId);
+
   function record(traineeId: string): Omit<RecordReply, 'takenBack'> {
     trainees.find(traineeId);
     const limit = PAGE.sessions;
@@ -126,6 +129,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           })),
         })),
         symptoms: felt.filter((s) => s.sessionId === row.id),
+        ...spoiled(felt.filter((s) => s.sessionId === row.id)),
         ...unreadableIn(items.get(row.id) ?? []),
       }));
     return {
@@ -184,7 +188,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     log(traineeId: string, dto: SessionDto, from?: FromRun): SessionReply {
       const trainee = trainees.find(traineeId);
       const drills = library.current();
-      const felt = dto.symptoms as (SessionDto['symptoms'][number] & Symptom)[];
+      const felt = from?.replaces ? feltIn(traineeId, from.replaces) : dto.symptoms.map((s) => symptoms.judged(trainee, s));
       const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms: felt, items: dto.items }, drills);
       const fitted = fittedTo(drills, traineeBody(trainee));
       const handLoad = loggedHandLoad(
@@ -239,7 +243,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
         // Of a run the symptoms are there already, and of a session that is corrected.
         if (!from) for (const symptom of dto.symptoms) symptoms.write(traineeId, symptom, { sessionId: dto.id });
       });
-      return { ...dto, originId, clean, finding, cleanReason: '', load: sessionLoad(dto.effort, dto.minutes), handLoad };
+      return { ...dto, symptoms: felt, originId, clean, finding, cleanReason: '', load: sessionLoad(dto.effort, dto.minutes), handLoad };
     },
 
     /** Puts a session in the place of one on record; what was felt stays as it was reported. */
@@ -253,3 +257,9 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
 }
 
 export type SessionStore = ReturnType<typeof sessionStore>;
+
+/** A session that was clean until a symptom of it was reported later, or corrected. */
+function spoiled(felt: readonly SymptomReply[]): Partial<Pick<SessionReply, 'clean' | 'finding'>> {
+  const finding = spoiledBy(felt);
+  return finding ? { clean: false, finding } : {};
+}

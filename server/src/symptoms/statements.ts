@@ -1,10 +1,10 @@
 export const INSERT_SYMPTOM = `
   INSERT INTO symptom (
     id, studio_id, trainee_id, coach_id, session_id, run_id, at, intensity, place, side, kind, moment, note,
-    stop_reason, replaces, reason, recorded_at
+    stop_reason, replaces, reason, recorded_at, retest, judged
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @sessionId, @runId, @at, @intensity, @place, @side, @kind, @moment, @note,
-    @stopReason, @replaces, @reason, @recordedAt
+    @stopReason, @replaces, @reason, @recordedAt, @retest, @judged
   )`;
 
 /** The session of a symptom: the one it names, while that is in force, the one that its run has become, or its newest version. */
@@ -19,14 +19,14 @@ export const SESSION_OF_SYMPTOM = `
   )`;
 
 export const SYMPTOMS_OF_TRAINEE = `
-  SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note
+  SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note, retest, judged
   FROM symptom_in_force symptom
   WHERE trainee_id = @traineeId
   ORDER BY at DESC, id DESC
   LIMIT @limit`;
 
 export const STOP_SIGNS_OF_TRAINEE = `
-  SELECT s.id AS symptomId, s.stop_reason AS reason, s.at, c.ground, c.closed_at AS closedAt
+  SELECT s.id AS symptomId, s.stop_reason AS reason, s.at, c.ground, c.closed_at AS closedAt, c.role, c.consulted_on AS consultedOn
   FROM symptom_in_force s
   LEFT JOIN stop_sign_closure c ON c.symptom_id = s.id
   WHERE s.trainee_id = @traineeId AND s.stop_reason IS NOT NULL
@@ -38,8 +38,8 @@ export const SESSION_OWNER = `
   WHERE id = @sessionId`;
 
 export const INSERT_CLOSURE = `
-  INSERT INTO stop_sign_closure (id, symptom_id, coach_id, closed_at, ground)
-  VALUES (@id, @symptomId, @coachId, @closedAt, @ground)`;
+  INSERT INTO stop_sign_closure (id, symptom_id, coach_id, closed_at, ground, role, consulted_on)
+  VALUES (@id, @symptomId, @coachId, @closedAt, @ground, @role, @consultedOn)`;
 
 export const SYMPTOM_TO_CORRECT = `
   SELECT s.session_id AS sessionId, s.run_id AS runId,

@@ -1,15 +1,31 @@
-import type { StopSignClosureDto, StopSignReply, SymptomCorrectionDto, SymptomDto } from '@myokinet/core/contracts';
+import type {
+  StopSignClosureDto,
+  StopSignReply,
+  SymptomCorrectionDto,
+  SymptomDto,
+  SymptomReply,
+  TraineeReply,
+} from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
-import { isStopSign, type Symptom } from '@myokinet/core/safety';
+import { closingProblem, type HeardWord, judgeSymptom, type Symptom } from '@myokinet/core/safety';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
-import { stopSignInWords } from '@myokinet/core/words';
+import { closingProblemInWords, stopSignInWords } from '@myokinet/core/words';
 
-type StopRow = { symptomId: string; reason: string; at: Instant; ground: string | null; closedAt: Instant | null };
+type StopRow = {
+  readonly [K in keyof HeardWord]: HeardWord[K] | null;
+} & {
+  readonly symptomId: string;
+  readonly reason: string;
+  readonly at: Instant;
+  readonly ground: string | null;
+  readonly closedAt: Instant | null;
+};
+type SymptomRow = Omit<SymptomReply, 'judged' | 'retest'> & { readonly judged: string | null; readonly retest: Symptom['retest'] };
 
 /** Newest entries sent to a page at once. */
 const PAGE = 400;
@@ -32,17 +48,36 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
   const { db, who, now } = context;
   const insertSymptom = db.prepare(sql.INSERT_SYMPTOM);
   const insertClosure = db.prepare(sql.INSERT_CLOSURE);
-  const symptomsOf = db.prepare<{ traineeId: string; limit: number }, SymptomDto>(sql.SYMPTOMS_OF_TRAINEE);
+  const symptomsOf = db.prepare<{ traineeId: string; limit: number }, SymptomRow>(sql.SYMPTOMS_OF_TRAINEE);
   const stopSignsOf = db.prepare<{ traineeId: string }, StopRow>(sql.STOP_SIGNS_OF_TRAINEE);
   const toCorrect = db.prepare<{ id: string; traineeId: string }, { sessionId: string | null; runId: string | null; inForce: number }>(
     sql.SYMPTOM_TO_CORRECT,
   );
   const ownerOf = db.prepare<{ sessionId: string }, { traineeId: string }>(sql.SESSION_OWNER);
 
+  const list = (traineeId: string): readonly SymptomReply[] => symptomsOf.all({ traineeId, limit: PAGE }).map(readSymptom);
+
   function stopSigns(traineeId: string): readonly StopSignReply[] {
-    return stopSignsOf
-      .all({ traineeId })
-      .map(({ ground, closedAt, ...sign }) => ({ ...sign, ...(ground && closedAt ? { closure: { ground, closedAt } } : {}) }));
+    const felt = list(traineeId);
+    return stopSignsOf.all({ traineeId }).map(({ ground, closedAt, role, consultedOn, ...sign }) => {
+      if (ground && closedAt) return { ...sign, closure: { ground, closedAt, ...(role && consultedOn ? { role, consultedOn } : {}) } };
+      const symptom = felt.find((s) => s.id === sign.symptomId);
+      // One that is out of sight is for a professional.
+      const problem = symptom ? closingProblem(symptom, felt, undefined, now()) : ({ code: 'professional-only' } as const);
+      return { ...sign, ...(problem ? { problem } : {}) };
+    });
+  }
+
+  /** A symptom as the pain rule judges it beside what is on record now: the days before, the age, lasting pains. */
+  function judged<S extends SymptomDto>(
+    trainee: Pick<TraineeReply, 'id' | 'screening' | 'lastingPains'>,
+    dto: S,
+    replaces: string | null = null,
+  ): S & Symptom {
+    const felt = dto as S & Symptom;
+    const history = list(trainee.id).filter((s) => s.id !== dto.id && s.id !== replaces);
+    const under18 = trainee.screening.cautions.some((c) => c.id === 'minor');
+    return { ...felt, judged: judgeSymptom(felt, { history, under18, lasting: trainee.lastingPains }) };
   }
 
   /** Writes a symptom; a stop sign withdraws the clearance in hand in the same transaction. */
@@ -51,8 +86,8 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
     dto: SymptomDto,
     { sessionId = null, runId = null, replaces = null, reason: why = null }: SymptomOrigin,
   ): void {
-    const felt = dto as Symptom & SymptomDto;
-    const reason = isStopSign(felt) ? stopSignInWords(felt) : undefined;
+    const felt = judged(trainees.find(traineeId), dto, replaces);
+    const reason = stopSignInWords(felt);
     insertSymptom.run({
       ...dto,
       ...{ sessionId, runId, traineeId, replaces },
@@ -61,16 +96,22 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
       stopReason: reason ?? null,
       reason: why,
       recordedAt: instant(now()),
+      retest: dto.retest ?? null,
+      judged: JSON.stringify(felt.judged),
     });
     if (reason) clearances.withdrawForStopSign(traineeId, dto, reason);
   }
+
+  /** What is wrong with a professional's word about a sign. */
+  const wordProblem = ({ at }: StopSignReply, word: HeardWord) => closingProblem({ at } as Symptom, [], word, now());
 
   return {
     stopSigns,
     /** Inside a transaction of the caller's. */
     write,
 
-    list: (traineeId: string): readonly SymptomDto[] => symptomsOf.all({ traineeId, limit: PAGE }),
+    list,
+    judged,
 
     /** Puts a symptom in the place of one on record, in the same session. */
     correct(traineeId: string, { replaces, reason, symptom }: SymptomCorrectionDto): SymptomDto {
@@ -96,10 +137,21 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
         const sign = stopSigns(traineeId).find((s) => s.symptomId === dto.symptomId);
         if (!sign) throw new Refusal('symptom-missing');
         if (sign.closure) throw new Refusal('stop-sign-not-open', 'This stop sign was closed before.');
-        insertClosure.run({ ...dto, coachId: who.coachId, closedAt: instant(now()) });
+        const { role = null, consultedOn = null } = dto;
+        const problem = role && consultedOn ? wordProblem(sign, { role, consultedOn }) : sign.problem;
+        if (problem) throw new Refusal('stop-sign-not-yours', closingProblemInWords(problem));
+        insertClosure.run({ ...dto, role, consultedOn, coachId: who.coachId, closedAt: instant(now()) });
       });
       return stopSigns(traineeId);
     },
+  };
+}
+
+function readSymptom({ judged, retest, ...row }: SymptomRow): SymptomReply {
+  return {
+    ...row,
+    ...(retest ? { retest } : {}),
+    ...(judged === null ? {} : { judged: JSON.parse(judged) as NonNullable<SymptomReply['judged']> }),
   };
 }
 

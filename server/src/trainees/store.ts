@@ -1,4 +1,4 @@
-import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
+import type { LastingPainReply, TraineeDto, TraineeReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { ScreeningOutcome } from '@myokinet/core/safety';
@@ -7,17 +7,19 @@ import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { CalibrationStore } from '../lab/calibrationStore.ts';
 import type { ScreeningStore } from '../screenings/store.ts';
+import type { LastingPainStore } from '../screenings/lastingStore.ts';
 import { ALL_TRAINEES, INSERT_REVISION, INSERT_TRAINEE, ONE_TRAINEE, POINT_TO_REVISION } from './statements.ts';
 
 interface Neighbours {
   readonly screenings: ScreeningStore;
   readonly calibrations: CalibrationStore;
+  readonly lastingPains: LastingPainStore;
 }
 
 type Json = 'trainingDays' | 'equipment';
 type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Instant };
 
-export function traineeStore(context: Context, { screenings, calibrations }: Neighbours) {
+export function traineeStore(context: Context, { screenings, calibrations, lastingPains }: Neighbours) {
   const { db, who, now } = context;
   const all = db.prepare<{ studioId: string }, TraineeRow>(ALL_TRAINEES);
   const one = db.prepare<{ traineeId: string; studioId: string }, TraineeRow>(ONE_TRAINEE);
@@ -25,18 +27,22 @@ export function traineeStore(context: Context, { screenings, calibrations }: Nei
   const pointToRevision = db.prepare(POINT_TO_REVISION);
   const insertRevision = db.prepare(INSERT_REVISION);
 
-  const reply = (row: TraineeRow, screening: ScreeningOutcome, belief: Belief | undefined): TraineeReply => ({
+  const reply = (
+    row: TraineeRow,
+    { screening, pains, belief }: { screening: ScreeningOutcome; pains: readonly LastingPainReply[]; belief: Belief | undefined },
+  ): TraineeReply => ({
     ...row,
     trainingDays: JSON.parse(row.trainingDays) as TraineeDto['trainingDays'],
     equipment: JSON.parse(row.equipment) as TraineeDto['equipment'],
     screening,
+    lastingPains: pains,
     ...(belief ? { belief } : {}),
   });
 
   const find = (traineeId: string): TraineeReply => {
     const row = one.get({ traineeId, studioId: who.studioId });
     if (!row) throw new Refusal('trainee-missing');
-    return reply(row, screenings.outcomeOf(row), calibrations.beliefOf(row));
+    return reply(row, { screening: screenings.outcomeOf(row), pains: lastingPains.list(traineeId), belief: calibrations.beliefOf(row) });
   };
 
   return {
@@ -45,7 +51,10 @@ export function traineeStore(context: Context, { screenings, calibrations }: Nei
     all(): readonly TraineeReply[] {
       const outcomeOf = screenings.outcomesOfStudio();
       const beliefOf = calibrations.beliefsOfStudio();
-      return all.all({ studioId: who.studioId }).map((row) => reply(row, outcomeOf(row), beliefOf(row)));
+      const painsOf = lastingPains.ofStudio();
+      return all
+        .all({ studioId: who.studioId })
+        .map((row) => reply(row, { screening: outcomeOf(row), pains: painsOf(row.id), belief: beliefOf(row) }));
     },
 
     /** Creates a trainee or adds a revision to one; refuses when somebody saved in between. */

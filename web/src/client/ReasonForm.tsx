@@ -9,12 +9,14 @@ export interface ReasonFormProps {
   readonly busy: boolean;
   readonly error: unknown;
   readonly submit: (reason: string) => unknown;
+  /** What is asked besides, and whether it is answered. */
+  readonly besides?: { readonly fields: ReactNode; readonly ready: boolean };
 }
 
 const SHORTEST = 5;
 
 /** An act that needs its reason in a sentence: the form opens in place. */
-export function ReasonForm({ open, label, confirm, busy, error, submit }: ReasonFormProps) {
+export function ReasonForm({ open, label, confirm, busy, error, submit, besides }: ReasonFormProps) {
   const id = useId();
   const [shown, setShown] = useState(false);
   const [reason, setReason] = useState('');
@@ -24,7 +26,7 @@ export function ReasonForm({ open, label, confirm, busy, error, submit }: Reason
         {open}
       </button>
     );
-  const valid = reason.trim().length >= SHORTEST;
+  const valid = reason.trim().length >= SHORTEST && besides?.ready !== false;
   return (
     <form
       className="mt-2"
@@ -33,6 +35,7 @@ export function ReasonForm({ open, label, confirm, busy, error, submit }: Reason
         if (valid) submit(reason.trim());
       }}
     >
+      {besides?.fields}
       <label htmlFor={id} className="block text-sm font-semibold">
         {label}
       </label>

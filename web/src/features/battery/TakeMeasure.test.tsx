@@ -5,6 +5,7 @@ import { newId } from '../../client/newId.ts';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
+import { MemoryRouter, Outlet, Route, Routes } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createStore } from '../../app/store.ts';
 import { blankCheck, type CheckDraft } from '@myokinet/core/checking';
@@ -13,7 +14,16 @@ import { TakeMeasure } from './TakeMeasure.tsx';
 
 const { measure: measureOf } = BUILT_IN_LIBRARY;
 
-const trainee = { id: 't', name: 'Ada Spar', mass: 64, stature: 170, sex: 'female', birthYear: 1990 } as unknown as TraineeReply;
+const trainee = {
+  id: 't',
+  name: 'Ada Spar',
+  mass: 64,
+  stature: 170,
+  sex: 'female',
+  birthYear: 1990,
+  screening: { cautions: [] },
+  lastingPains: [],
+} as unknown as TraineeReply;
 const now = instant('2026-11-24T12:00:00Z');
 const next = vi.fn();
 const back = vi.fn();
@@ -39,7 +49,13 @@ function Bench({ measureId, start }: { readonly measureId: string; readonly star
 function show(measureId: string, start: Partial<CheckDraft> = {}) {
   render(
     <Provider store={createStore()}>
-      <Bench measureId={measureId} start={start} />
+      <MemoryRouter>
+        <Routes>
+          <Route element={<Outlet context={trainee} />}>
+            <Route index element={<Bench measureId={measureId} start={start} />} />
+          </Route>
+        </Routes>
+      </MemoryRouter>
     </Provider>,
   );
 }

@@ -10,7 +10,7 @@ import { DoneList } from './DoneList.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 import { JustDone } from './JustDone.tsx';
 import { SymptomSheet } from './SymptomSheet.tsx';
-import { responseInRun } from './useFloorTools.ts';
+import { feltBefore, responseInRun } from './useFloorTools.ts';
 import { Unconfirmed } from './Unconfirmed.tsx';
 import { useLastSet } from './useLastSet.ts';
 import type { LastSet } from './useStage.ts';
@@ -163,6 +163,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
       {reporting && (
         <SymptomSheet
           moment="after"
+          context={feltBefore(person)}
           close={() => setReporting(false)}
           record={(symptom) => {
             setReporting(false);

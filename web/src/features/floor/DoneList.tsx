@@ -1,3 +1,4 @@
+import { FEELING_WORDS } from '@myokinet/core/words';
 import { UNIT_WORDS } from '@myokinet/core/drills';
 import { loggedItems } from '@myokinet/core/floor';
 import type { FloorPerson } from './floorPeople.ts';
@@ -8,7 +9,9 @@ export function DoneList({ person: { run, library } }: { readonly person: FloorP
     <ul className="text-lg">
       {loggedItems(run).map((item, i) => {
         const { name, dose } = library.drill(item.drillId);
-        const sets = item.sets.map((s) => `${s.side === 'whole' ? '' : `${s.side.charAt(0).toUpperCase()} `}${s.feeling ?? s.amount}`);
+        const sets = item.sets.map(
+          (s) => `${s.side === 'whole' ? '' : `${s.side.charAt(0).toUpperCase()} `}${s.feeling ? FEELING_WORDS[s.feeling] : s.amount}`,
+        );
         const open = item.sets.filter((s) => s.unconfirmed).length;
         return (
           // An item changed on the way stands twice; the order is the only key there is.

@@ -1,11 +1,5 @@
 import { type Feeling, FEELINGS } from '@myokinet/core/readiness';
-
-const FEEL_WORDS: Readonly<Record<Feeling, string>> = {
-  'too easy': 'Too easy',
-  right: 'Right',
-  'too much': 'Too much',
-  'locked up': 'Locked up',
-};
+import { FEELING_WORDS } from '@myokinet/core/words';
 
 /** By feel: the four answers. */
 export function FeelChoice({ choose }: { readonly choose: (feeling: Feeling) => void }) {
@@ -17,11 +11,11 @@ export function FeelChoice({ choose }: { readonly choose: (feeling: Feeling) => 
           <button
             key={f}
             type="button"
-            className="btn btn-outline min-h-20 border-base-300 text-2xl"
+            className="btn btn-outline min-h-20 border-base-300 text-2xl first-letter:uppercase"
             onClick={() => choose(f)}
             aria-keyshortcuts={String(i + 1)}
           >
-            {FEEL_WORDS[f]}
+            {FEELING_WORDS[f]}
           </button>
         ))}
       </div>

@@ -5,7 +5,7 @@ const KEYS = [
   ['←, Page Up', 'leave the set; between sets, take the last one back'],
   ['digits, then Enter', 'between sets: the right figure of the last one'],
   ['↑ ↓', 'between sets: one more, one less'],
-  ['1 to 4', 'by feel: too easy, right, too much, locked up'],
+  ['1 to 4', 'by feel: too easy, right, too much, clenched'],
   ['a letter', 'the fault with that letter; again, or Enter: it stays'],
   ['− +', 'lighter, harder by about 5 points of body weight'],
   ['Shift+S', 'symptom'],

@@ -1,3 +1,4 @@
+import { FEELING_WORDS } from '@myokinet/core/words';
 import { UNIT_WORDS } from '@myokinet/core/drills';
 import { Minus, Plus, Undo2 } from 'lucide-react';
 import { letGo } from './FaultPanel.tsx';
@@ -31,7 +32,8 @@ export function JustDone({
       <span>
         {last.unconfirmed ? 'Ran out, not confirmed: ' : 'Logged: '}
         {named && `${drill.name}, `}
-        {side === 'whole' ? '' : `${side}, `}set {round}: <strong className="text-2xl">{last.feeling ?? `${amount} ${unit}`}</strong>
+        {side === 'whole' ? '' : `${side}, `}set {round}:{' '}
+        <strong className="text-2xl">{last.feeling ? FEELING_WORDS[last.feeling] : `${amount} ${unit}`}</strong>
         {handle.typed && <span className="aside text-base"> Enter takes it over</span>}
         {handle.problem && <span className="block text-base text-error">{handle.problem}</span>}
       </span>

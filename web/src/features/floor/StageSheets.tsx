@@ -3,7 +3,7 @@ import { ListSheet, SkipSheet, SwapSheet } from './ChoiceSheets.tsx';
 import { FloorHelp } from './FloorHelp.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 import { SymptomSheet } from './SymptomSheet.tsx';
-import type { useFloorTools } from './useFloorTools.ts';
+import { feltBefore, type useFloorTools } from './useFloorTools.ts';
 import type { useStage } from './useStage.ts';
 
 export type OpenSheet = 'symptom' | 'swap' | 'skip' | 'list' | 'help';
@@ -30,6 +30,7 @@ export function StageSheets({ open, shut, stage, tools, person, step, pick, end 
               ? 'during'
               : 'before'
           }
+          context={feltBefore(person)}
           close={() => {
             shut();
             stage.goOn();

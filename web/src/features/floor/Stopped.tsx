@@ -3,11 +3,17 @@ import type { FloorPerson } from './floorPeople.ts';
 import { responseInRun } from './useFloorTools.ts';
 
 /** Everything that stops loaded work now; a page has to be told each of them once. */
-export function stopsOf({ run, kept, holds }: Pick<FloorPerson, 'run' | 'kept' | 'holds'>): readonly string[] {
+export function stopsOf({ run, kept, holds, felt }: Pick<FloorPerson, 'run' | 'kept' | 'holds' | 'felt'>): readonly string[] {
   // Pressed on this device: the server's own sentence about it may still be on its way.
   const told = kept.cautions.some((c) => c.id === 'emergency');
   const pressed = told ? [] : holds.cautions.filter((c) => c.id === 'emergency').map(cautionInWords);
-  return [...new Set([...pressed, ...run.symptoms.flatMap((s) => stopSignInWords(s) ?? []), ...kept.holds])];
+  return [
+    ...new Set([
+      ...pressed,
+      ...run.symptoms.flatMap((s) => stopSignInWords(s, { ...felt, history: [...felt.history, ...run.symptoms] }) ?? []),
+      ...kept.holds,
+    ]),
+  ];
 }
 
 interface StoppedProps {

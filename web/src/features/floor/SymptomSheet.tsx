@@ -1,9 +1,17 @@
-import { SYMPTOM_KINDS, type Symptom, type SymptomKind, type SymptomMoment } from '@myokinet/core/safety';
+import {
+  type Retest,
+  SYMPTOM_KINDS,
+  type Symptom,
+  type SymptomContext,
+  type SymptomKind,
+  type SymptomMoment,
+  tryAgain,
+} from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { BodyOutline, type Spot } from './BodyOutline.tsx';
 import { Sheet } from './Sheet.tsx';
-import { placeInWords, stopSignInWords } from '@myokinet/core/words';
+import { KIND_WORDS, placeInWords, stopSignInWords } from '@myokinet/core/words';
 
 const TEN = Array.from({ length: 11 }, (_, i) => i);
 const KINDS = SYMPTOM_KINDS.filter((k) => k !== 'none');
@@ -11,18 +19,24 @@ const KINDS = SYMPTOM_KINDS.filter((k) => k !== 'none');
 /** Something is felt: how strong, where, of what kind. What follows from it is said before it is recorded. */
 export function SymptomSheet({
   moment,
+  context,
   record,
   close,
 }: {
   readonly moment: SymptomMoment;
+  /** What it is read beside. */
+  readonly context: SymptomContext;
   readonly record: (felt: Omit<Symptom, 'at'>) => void;
   readonly close: () => void;
 }) {
   const [intensity, setIntensity] = useState<number | undefined>();
   const [spot, setSpot] = useState<Spot | undefined>();
   const [kind, setKind] = useState<SymptomKind | undefined>();
-  const felt: Omit<Symptom, 'at'> | undefined = intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment } : undefined;
-  const sign = felt && stopSignInWords({ ...felt, at: instant(new Date(0)) });
+  const [retest, setRetest] = useState<Retest | undefined>();
+  const asks = intensity !== undefined && kind !== undefined && tryAgain({ intensity, kind });
+  const felt: Omit<Symptom, 'at'> | undefined =
+    intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment, ...(asks && retest ? { retest } : {}) } : undefined;
+  const sign = felt && stopSignInWords({ ...felt, at: instant(new Date()) }, context);
   const missing = [...(intensity === undefined ? ['how strong'] : []), ...(spot ? [] : ['where']), ...(kind ? [] : ['what kind'])];
   const digit = (key: string) => {
     if (!/^\d$/.test(key)) return false;
@@ -75,13 +89,15 @@ export function SymptomSheet({
                     aria-pressed={kind === k}
                     onClick={() => setKind(k)}
                   >
-                    {k}
+                    {KIND_WORDS[k]}
                   </button>
                 ))}
               </div>
             </fieldset>
           </div>
+          <Elsewhere chosen={spot} choose={setSpot} />
         </fieldset>
+        {asks && <RetestChoice value={retest} choose={setRetest} />}
         <div className="sticky bottom-0 mt-auto bg-base-100 py-2">
           {sign && <p className="mb-2 text-lg font-semibold text-error">{sign}</p>}
           <button type="submit" className="btn btn-primary min-h-16 w-full text-xl" disabled={!felt}>
@@ -91,5 +107,60 @@ export function SymptomSheet({
         </div>
       </form>
     </Sheet>
+  );
+}
+
+/** Something sharp and weak: gone at once on a second, lighter try, it only ends this drill. */
+function RetestChoice({ value, choose }: { readonly value: Retest | undefined; readonly choose: (value: Retest | undefined) => void }) {
+  return (
+    <fieldset>
+      <legend className="text-lg font-semibold">Tried once more, lighter: is it there again?</legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {(
+          [
+            ['gone', 'No, gone at once'],
+            ['still there', 'Yes'],
+            [undefined, 'Not tried'],
+          ] as const
+        ).map(([retest, words]) => (
+          <button
+            key={words}
+            type="button"
+            className={`btn min-h-11 px-3 text-base font-normal sm:min-h-13 ${value === retest ? 'btn-primary' : 'btn-outline border-base-300'}`}
+            aria-pressed={value === retest}
+            onClick={() => choose(retest)}
+          >
+            {words}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** What the outline has no room for. */
+const ELSEWHERE: readonly Spot[] = [
+  ...(['fingers', 'hip', 'knee', 'foot'] as const).flatMap((place) => (['left', 'right'] as const).map((side) => ({ place, side }))),
+  ...(['head', 'chest', 'belly'] as const).map((place) => ({ place, side: 'whole' as const })),
+];
+
+function Elsewhere({ chosen, choose }: { readonly chosen: Spot | undefined; readonly choose: (spot: Spot) => void }) {
+  return (
+    <div className="mt-2 flex flex-wrap gap-1.5 md:col-span-2" role="group" aria-label="Elsewhere">
+      {ELSEWHERE.map((spot) => {
+        const isChosen = chosen?.place === spot.place && chosen.side === spot.side;
+        return (
+          <button
+            key={placeInWords(spot)}
+            type="button"
+            className={`btn min-h-11 px-2.5 text-base font-normal ${isChosen ? 'btn-primary' : 'btn-outline border-base-300'}`}
+            aria-pressed={isChosen}
+            onClick={() => choose(spot)}
+          >
+            {placeInWords(spot)}
+          </button>
+        );
+      })}
+    </div>
   );
 }

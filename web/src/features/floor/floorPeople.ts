@@ -1,7 +1,7 @@
 import type { FloorDeed, Holds, RunState, Step } from '@myokinet/core/floor';
 import { openSteps, runOf } from '@myokinet/core/floor';
 import { fittedTo, type Library, openLibrary, EMPTY_LIBRARY } from '@myokinet/core/library';
-import type { CautionInForce } from '@myokinet/core/safety';
+import type { CautionInForce, SymptomContext } from '@myokinet/core/safety';
 import { type KnownBody, traineeBody } from '@myokinet/core/statics';
 import { useSelector, useStore } from 'react-redux';
 import { pressedHere } from '../emergency/index.ts';
@@ -17,6 +17,8 @@ export interface FloorPerson {
   readonly run: RunState;
   /** What closes drills from outside the run. */
   readonly holds: Holds;
+  /** What a symptom of the run is read beside. */
+  readonly felt: SymptomContext;
   readonly library: Library;
   readonly body: KnownBody;
   /** Sets still to do, in order. */
@@ -34,19 +36,32 @@ export function useFloorPeople(runIds: readonly string[]): readonly FloorPerson[
     .map((kept): FloorPerson => {
       const { library, body } = fittedFor(kept.pack);
       const run = runOf(kept.pack.head, kept.events);
-      const holds = { stopSigns: kept.holds, cautions: cautionsNow(kept) };
+      const cautions = cautionsNow(kept);
+      const felt = feltOf(kept.pack, cautions);
+      const holds = { stopSigns: kept.holds, cautions, felt };
       return {
         runId: kept.pack.id,
         name: kept.pack.trainee.name,
         kept,
         run,
         holds,
+        felt,
         library,
         body,
         open: run.closed || run.givenUp ? [] : openSteps(run, library, holds),
         happen: (deed, id) => floor.happen(home, kept.pack.id, deed, id),
       };
     });
+}
+
+/** The days before, the age, and lasting pains, as the pack has them. */
+function feltOf({ history, trainee }: FloorPack, cautions: readonly CautionInForce[]): SymptomContext {
+  return {
+    history: [...history.sessions.flatMap((s) => s.symptoms), ...history.symptoms],
+    under18: cautions.some((c) => c.id === 'minor'),
+    // A pack from before has none.
+    lasting: trainee.lastingPains ?? [],
+  };
 }
 
 /** As the server last said; an emergency pressed on this device counts at once. */

@@ -1,8 +1,8 @@
 import { type DrillSkipReason, type Step, TURN, turnSupport } from '@myokinet/core/floor';
 import { exclusionOf } from '@myokinet/core/planning';
 import type { Drill } from '@myokinet/core/drills';
-import { type Symptom, symptomResponse, type SymptomResponse } from '@myokinet/core/safety';
-import { type Instant, instant } from '@myokinet/core/quantities';
+import { type Symptom, type SymptomContext, symptomResponse, type SymptomResponse, symptomResponses } from '@myokinet/core/safety';
+import { instant } from '@myokinet/core/quantities';
 import { setUpInWords } from '@myokinet/core/statics';
 import { responseInWords } from '@myokinet/core/words';
 import { useState } from 'react';
@@ -18,22 +18,16 @@ export interface Neighbour {
 /** How far above the planned load the dial turns in one session, as a fraction of body weight (project default). */
 const MOST_ABOVE = 0.105;
 
-/** Symptoms from the days before, the newest first. */
-function earlierSymptoms({ kept, run }: FloorPerson): readonly Symptom[] {
-  const { sessions, symptoms } = kept.pack.history;
-  return [...run.symptoms, ...[...sessions.flatMap((s) => s.symptoms), ...symptoms].map((s): Symptom => ({ ...s, at: s.at as Instant }))];
-}
-
 /** What the symptoms of this run ask for, the strictest. */
 export function responseInRun(person: FloorPerson): SymptomResponse {
-  return symptomResponse(person.run.symptoms, []);
+  return symptomResponse(person.run.symptoms, person.felt);
 }
 
 /** Turning the dial, changing and skipping drills, reporting what is felt. */
 export function useFloorTools(person: FloorPerson, step: Step) {
   const [said, setSaid] = useState<string | undefined>();
   const { library, body, kept, happen } = person;
-  const easyToday = person.run.symptoms.some((s) => symptomResponse([s], earlierBefore(person, s)).act !== 'go on');
+  const easyToday = symptomResponses(person.run.symptoms, person.felt).some((r) => r.act !== 'go on');
 
   const turn = async (by: number): Promise<void> => {
     if (by > 0 && easyToday) {
@@ -81,7 +75,7 @@ export function useFloorTools(person: FloorPerson, step: Step) {
     skip: (reason: DrillSkipReason) => happen({ kind: 'skip', itemId: step.itemId, reason }),
     /** Reports what is felt; the pain rule acts at once. */
     report: async (felt: Omit<Symptom, 'at'>): Promise<SymptomResponse | undefined> => {
-      const response = symptomResponse([{ ...felt, at: instant(new Date()) }], earlierSymptoms(person));
+      const response = symptomResponse([{ ...felt, at: instant(new Date()) }], feltBefore(person));
       const said = responseInWords(response.finding);
       if (!(await happen({ kind: 'symptom', symptom: felt }))) return undefined;
       if (response.act === 'step back') {
@@ -91,14 +85,18 @@ export function useFloorTools(person: FloorPerson, step: Step) {
           await happen({ kind: 'turn', itemId: step.itemId, support: turned.support, harder: false });
           setSaid(`${said} Now ${setUpInWords(turned.on.setUp)}.`);
         }
+      } else if (response.act === 'leave drill') {
+        await happen({ kind: 'skip', itemId: step.itemId, reason: 'pain' });
+        setSaid(said);
       } else if (response.act !== 'stop') setSaid(said);
       return response;
     },
   };
 }
 
-function earlierBefore(person: FloorPerson, symptom: Symptom): readonly Symptom[] {
-  return earlierSymptoms(person).filter((s) => s.at < symptom.at);
+/** What a symptom that is felt now is read beside: the days before, and this run. */
+export function feltBefore({ felt, run }: FloorPerson): SymptomContext {
+  return { ...felt, history: [...felt.history, ...run.symptoms] };
 }
 
 function percent(share: number): string {

@@ -74,9 +74,9 @@ it('closed: counts and says what is unmet, and cannot be signed', () => {
 
 it('shows the met lines on request', () => {
   show(closed);
-  expect(screen.queryByText(/No symptom above/)).toBeNull();
+  expect(screen.queryByText(/Nothing felt beyond/)).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'Show the 2 met lines' }));
-  expect(screen.getByText(/No symptom above 2\/10/)).toBeDefined();
+  expect(screen.getByText(/Nothing felt beyond what is quiet/)).toBeDefined();
 });
 
 it('open: takes two to four letters as a signature, nothing else', () => {

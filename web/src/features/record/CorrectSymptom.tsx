@@ -6,6 +6,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { TextField } from '../../kit/EntryFields.tsx';
 import { useCorrectSymptomMutation } from './endpoints.ts';
 import { SymptomFields, type SymptomValues } from './SymptomFields.tsx';
+import { feltValues } from './feltValues.ts';
 import { TakeBack } from './TakeBack.tsx';
 
 const LEAST_REASON = 3;
@@ -20,15 +21,17 @@ export function CorrectSymptom({
   readonly traineeId: string;
   readonly done: () => void;
 }) {
-  const [values, setValues] = useState<SymptomValues>(() => ({ ...symptom }));
+  const [values, setValues] = useState<SymptomValues>(() => {
+    const { intensity, place, side, kind, moment, retest = null } = symptom;
+    return { intensity, place, side, kind, moment, retest };
+  });
   const [id] = useState(newId);
   const [reason, setReason] = useState('');
   const [correct, { isLoading, error }] = useCorrectSymptomMutation();
-  const { intensity, place, side, kind, moment } = values;
   const body = {
     replaces: symptom.id,
     reason: reason.trim(),
-    symptom: { ...{ intensity, place, side, kind, moment }, id, at: symptom.at, sessionId: symptom.sessionId, note: symptom.note },
+    symptom: { ...feltValues(values), id, at: symptom.at, sessionId: symptom.sessionId, note: symptom.note },
   };
   return (
     <div className="p-3">

@@ -1,10 +1,11 @@
-import { type Symptom } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useReportSymptomMutation } from './endpoints.ts';
 import { quietSymptom, SymptomFields, type SymptomValues } from './SymptomFields.tsx';
+import { feltValues } from './feltValues.ts';
+import { useSymptomContext } from './useSymptomContext.ts';
 import { stopSignInWords } from '@myokinet/core/words';
 
 /** The morning after a session: one tap when all is quiet, a few fields when not. */
@@ -21,8 +22,9 @@ export function MorningForm({
   const [felt, setFelt] = useState<SymptomValues | undefined>();
   const [id] = useState(newId);
   const [at] = useState(() => instant(new Date()));
-  const send = (values: SymptomValues) => void report({ traineeId, body: { ...values, id, sessionId, at, note: '' } });
-  const sign = felt && stopSignInWords({ ...felt, at } satisfies Symptom);
+  const send = (values: SymptomValues) => void report({ traineeId, body: { ...feltValues(values), id, sessionId, at, note: '' } });
+  const context = useSymptomContext();
+  const sign = felt && stopSignInWords({ ...feltValues(felt), at }, context);
   return (
     <div className={felt ? 'col-span-full' : ''}>
       {felt ? (

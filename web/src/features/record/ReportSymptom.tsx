@@ -4,6 +4,8 @@ import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useReportSymptomMutation } from './endpoints.ts';
 import { quietSymptom, SymptomFields, type SymptomValues } from './SymptomFields.tsx';
+import { feltValues } from './feltValues.ts';
+import { useSymptomContext } from './useSymptomContext.ts';
 import { stopSignInWords } from '@myokinet/core/words';
 
 interface Report {
@@ -16,6 +18,7 @@ interface Report {
 export function ReportSymptom({ traineeId }: { readonly traineeId: string }) {
   const [send, { isLoading, error }] = useReportSymptomMutation();
   const [report, setReport] = useState<Report | undefined>();
+  const context = useSymptomContext();
   if (!report)
     return (
       <button
@@ -29,13 +32,15 @@ export function ReportSymptom({ traineeId }: { readonly traineeId: string }) {
       </button>
     );
   const { id, at, values } = report;
-  const stop = stopSignInWords({ ...values, at });
+  const stop = stopSignInWords({ ...feltValues(values), at }, context);
   return (
     <form
       className="sheet mt-1 p-3"
       onSubmit={(event) => {
         event.preventDefault();
-        void send({ traineeId, body: { ...values, id, at, sessionId: null, note: '' } }).then((r) => r.data && setReport(undefined));
+        void send({ traineeId, body: { ...feltValues(values), id, at, sessionId: null, note: '' } }).then(
+          (r) => r.data && setReport(undefined),
+        );
       }}
     >
       <div className="flex flex-wrap items-end gap-2">

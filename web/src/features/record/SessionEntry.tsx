@@ -2,7 +2,7 @@ import type { SessionReply } from '@myokinet/core/contracts';
 import { doseInWords, LOADING_PHASES } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
-import { cleannessInWords, symptomInWords } from '@myokinet/core/words';
+import { FEELING_WORDS, cleannessInWords, symptomInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import type { Correction } from './correction.ts';
@@ -122,7 +122,7 @@ function setWords({ side, amount, feeling, unconfirmed, faults }: SessionReply['
     ...(unconfirmed ? ['ran out, not confirmed'] : []),
     ...faults.map((f) => `${library.fault(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`),
   ];
-  return `${side === 'whole' ? '' : `${side} `}${feeling ?? amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
+  return `${side === 'whole' ? '' : `${side} `}${feeling ? FEELING_WORDS[feeling] : amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
 }
 
 function capital(text: string): string {

@@ -33,7 +33,7 @@ export function SymptomEntries({
           </div>
           <p className={`text-sm ${sign.closure ? 'aside' : 'state-short font-semibold'}`}>
             {sign.closure
-              ? `Closed ${shortDay(sign.closure.closedAt, now)}: ${sign.closure.ground}`
+              ? `Closed ${shortDay(sign.closure.closedAt, now)}${sign.closure.role ? ` on the word of a ${sign.closure.role}` : ''}: ${sign.closure.ground}`
               : 'Open: every gate stays closed. Close it on the Readiness tab.'}
           </p>
         </li>

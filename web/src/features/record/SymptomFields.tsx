@@ -1,5 +1,14 @@
 import type { BodySide } from '@myokinet/core/anatomy';
-import { BODY_PLACES, type BodyPlace, SYMPTOM_KINDS, type SymptomKind, type SymptomMoment } from '@myokinet/core/safety';
+import {
+  BODY_PLACES,
+  type BodyPlace,
+  type Retest,
+  SYMPTOM_KINDS,
+  type SymptomKind,
+  type SymptomMoment,
+  tryAgain,
+} from '@myokinet/core/safety';
+import { KIND_WORDS, placeInWords } from '@myokinet/core/words';
 import { useId } from 'react';
 
 export interface SymptomValues {
@@ -8,6 +17,7 @@ export interface SymptomValues {
   readonly side: BodySide;
   readonly kind: SymptomKind;
   readonly moment: SymptomMoment;
+  readonly retest?: Retest | null;
 }
 
 export function quietSymptom(moment: SymptomMoment): SymptomValues {
@@ -15,6 +25,10 @@ export function quietSymptom(moment: SymptomMoment): SymptomValues {
 }
 
 const TEN = Array.from({ length: 11 }, (_, i) => i);
+const PLACE_WORDS = Object.fromEntries(BODY_PLACES.map((place) => [place, placeInWords({ place, side: 'whole' })])) as Readonly<
+  Record<BodyPlace, string>
+>;
+const RETEST_WORDS = { 'not tried': 'not tried', gone: 'gone at once', 'still there': 'still there' } as const;
 const SIDE_WORDS: Readonly<Record<BodySide, string>> = { left: 'left', right: 'right', whole: 'both or middle' };
 
 /** How strong, where, what kind, when. */
@@ -36,7 +50,7 @@ export function SymptomFields({
         value={String(values.intensity)}
         choose={(v) => change({ ...values, intensity: Number(v) })}
       />
-      <Choice label="Kind" options={SYMPTOM_KINDS} value={values.kind} choose={(kind) => change({ ...values, kind })} />
+      <Choice label="Kind" options={SYMPTOM_KINDS} words={KIND_WORDS} value={values.kind} choose={(kind) => change({ ...values, kind })} />
       <Choice
         label="Side"
         options={['left', 'right', 'whole'] as const}
@@ -44,9 +58,24 @@ export function SymptomFields({
         value={values.side}
         choose={(side) => change({ ...values, side })}
       />
-      <Choice label="Place" options={BODY_PLACES} value={values.place} choose={(place) => change({ ...values, place })} />
+      <Choice
+        label="Place"
+        options={BODY_PLACES}
+        words={PLACE_WORDS}
+        value={values.place}
+        choose={(place) => change({ ...values, place })}
+      />
       {moments.length > 1 && (
         <Choice label="When" options={moments} value={values.moment} choose={(moment) => change({ ...values, moment })} />
+      )}
+      {tryAgain(values) && (
+        <Choice
+          label="Tried again, lighter"
+          options={['not tried', 'gone', 'still there'] as const}
+          words={RETEST_WORDS}
+          value={values.retest ?? 'not tried'}
+          choose={(retest) => change({ ...values, retest: retest === 'not tried' ? null : retest })}
+        />
       )}
     </>
   );

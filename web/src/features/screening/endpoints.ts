@@ -1,4 +1,4 @@
-import type { ConsultationDto, ScreeningDto, ScreeningsReply } from '@myokinet/core/contracts';
+import type { ConsultationDto, LastingPainDto, LastingPainReply, ScreeningDto, ScreeningsReply } from '@myokinet/core/contracts';
 import { type About, api } from '../../client/api.ts';
 import { rests, stales } from '../../client/stale.ts';
 
@@ -12,6 +12,10 @@ const endpoints = api.injectEndpoints({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/screenings`, method: 'POST', body }),
       invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
     }),
+    recordLastingPain: build.mutation<readonly LastingPainReply[], About<LastingPainDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/lasting-pains`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
+    }),
     recordConsultation: build.mutation<ScreeningsReply, About<ConsultationDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/consultations`, method: 'POST', body }),
       invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
@@ -19,4 +23,4 @@ const endpoints = api.injectEndpoints({
   }),
 });
 
-export const { useScreeningsQuery, useRecordScreeningMutation, useRecordConsultationMutation } = endpoints;
+export const { useScreeningsQuery, useRecordScreeningMutation, useRecordConsultationMutation, useRecordLastingPainMutation } = endpoints;

@@ -1,3 +1,4 @@
+import { FEELING_WORDS } from '@myokinet/core/words';
 import type { BodySide } from '@myokinet/core/anatomy';
 import { cuesOf, doseInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import { FEELINGS } from '@myokinet/core/readiness';
@@ -126,7 +127,7 @@ function SetField({
         <option value="">not done</option>
         {FEELINGS.map((feeling) => (
           <option key={feeling} value={feeling}>
-            {feeling}
+            {FEELING_WORDS[feeling]}
           </option>
         ))}
       </select>

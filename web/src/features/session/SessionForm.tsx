@@ -13,6 +13,7 @@ import { moveOnEnter } from '../../kit/moveOnEnter.ts';
 import { NoteField } from '../../kit/NoteField.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { DrillPicker, planRules, PlanRulesContext, useBriefQuery } from '../plan/index.ts';
+import { useSymptomContext } from '../record/index.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
 import { useLogSessionMutation } from './endpoints.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
@@ -41,7 +42,7 @@ export function SessionForm({ planned, schools }: SessionFormProps) {
   const { problems } = inspect(SessionDto, session, { now: new Date(), library });
   const problemOf = (field: string) => (tried ? problems.find((p) => p.field === field)?.message : undefined);
   const wrongSets = log.items.flatMap((i) => i.sets.filter((s) => readSet(s.text, i).problem)).length;
-  const { clean, stops } = judgeLog(session, library);
+  const { clean, stops } = judgeLog(session, library, useSymptomContext());
   const change = (part: Partial<SessionLog>) => draft.change({ ...log, ...part });
   const changeItem = (next: ItemLog) => change({ items: log.items.map((i) => (i.id === next.id ? next : i)) });
 

@@ -9,7 +9,8 @@ import { instant } from '@myokinet/core/quantities';
 import type { SupportPlan } from '@myokinet/core/statics';
 import { format } from 'date-fns';
 import { newId } from '../../client/newId.ts';
-import type { SymptomValues } from '../record/index.ts';
+import { feltValues, type SymptomValues } from '../record/index.ts';
+import { judgeSymptom, type SymptomContext } from '@myokinet/core/safety';
 import { stopSignInWords } from '@myokinet/core/words';
 
 /** A session while it is being logged: texts as typed, so that nothing typed is ever lost. */
@@ -125,7 +126,7 @@ export function sessionFrom(log: SessionLog): SessionDto {
         return amount === undefined ? [] : [{ id, side, amount, faults: [...faults], ...(feeling ? { feeling } : {}) }];
       }),
     })),
-    symptoms: log.symptoms.map((s) => ({ ...s, sessionId: log.id, at: performedAt, note: '' })),
+    symptoms: log.symptoms.map((s) => ({ ...feltValues(s), sessionId: log.id, at: performedAt, note: '' })),
   };
 }
 
@@ -140,9 +141,15 @@ function toInstant(local: string): string {
 }
 
 /** Whether the session would count as clean as it stands, and the stop signs in it. */
-export function judgeLog(session: SessionDto, library: Library): { readonly clean: Cleanness; readonly stops: readonly string[] } {
-  const at = instant(new Date(0));
-  const symptoms = session.symptoms.map((s) => ({ ...s, at }));
+export function judgeLog(
+  session: SessionDto,
+  library: Library,
+  context: SymptomContext = { history: [] },
+): { readonly clean: Cleanness; readonly stops: readonly string[] } {
+  const performed = new Date(session.performedAt);
+  // A time that is no time yet is now.
+  const at = instant(Number.isNaN(performed.getTime()) ? new Date() : performed);
+  const symptoms = session.symptoms.map((s) => ({ ...s, at, judged: judgeSymptom({ ...s, at }, context) }));
   return {
     clean: sessionCleanness({ effort: session.effort, symptoms, items: session.items }, library),
     stops: symptoms.flatMap((s) => stopSignInWords(s) ?? []),
