@@ -123,7 +123,7 @@ async function report(page: Page, strength: string, kind: string): Promise<void>
   await page.getByRole('button', { name: 'Report a symptom' }).click();
   await page.getByLabel('0–10', { exact: true }).selectOption(strength);
   await page.getByLabel('Kind').selectOption(kind);
-  await page.getByLabel('Place', { exact: true }).selectOption('wrist');
+  await page.getByLabel('Place', { exact: true }).selectOption('elbow');
   await page.getByRole('button', { name: 'Record the symptom' }).click();
   await expect(page.getByRole('button', { name: 'Report a symptom' })).toBeVisible();
 }
@@ -137,8 +137,12 @@ const ATTACKS: readonly (readonly [string, Start, (page: Page) => Promise<void>,
     async (page) => {
       await report(page, '1', 'sharp');
       await tab(page, 'Readiness');
-      await page.getByRole('button', { name: 'Close this stop sign…' }).click();
-      await page.getByLabel('On what ground?').fill('Nothing found, painless since.');
+      // Not the coach's to close within two days.
+      await expect(page.getByText(/A coach closes it after 48 hours without pain there/)).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Close this stop sign…' })).toHaveCount(0);
+      await page.getByRole('button', { name: 'A licensed professional was heard…' }).click();
+      await page.getByLabel('Who, by role').selectOption('physiotherapist');
+      await page.getByLabel('What was seen and said').fill('Nothing found, painless since.');
       await page.getByRole('button', { name: 'Close the stop sign', exact: true }).click();
       await expect(page.getByRole('region', { name: 'Open stop signs' })).toHaveCount(0);
     },

@@ -199,7 +199,7 @@ test.describe('by touch, on a phone', () => {
     await expect(sheet.getByText('Pinch 4/10, left wrist, during: stop and step back.')).toBeVisible();
     await sheet.getByRole('button', { name: 'Record it' }).tap();
     await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
-    await expect(page.getByRole('alert')).toContainText('every gate is locked until the coach closes the stop sign');
+    await expect(page.getByRole('alert')).toContainText('every gate is locked until the stop sign is closed');
     expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
     await expect.poll(async () => (await recordOf('Elke')).stopSigns.filter((s) => !s.closure).length).toBeGreaterThan(0);
     await page.getByRole('button', { name: 'End the session' }).tap();

@@ -123,11 +123,14 @@ test('the verdict and the signature stand on the first screen, on a laptop and o
   }
 });
 
-test('a stop sign can be closed only on a ground, in place', async ({ page }) => {
+test('a strong stop sign is closed on a professional’s word only, by role and on a ground, in place', async ({ page }) => {
   await open(page, `/trainees/${idOf((r) => r.openStopSigns > 0)}`);
-  await page.getByRole('button', { name: 'Close this stop sign…' }).click();
+  await expect(page.getByText(/For this a licensed professional has to be heard first/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Close this stop sign…' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'A licensed professional was heard…' }).click();
+  await page.getByLabel('What was seen and said').fill('Healed, may be loaded again.');
   await expect(page.getByRole('button', { name: 'Close the stop sign', exact: true })).toBeDisabled();
-  await page.getByLabel('On what ground?').fill('Seen by a physiotherapist, allowed to load.');
+  await page.getByLabel('Who, by role').selectOption('physiotherapist');
   await page.getByRole('button', { name: 'Close the stop sign', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Open stop signs' })).toHaveCount(0);
 });

@@ -1,4 +1,4 @@
-import type { CaseloadRow } from '@myokinet/core/contracts';
+import type { CaseloadRow, ScreeningsReply } from '@myokinet/core/contracts';
 import type { Page } from '@playwright/test';
 import { Server } from './server.ts';
 import { expect, test } from './test.ts';
@@ -58,6 +58,39 @@ test.describe('by touch, on a phone', () => {
       .poll(async () => (await server.api<readonly object[]>(`/api/trainees/${idOf('Odo')}/emergencies`)).length, { timeout: 30_000 })
       .toBe(1);
   });
+});
+
+test('a lasting pain with a professional’s word is no alarm up to what is usual; the screening beside it can be taken back', async ({
+  page,
+}) => {
+  const at = `${server.address}/trainees/${idOf('Ines')}`;
+  const stops = async (strength: string) => {
+    await page.goto(`${at}/record`);
+    await page.getByRole('button', { name: 'Report a symptom' }).click();
+    await page.getByLabel('0–10', { exact: true }).selectOption(strength);
+    await page.getByLabel('Side', { exact: true }).selectOption('left');
+    await page.getByLabel('Place', { exact: true }).selectOption('wrist');
+    return page.getByText(/stop and step back\. This withdraws/);
+  };
+  await expect(await stops('3')).toBeVisible();
+  await page.goto(`${at}/screening`);
+  await page.getByRole('button', { name: 'A lasting pain was looked at…' }).click();
+  await page.getByLabel('Place', { exact: true }).selectOption('wrist');
+  await page.getByLabel('Usual').selectOption('3');
+  await page.getByLabel('What was seen and said').fill('Known for years, may be loaded.');
+  await expect(page.getByRole('button', { name: 'Put on record' })).toBeDisabled();
+  await page.getByLabel('Who, by role').selectOption('physiotherapist');
+  await page.getByRole('button', { name: 'Put on record' }).click();
+  await expect(page.getByText(/left wrist, usually 3 of 10/)).toBeVisible();
+  await expect(await stops('3')).toHaveCount(0);
+  await expect(await stops('5')).toBeVisible();
+  await page.goto(`${at}/screening`);
+  const current = async () => (await server.api<ScreeningsReply>(`/api/trainees/${idOf('Ines')}/screenings`)).current?.id;
+  const before = await current();
+  await page.getByRole('button', { name: 'Take this screening back…' }).click();
+  await page.getByLabel(/Why does this screening not count/).fill('of somebody else');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect.poll(current).not.toBe(before);
 });
 
 test('a press by mistake is taken back within the minute, with a reason', async ({ page }) => {

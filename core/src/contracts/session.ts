@@ -28,11 +28,7 @@ export const MOST_AMOUNT = 3600;
 const SIDES = ['left', 'right', 'whole'] as const;
 
 /** Who and when belong together. */
-const IsDayOfWord = () =>
-  rule('isDayOfWord', (day, { role }) => {
-    if (role && !day) return 'Say on which day the professional was heard.';
-    return day && !role ? 'Say who by role was heard.' : undefined;
-  });
+const WithSibling = (sibling: string, needed: string) => rule('withSibling', (_, object) => (object[sibling] ? undefined : needed));
 
 export const TEN = 'must be a whole number from 0 to 10.';
 
@@ -112,8 +108,14 @@ export class StopSignClosureDto {
   @IsWritten('The ground', { min: 5, max: LIMITS.reason, needed: 'Say on what ground, in at least 5 characters.' })
   ground!: string;
   /** The licensed professional who was heard; absent where the coach closes it. */
-  @IsOptional() @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` }) role?: ProfessionalRole | null;
-  @IsDayOfWord() @IsOptional() @IsPastDay('The day on which the professional was heard') consultedOn?: CalendarDay | null;
+  @WithSibling('consultedOn', 'Say on which day the professional was heard.')
+  @IsOptional()
+  @IsIn(PROFESSIONAL_ROLES, { message: `Say who by role: ${PROFESSIONAL_ROLES.join(', ')}.` })
+  role?: ProfessionalRole | null;
+  @WithSibling('role', 'Say who by role was heard.')
+  @IsOptional()
+  @IsPastDay('The day on which the professional was heard')
+  consultedOn?: CalendarDay | null;
 }
 
 /** A lasting pain that a licensed professional has looked at, and what is usual; 0 says that it is over. */

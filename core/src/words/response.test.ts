@@ -20,7 +20,7 @@ it.each<[ResponseFinding, string]>([
   ],
   [
     { code: 'leave-drill', symptom: felt({ kind: 'pinch', retest: 'gone' }) },
-    'Pinch 2/10, left wrist, during, gone on a second try: leave this drill for today. The next one within two weeks stops.',
+    'Pinch 2/10, left wrist, during, gone on a second try: leave the drill for today. The next one within two weeks stops.',
   ],
   [{ code: 'half', symptom: felt({ kind: 'soreness', intensity: 5 }) }, 'Sore muscles 5/10, left wrist, during: half the sets today.'],
   [{ code: 'step-back', symptom: felt({ intensity: 3 }) }, 'Ache 3/10, left wrist, during: one step lighter, and no harder today.'],

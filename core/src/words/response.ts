@@ -18,7 +18,7 @@ export function responseInWords(finding: ResponseFinding): string {
     case 'half':
       return `${capital(symptomInWords(finding.symptom))}: half the sets today.`;
     case 'leave-drill':
-      return `${capital(symptomInWords(finding.symptom))}: leave this drill for today. The next one within two weeks stops.`;
+      return `${capital(symptomInWords(finding.symptom))}: leave the drill for today. The next one within two weeks stops.`;
     case 'step-back':
       return `${capital(symptomInWords(finding.symptom))}: one step lighter, and no harder today.`;
     case 'hold':

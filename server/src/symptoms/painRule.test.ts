@@ -65,7 +65,7 @@ it('a coach closes a sharp pain after two painless days, and nothing else; a pro
   expect(await close(swollen)).toMatchObject({ status: 409 });
   expect((await signs()).find((s) => s.symptomId === swollen)?.problem).toEqual({ code: 'professional-only' });
   const heard = { role: 'physiotherapist', consultedOn: today() };
-  expect(await close(swollen, { role: 'physiotherapist' })).toMatchObject({ status: 422, body: { fields: [{ field: '/consultedOn' }] } });
+  expect(await close(swollen, { role: 'physiotherapist' })).toMatchObject({ status: 422, body: { fields: [{ field: '/role' }] } });
   expect(await close(swollen, { ...heard, role: 'neighbour' })).toMatchObject({ status: 422, body: { fields: [{ field: '/role' }] } });
   expect(await close(swollen, { ...heard, consultedOn: calendarDay(addDays(bench.now(), 3)) })).toMatchObject({ status: 422 });
   expect(await close(swollen, { ...heard, consultedOn: calendarDay(addDays(bench.now(), -9)) })).toMatchObject({ status: 409 });

@@ -18,7 +18,7 @@ import { StageFoot } from './StageFoot.tsx';
 import { type OpenSheet, StageSheets } from './StageSheets.tsx';
 import { Ticking } from './Ticking.tsx';
 import { useFloorKeys } from './useFloorKeys.ts';
-import { useFloorTools } from './useFloorTools.ts';
+import { carefulBecause, useFloorTools } from './useFloorTools.ts';
 import { useLastSet } from './useLastSet.ts';
 import { type LastSet, useStage } from './useStage.ts';
 
@@ -61,6 +61,8 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
   const keys = faultKeys(faultsOf(about.drill, schools, person.library.faults), person.library);
   const between = phase.kind === 'between' || phase.kind === 'ready';
   const unconfirmed = between && last?.unconfirmed ? `${last.amount} ${UNIT_WORDS[last.step.drill.dose.unit]}` : undefined;
+  // What was felt in this session holds for the rest of it.
+  const said = tools.said ?? (phase.kind === 'work' ? undefined : carefulBecause(person));
   const shut = () => setOpen(undefined);
   const lay = (sheet: OpenSheet) => {
     // Something hurts: the clock stops at once, whatever is entered and however long it takes.
@@ -192,9 +194,9 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
               Ended before the first {ONE_WORDS[drill.dose.unit]}: no set is logged. Was one done, start it and put its figure right after.
             </p>
           )}
-          {tools.said && (
+          {said && (
             <p role="status" className="border-s-4 border-primary bg-primary/10 px-3 py-2 text-lg">
-              {tools.said}
+              {said}
             </p>
           )}
           {phase.kind === 'work' && !fault && <FaultPanel person={person} step={step} see={see} about="Fault seen: one tap" />}

@@ -1,4 +1,6 @@
+import { SIDES } from '@myokinet/core/anatomy';
 import {
+  type BodyPlace,
   type Retest,
   SYMPTOM_KINDS,
   type Symptom,
@@ -76,26 +78,26 @@ export function SymptomSheet({
         <fieldset className="grid gap-x-6 md:grid-cols-[3fr_2fr]">
           <legend className="text-lg font-semibold">Where{spot ? `: ${placeInWords(spot)}` : ''}</legend>
           <BodyOutline view="front" chosen={spot} choose={setSpot} />
-          <div className="grid grid-cols-[2fr_3fr] gap-4">
+          <div className="grid grid-cols-2 gap-4 md:grid-cols-1 md:gap-0">
             <BodyOutline view="back" chosen={spot} choose={setSpot} />
-            <fieldset>
-              <legend className="text-lg font-semibold">What kind</legend>
-              <div className="mt-1 flex flex-wrap gap-1.5">
-                {KINDS.map((k) => (
-                  <button
-                    key={k}
-                    type="button"
-                    className={`btn min-h-11 px-2.5 text-base font-normal sm:min-h-13 ${kind === k ? 'btn-primary' : 'btn-outline border-base-300'}`}
-                    aria-pressed={kind === k}
-                    onClick={() => setKind(k)}
-                  >
-                    {KIND_WORDS[k]}
-                  </button>
-                ))}
-              </div>
-            </fieldset>
+            <Elsewhere chosen={spot} choose={setSpot} />
           </div>
-          <Elsewhere chosen={spot} choose={setSpot} />
+        </fieldset>
+        <fieldset>
+          <legend className="text-lg font-semibold">What kind</legend>
+          <div className="mt-1 flex flex-wrap gap-1.5">
+            {KINDS.map((k) => (
+              <button
+                key={k}
+                type="button"
+                className={`btn min-h-11 px-2.5 text-base font-normal ${kind === k ? 'btn-primary' : 'btn-outline border-base-300'}`}
+                aria-pressed={kind === k}
+                onClick={() => setKind(k)}
+              >
+                {KIND_WORDS[k]}
+              </button>
+            ))}
+          </div>
         </fieldset>
         {asks && <RetestChoice value={retest} choose={setRetest} />}
         <div className="sticky bottom-0 mt-auto bg-base-100 py-2">
@@ -138,26 +140,34 @@ function RetestChoice({ value, choose }: { readonly value: Retest | undefined; r
   );
 }
 
-/** What the outline has no room for. */
-const ELSEWHERE: readonly Spot[] = [
-  ...(['fingers', 'hip', 'knee', 'foot'] as const).flatMap((place) => (['left', 'right'] as const).map((side) => ({ place, side }))),
-  ...(['head', 'chest', 'belly'] as const).map((place) => ({ place, side: 'whole' as const })),
+/** What the outline has no room for; which side is asked once one of a pair is chosen. */
+const ELSEWHERE: readonly (readonly [BodyPlace, boolean])[] = [
+  ...(['fingers', 'hip', 'knee', 'foot'] as const).map((place) => [place, true] as const),
+  ...(['head', 'chest', 'belly'] as const).map((place) => [place, false] as const),
 ];
 
 function Elsewhere({ chosen, choose }: { readonly chosen: Spot | undefined; readonly choose: (spot: Spot) => void }) {
+  const [asking, setAsking] = useState<BodyPlace | undefined>();
   return (
-    <div className="mt-2 flex flex-wrap gap-1.5 md:col-span-2" role="group" aria-label="Elsewhere">
-      {ELSEWHERE.map((spot) => {
+    <div className="mt-1 flex flex-wrap content-start gap-1.5" role="group" aria-label="Elsewhere">
+      {ELSEWHERE.flatMap(([place, paired]): readonly Spot[] =>
+        paired && asking === place ? SIDES.map((side) => ({ place, side })) : [{ place, side: 'whole' }],
+      ).map((spot) => {
+        const asksSide = spot.side === 'whole' && ELSEWHERE.some(([place, paired]) => paired && place === spot.place);
         const isChosen = chosen?.place === spot.place && chosen.side === spot.side;
         return (
           <button
-            key={placeInWords(spot)}
+            key={`${spot.place} ${spot.side}`}
             type="button"
             className={`btn min-h-11 px-2.5 text-base font-normal ${isChosen ? 'btn-primary' : 'btn-outline border-base-300'}`}
-            aria-pressed={isChosen}
-            onClick={() => choose(spot)}
+            {...(asksSide ? { 'aria-expanded': false } : { 'aria-pressed': isChosen })}
+            onClick={() => {
+              setAsking(spot.place);
+              if (!asksSide) choose(spot);
+            }}
           >
             {placeInWords(spot)}
+            {asksSide && '…'}
           </button>
         );
       })}

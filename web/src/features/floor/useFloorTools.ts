@@ -23,6 +23,12 @@ export function responseInRun(person: FloorPerson): SymptomResponse {
   return symptomResponse(person.run.symptoms, person.felt);
 }
 
+/** What to mind for the rest of the session, where something was felt and work goes on. */
+export function carefulBecause(person: FloorPerson): string | undefined {
+  const { act, finding } = responseInRun(person);
+  return act === 'go on' || act === 'stop' ? undefined : responseInWords(finding);
+}
+
 /** Turning the dial, changing and skipping drills, reporting what is felt. */
 export function useFloorTools(person: FloorPerson, step: Step) {
   const [said, setSaid] = useState<string | undefined>();

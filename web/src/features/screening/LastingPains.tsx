@@ -38,7 +38,7 @@ export function LastingPains() {
           <Pain key={pain.id} pain={pain} traineeId={traineeId} now={now} />
         ))}
       </ul>
-      <NewPain traineeId={traineeId} now={now} />
+      <NewPain key={lastingPains.length} traineeId={traineeId} now={now} />
     </section>
   );
 }
@@ -48,7 +48,7 @@ function Pain({ pain, traineeId, now }: { readonly pain: LastingPainReply; reado
   const until = addDays(`${pain.consultedOn}T12:00:00.000Z` as Instant, LASTING_DAYS);
   return (
     <li className="mt-2 border-s-4 border-base-content ps-2.5 leading-snug">
-      <span className="font-semibold">
+      <span className="inline-block font-semibold first-letter:uppercase">
         {placeInWords(pain)}, usually {pain.level} of 10
       </span>
       , by a {pain.role}, {shortDay(`${pain.consultedOn}T12:00:00.000Z` as Instant, now)}: {pain.said}

@@ -51,15 +51,14 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
   };
   const firstOpen = open[0];
   return (
-    <form
-      noValidate
-      className="grid flex-1 content-start gap-x-10 gap-y-5 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_24rem]"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (open.length === 0) void save();
-      }}
-    >
-      <div>
+    <div className="grid flex-1 content-start gap-x-10 gap-y-5 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <form
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (open.length === 0) void save();
+        }}
+      >
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
           <h2>Screening before training</h2>
           <p className="aside text-sm">
@@ -119,9 +118,10 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
             </button>
           )}
         </div>
-      </div>
+      </form>
+      {/* Forms of their own: one inside another would take the page with it. */}
       <div className="lg:sticky lg:top-4 lg:self-start">{children(outcome, unsaved)}</div>
-    </form>
+    </div>
   );
 }
 

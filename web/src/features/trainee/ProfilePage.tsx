@@ -53,6 +53,12 @@ export function ProfilePage() {
   );
 }
 
-function nextRevision({ savedAt: _saved, screening: _screening, belief: _belief, ...profile }: TraineeReply): TraineeValues {
+function nextRevision({
+  savedAt: _saved,
+  screening: _screening,
+  lastingPains: _pains,
+  belief: _belief,
+  ...profile
+}: TraineeReply): TraineeValues {
   return { ...profile, basedOn: profile.revision, revision: newId() };
 }
