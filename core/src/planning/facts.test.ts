@@ -17,7 +17,11 @@ const ago = (days: number, own: Partial<LoggedWork> = {}): LoggedWork => ({
 const facts = (recent: readonly LoggedWork[], firstDaysAgo?: number) =>
   plannerFacts(
     recent,
-    { knownDrills: ['plank'], firstAt: firstDaysAgo === undefined ? undefined : instant(addDays(now, -firstDaysAgo)) },
+    {
+      knownDrills: ['plank'],
+      firstAt: firstDaysAgo === undefined ? undefined : instant(addDays(now, -firstDaysAgo)),
+      ...{ capacities: [], foothold: { ladderId: 'push-up', here: -1 } },
+    },
     { library, now },
   );
 

@@ -35,6 +35,8 @@ export { candidatesFor, exclusion, exclusionOf, type Foothold, type LeftOut, typ
 export { proposeByRules, type RulesInput, type RulesProposal } from './proposeByRules.ts';
 export { minutesGiven, reviewPlan, type PlanFinding, type PlanRules } from './reviewPlan.ts';
 export { drillHistory, pencilledDoses, withDoses, type LoggedDoses, type PencilledDose } from './pencilled.ts';
+export { beyondShown, NOTHING_SHOWN, type Shown } from './shown.ts';
+export { beyondInWords } from './beyondInWords.ts';
 export { BUILD_ON_DAYS, plannerFacts, type LoggedWork, type PlannerFacts } from './plannerFacts.ts';
 export { whatStays } from './whatStays.ts';
 export { nextDose, type DrillDone, type NextDose } from './nextDose.ts';

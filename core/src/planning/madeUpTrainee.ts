@@ -9,6 +9,7 @@ import { headroom } from '../readiness/index.ts';
 import { CAUTION_IDS } from '../safety/index.ts';
 import { DEFAULT_SCHOOLS } from '../schools/index.ts';
 import { bodyModel } from '../statics/index.ts';
+import { ANYTHING_SHOWN } from './shown.ts';
 import { defaultBrief, type PlanBrief } from './brief.ts';
 import type { BlockInput } from './block/task.ts';
 import { WEEKDAYS } from './plan.ts';
@@ -44,7 +45,7 @@ export function madeUpTrainee(seed: string, own: Partial<PlanBrief> = {}, days =
     library,
     // Drawn by themselves: a caution that is added changes nobody else.
     cautions: CAUTION_IDS.filter((id) => seedrandom(`${seed} ${id}`)() < 0.025).map((id) => ({ id, because: [{ code: 'not screened' }] })),
-    foothold: { ladderId: ladder.id, here },
+    foothold: { ladderId: ladder.id, here, shown: ANYTHING_SHOWN },
     schools: DEFAULT_SCHOOLS,
     brief,
     weekStart: '2026-11-30' as CalendarDay,

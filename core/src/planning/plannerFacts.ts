@@ -2,6 +2,7 @@ import type { Joint } from '../anatomy/index.ts';
 import type { Library } from '../library/index.ts';
 import { addDays, calendarDay, type CalendarDay, daysBetween, type Instant, instant } from '../quantities/index.ts';
 import { jointsLoadedBy } from './plan.ts';
+import { type Shown, type ShownFacts, shownOf } from './shown.ts';
 import { type WeekDose, weekStartOf } from './week.ts';
 
 /** What the planner knows of a trainee's past. */
@@ -16,6 +17,8 @@ export interface PlannerFacts {
   readonly lastLoadedDay?: CalendarDay;
   /** Whole weeks since the first session on record; 0 before it. */
   readonly weeksIn: number;
+  /** What may be rested on. */
+  readonly shown: Shown;
 }
 
 /** A logged session, as far as the planner rests on it. */
@@ -29,6 +32,14 @@ export interface LoggedWork {
   readonly clean: boolean;
 }
 
+/** What lies behind the newest sessions. */
+export interface PlannerPast extends Pick<ShownFacts, 'capacities' | 'foothold' | 'lastLoadedAt'> {
+  /** Every drill ever done. */
+  readonly knownDrills: readonly string[];
+  /** The first session on record. */
+  readonly firstAt: Instant | undefined;
+}
+
 const DAYS_PER_WEEK = 7;
 /** How far back the planner looks for a week to build on; after longer rest it starts anew (project default). */
 export const BUILD_ON_DAYS = 35;
@@ -39,21 +50,23 @@ const DID_WELL_DAYS = 28;
  * What the planner knows of a trainee's past.
  *
  * @param recent sessions of the last `BUILD_ON_DAYS`, newest first
- * @param knownDrills every drill ever done
- * @param firstAt the first session on record
+ * @param past what lies behind them
+ * @param moment the library, fitted to the trainee, and the moment of looking
  */
 export function plannerFacts(
   recent: readonly LoggedWork[],
-  { knownDrills, firstAt }: { readonly knownDrills: readonly string[]; readonly firstAt: Instant | undefined },
+  { knownDrills, firstAt, ...shown }: PlannerPast,
   { library, now }: { readonly library: Library; readonly now: Date },
 ): PlannerFacts {
   const since = instant(addDays(now, -DID_WELL_DAYS));
+  const didWell = [...new Set(recent.filter((s) => s.clean && s.performedAt >= since).flatMap((s) => s.drillIds))];
   return {
     weeksIn: firstAt ? Math.floor(daysBetween(firstAt, now) / DAYS_PER_WEEK) : 0,
     knownDrills,
-    didWell: [...new Set(recent.filter((s) => s.clean && s.performedAt >= since).flatMap((s) => s.drillIds))],
+    didWell,
     weekDoses: weekDoses(recent),
     lastLoaded: lastLoaded(recent, library),
+    shown: shownOf({ ...shown, library, didWell, now }),
   };
 }
 

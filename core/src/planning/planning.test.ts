@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { ANYTHING_SHOWN } from './shown.ts';
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { type Drill, EQUIPMENT_IDS as ALL_EQUIPMENT, isLoaded, PHASES } from '../drills/index.ts';
@@ -66,7 +67,7 @@ const INPUT: RulesInput = {
   equipment: ALL_EQUIPMENT,
   cautions: [],
   headrooms: headroomsWith({ 'shoulder-flexion/left': 150, 'packed-hang': 10 }),
-  foothold: { ladderId: 'hang-and-swing', here: 1 },
+  foothold: { ladderId: 'hang-and-swing', here: 1, shown: ANYTHING_SHOWN },
   knownDrills: DRILLS.map((d) => d.id),
   lastWeekDose: 0,
   newId,
@@ -218,7 +219,7 @@ it('keeps every hard rule whatever days, minutes, equipment and cautions it is g
           sessionMinutes: minutes,
           equipment,
           cautions: inForce(...cautions),
-          foothold: { ladderId: 'hang-and-swing', here },
+          foothold: { ladderId: 'hang-and-swing', here, shown: ANYTHING_SHOWN },
           knownDrills: known ? INPUT.knownDrills : [],
         };
         const { sessions, refusal } = proposeByRules(input);
@@ -334,14 +335,19 @@ describe('a review', () => {
   });
 
   it('explains why a drill is out of reach', () => {
-    const reach = { library, cautions: [], equipment: ALL_EQUIPMENT, foothold: { ladderId: 'hang-and-swing', here: 1 } };
+    const reach = {
+      library,
+      cautions: [],
+      equipment: ALL_EQUIPMENT,
+      foothold: { ladderId: 'hang-and-swing', here: 1, shown: ANYTHING_SHOWN },
+    };
     expect(exclusionOf(drillOf('practice-free-hang'), reach)).toBe('Rung practice: its clearance is not signed.');
     expect(exclusionOf(drillOf('practice-half-hang'), reach)).toBeUndefined();
     expect(isLoaded(drillOf('practice-half-hang'))).toBe(true);
   });
 
   it('says what keeps a drill out as a code: a caution before what is not at hand, that before a clearance', () => {
-    const reach = { library, cautions: [], equipment: [], foothold: { ladderId: 'hang-and-swing', here: 1 } };
+    const reach = { library, cautions: [], equipment: [], foothold: { ladderId: 'hang-and-swing', here: 1, shown: ANYTHING_SHOWN } };
     const hang = drillOf('practice-free-hang');
     expect(exclusion(hang, reach)).toEqual({ kind: 'equipment', missing: hang.equipment });
     expect(exclusion(hang, { ...reach, equipment: ALL_EQUIPMENT })).toEqual({ kind: 'rung' });
@@ -353,7 +359,12 @@ describe('a review', () => {
   it('takes a copied ladder for its own: its practices are in reach as far as its rungs are signed', () => {
     const copy = { ...library.ladder('hang-and-swing'), id: 'our-hang' };
     const ours = openLibrary({ ...BUILT_IN, ladders: [...BUILT_IN.ladders, copy] });
-    const reach = { library: ours, cautions: [], equipment: ALL_EQUIPMENT, foothold: { ladderId: 'our-hang', here: 1 } };
+    const reach = {
+      library: ours,
+      cautions: [],
+      equipment: ALL_EQUIPMENT,
+      foothold: { ladderId: 'our-hang', here: 1, shown: ANYTHING_SHOWN },
+    };
     expect(exclusionOf(drillOf('practice-half-hang'), reach)).toBeUndefined();
     expect(exclusionOf(drillOf('practice-free-hang'), reach)).toBe('Rung practice: its clearance is not signed.');
   });

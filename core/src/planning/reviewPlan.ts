@@ -103,7 +103,7 @@ function itemFindings({ id, items, place }: PlannedSession, rules: PlanRules): P
 }
 
 function problemOf(item: PlannedItem, rules: Limits, brief: PlanBrief): string | undefined {
-  const drill = rules.library.drill(item.drillId);
+  const drill = rules.library.asPlanned(item);
   const excluded = exclusionOf(drill, rules);
   if (excluded) return `“${drill.name}”: ${excluded}`;
   if (brief.never.includes(drill.id)) return `“${drill.name}” is on the list of what no week has.`;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ANYTHING_SHOWN } from './shown.ts';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { EQUIPMENT_IDS, isLoaded } from '../drills/index.ts';
 import { demandsOn } from '../ladders/index.ts';
@@ -41,7 +42,7 @@ function input(schools: Partial<Schools> = {}, own: Partial<RulesInput> = {}): R
     headrooms: demandsOn(library.rung('push-up', 'surface-60'), bodyModel({ statureM: 1.72, massKg: 70 }), measureOf).map((d) =>
       headroom(undefined, d, measureOf(d.measureId), now),
     ),
-    foothold: { ladderId: 'push-up', here: 1 },
+    foothold: { ladderId: 'push-up', here: 1, shown: ANYTHING_SHOWN },
     knownDrills: library.drills.map((d) => d.id),
     lastWeekDose: 0,
     newId: () => `id-${++made}`,
@@ -163,7 +164,9 @@ describe('a lax or once dislocated shoulder', () => {
     const headrooms = demandsOn(library.rung('hang-and-swing', 'half-hang'), bodyModel({ statureM: 1.72, massKg: 70 }), measureOf).map(
       (d) => headroom(undefined, d, measureOf(d.measureId), now),
     );
-    const { sessions, notes } = proposeByRules(input({}, { cautions, headrooms, foothold: { ladderId: 'hang-and-swing', here: 0 } }));
+    const { sessions, notes } = proposeByRules(
+      input({}, { cautions, headrooms, foothold: { ladderId: 'hang-and-swing', here: 0, shown: ANYTHING_SHOWN } }),
+    );
     const drills = sessions.flatMap((s) => s.items.map((i) => library.drill(i.drillId)));
     return {
       count: drills.filter((d) => d.quality === 'stability').length,

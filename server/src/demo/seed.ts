@@ -212,7 +212,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     weeksIn: planner.weeksIn,
     headrooms,
     sidePercent: settings.sideDifferencePercent,
-    foothold: { ladderId: ladder.id, here: standing.here },
+    foothold: { ladderId: ladder.id, here: standing.here, shown: planner.shown },
     knownDrills: planner.knownDrills,
     lastLoadedDay: Object.values(planner.lastLoaded).sort().at(-1),
     lastWeekDose: doseToBuildOn(planner.weekDoses, weekStart, monday)?.dose ?? 0,

@@ -100,3 +100,9 @@ export const FIRST_SESSION = `
   SELECT MIN(performed_at) AS performedAt
   FROM session_in_force
   WHERE trainee_id = @traineeId`;
+
+/** When anything last loaded the hands. */
+export const LAST_LOADED_SESSION = `
+  SELECT MAX(performed_at) AS performedAt
+  FROM session_in_force
+  WHERE trainee_id = @traineeId AND push_dose + pull_dose > 0`;

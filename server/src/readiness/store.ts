@@ -13,6 +13,7 @@ import {
   type SessionFact,
   type Verdict,
 } from '@myokinet/core/readiness';
+import { fittedTo } from '@myokinet/core/library';
 import type { Symptom, SymptomJudgement } from '@myokinet/core/safety';
 import { traineeBody } from '@myokinet/core/statics';
 import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
@@ -89,6 +90,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
   const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, BuildOnRow>(sql.SESSIONS_TO_BUILD_ON);
   const firstSession = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.FIRST_SESSION);
+  const lastLoaded = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.LAST_LOADED_SESSION);
   const capacitiesUntil = db.prepare<{ scope: string; until: string }, Of<Capacity>>(sql.CAPACITIES_UNTIL);
 
   const gatherers = { trainee: prepareGatherer('trainee'), studio: prepareGatherer('studio') };
@@ -189,7 +191,8 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
 
   const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id, now()));
 
-  function factsFor(traineeId: string): PlannerFacts {
+  function factsFor(trainee: TraineeReply, here: number, capacities: readonly Capacity[]): PlannerFacts {
+    const traineeId = trainee.id;
     const rows = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
     const recent = rows.map(({ clean, drillIds, jointDoses, ...row }): LoggedWork => ({
       ...row,
@@ -200,8 +203,11 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
     const past = {
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
       firstAt: firstSession.get({ traineeId })?.performedAt ?? undefined,
+      lastLoadedAt: lastLoaded.get({ traineeId })?.performedAt ?? undefined,
+      foothold: { ladderId: trainee.ladderId, here },
+      capacities,
     };
-    return plannerFacts(recent, past, { library: library.current(), now: now() });
+    return plannerFacts(recent, past, { library: fittedTo(library.current(), traineeBody(trainee)), now: now() });
   }
 
   return {
@@ -225,7 +231,9 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
 
     reply(traineeId: string): ReadinessReply {
       const trainee = trainees.find(traineeId);
-      const { verdict } = judgeOne(trainee, trainee.ladderId);
+      const rows = gatherers.trainee(trainee.id, now());
+      const { verdict } = judge(trainee, trainee.ladderId, rows);
+      const capacities = rows.capacities.get(trainee.id) ?? [];
       const trails = Object.fromEntries(
         verdict.headrooms.map(({ demand, side }) => [
           checkKey(demand.measureId, side),
@@ -240,7 +248,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
         ...(rung ? { rungId: rung.id } : {}),
         trails,
         stopSigns: symptoms.stopSigns(traineeId),
-        planner: factsFor(traineeId),
+        planner: factsFor(trainee, verdict.standing.here, capacities),
       };
     },
   };

@@ -43,6 +43,10 @@ export function refusalOf(task: BlockTask): string | undefined {
 const KEPT_OUT = {
   never: { why: 'are on the list of what no week has', change: 'Take one or more off that list.' },
   equipment: { why: 'need equipment that is not there', change: 'Add what is at hand under the brief’s equipment.' },
+  beyond: {
+    why: 'put more on the hands than was shown',
+    change: 'Check the hand load that is tolerated, pushing and hanging.',
+  },
   caution: {
     why: 'are closed by cautions',
     change: 'Add a session by hand, or have the cautions lifted by a licensed professional.',
@@ -53,7 +57,7 @@ const KEPT_OUT = {
 function nothingAllowed(input: BlockInput): string {
   const { brief, library } = input;
   const equipment = brief.equipment[brief.days[0]?.place ?? 'gym'];
-  const count = { never: 0, equipment: 0, caution: 0 };
+  const count = { never: 0, equipment: 0, beyond: 0, caution: 0 };
   for (const drill of library.drills.filter((d) => !d.rung)) {
     const kind = brief.never.includes(drill.id) ? 'never' : exclusion(drill, { ...input, equipment })?.kind;
     if (kind && kind !== 'rung') count[kind] += 1;

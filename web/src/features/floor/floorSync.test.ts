@@ -1,3 +1,4 @@
+import { NOTHING_SHOWN } from '@myokinet/core/planning';
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { BUILT_IN } from '@myokinet/core/catalogue';
@@ -55,7 +56,7 @@ const packOf = (): FloorPack => {
     trainee: { id: newId(), name: 'Ada Spar', screening: { cautions: [], locks: [] } } as unknown as TraineeReply,
     content: BUILT_IN,
     schools: DEFAULT_SCHOOLS,
-    foothold: { ladderId: 'push-up', here: 0 },
+    foothold: { ladderId: 'push-up', here: 0, shown: NOTHING_SHOWN },
     history: EMPTY,
     capacities: [],
     packedAt: instant('2026-11-26T17:00:00Z'),

@@ -44,7 +44,7 @@ export async function packFor(
       trainee: trainee.data,
       content: library.data.content,
       schools: { ...schools.data.schools, ...own, progress: head.progress },
-      foothold: { ladderId: readiness.data.ladderId, here: readiness.data.standing.here },
+      foothold: { ladderId: readiness.data.ladderId, here: readiness.data.standing.here, shown: readiness.data.planner.shown },
       history: record.data,
       capacities: [...newest.values()],
       packedAt: instant(new Date()),

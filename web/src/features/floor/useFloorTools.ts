@@ -1,5 +1,5 @@
 import { type DrillSkipReason, type Step, TURN, turnSupport } from '@myokinet/core/floor';
-import { exclusionOf } from '@myokinet/core/planning';
+import { beyondInWords, beyondShown, exclusionOf, NOTHING_SHOWN } from '@myokinet/core/planning';
 import type { Drill } from '@myokinet/core/drills';
 import { type Symptom, type SymptomContext, symptomResponse, type SymptomResponse, symptomResponses } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
@@ -33,6 +33,8 @@ export function carefulBecause(person: FloorPerson): string | undefined {
 export function useFloorTools(person: FloorPerson, step: Step) {
   const [said, setSaid] = useState<string | undefined>();
   const { library, body, kept, happen } = person;
+  // A pack from before does not say what was shown.
+  const shown = kept.pack.foothold.shown ?? NOTHING_SHOWN;
   const easyToday = symptomResponses(person.run.symptoms, person.felt).some((r) => r.act !== 'go on');
 
   const turn = async (by: number): Promise<void> => {
@@ -43,6 +45,12 @@ export function useFloorTools(person: FloorPerson, step: Step) {
     const turned = turnSupport(body, step.drill, by);
     if ('problem' in turned) {
       setSaid(turned.problem);
+      return;
+    }
+    const direction = step.drill.handLoad?.direction;
+    const beyond = by > 0 && direction && beyondShown({ handLoad: { direction, share: turned.on.reading.loadShare, joints: [] } }, shown);
+    if (beyond) {
+      setSaid(`No harder: ${beyondInWords(beyond, library)}`);
       return;
     }
     const planned = library.asPlanned(step.item.planned).handLoad?.share;
@@ -58,7 +66,8 @@ export function useFloorTools(person: FloorPerson, step: Step) {
   };
 
   const neighbours = (): readonly Neighbour[] => {
-    const { trainee, foothold } = kept.pack;
+    const { trainee } = kept.pack;
+    const foothold = { ...kept.pack.foothold, shown };
     const limits = { library, cautions: trainee.screening.cautions, equipment: trainee.equipment, foothold };
     const of = (harder: boolean) => (drill: Drill) => ({
       drill,

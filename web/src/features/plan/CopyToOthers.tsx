@@ -101,7 +101,7 @@ function useCopyTo({ from, weeks, now }: Omit<CopyToOthersProps, 'sessions'>) {
       const { sessions: fitted, notes } = fitTemplate(templateOf(sessions, from), {
         library: fittedTo(library, traineeBody(trainee)),
         cautions: trainee.screening.cautions,
-        foothold: { ladderId: readiness.ladderId, here: readiness.standing.here },
+        foothold: { ladderId: readiness.ladderId, here: readiness.standing.here, shown: readiness.planner.shown },
         brief,
         knownDrills: readiness.planner.knownDrills,
         weekStart: from,

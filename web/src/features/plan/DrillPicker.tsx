@@ -10,6 +10,8 @@ export interface DrillPickerProps {
   readonly taken: readonly string[];
   /** Where it is to be done: what is at hand there decides. */
   readonly place?: Place;
+  /** What was done is put on record, whatever a plan may have. */
+  readonly wasDone?: boolean;
   readonly pick: (drill: Drill) => void;
   readonly close: () => void;
 }
@@ -18,7 +20,7 @@ export interface DrillPickerProps {
 const MOST_SHOWN = 80;
 
 /** Every drill by phase, the best match first as one types; those that may not be used come last and say why. */
-export function DrillPicker({ taken, place = 'gym', pick, close }: DrillPickerProps) {
+export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, close }: DrillPickerProps) {
   const rules = usePlanRules();
   const [text, setText] = useState('');
   const search = useMemo(
@@ -44,7 +46,7 @@ export function DrillPicker({ taken, place = 'gym', pick, close }: DrillPickerPr
             <Command.Item
               key={drill.id}
               value={drill.id}
-              disabled={why !== undefined}
+              disabled={why !== undefined && !wasDone}
               onSelect={() => pick(drill)}
               className="cursor-pointer rounded px-3 py-1.5 text-sm text-base-content data-[disabled=true]:cursor-not-allowed data-[disabled=true]:text-base-content/70 data-[selected=true]:bg-primary data-[selected=true]:text-primary-content"
             >

@@ -47,7 +47,7 @@ export function planRules(
     weekStart,
     weeksIn: Math.max(0, planner.weeksIn + Math.floor(calendarDaysBetween(weekStartOf(now), weekStart) / 7)),
     cautions: trainee.screening.cautions,
-    foothold: { ladderId, here: standing.here },
+    foothold: { ladderId, here: standing.here, shown: planner.shown },
     buildOn: doseToBuildOn(planner.weekDoses, weekStart, now),
   };
   return { ...rules, review: (sessions) => reviewPlan(asPlanned(sessions), rules) };

@@ -199,6 +199,7 @@ function AddDrill({ taken, add }: { readonly taken: readonly string[]; readonly 
         >
           <DrillPicker
             taken={taken}
+            wasDone
             pick={(drill) => {
               add(drill);
               setPicking(false);
