@@ -5,7 +5,6 @@ import { newId } from '../../client/newId.ts';
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { useLayoutEffect, useState } from 'react';
 import { Provider } from 'react-redux';
-import { MemoryRouter, Outlet, Route, Routes } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createStore } from '../../app/store.ts';
 import { blankCheck, type CheckDraft } from '@myokinet/core/checking';
@@ -49,13 +48,7 @@ function Bench({ measureId, start }: { readonly measureId: string; readonly star
 function show(measureId: string, start: Partial<CheckDraft> = {}) {
   render(
     <Provider store={createStore()}>
-      <MemoryRouter>
-        <Routes>
-          <Route element={<Outlet context={trainee} />}>
-            <Route index element={<Bench measureId={measureId} start={start} />} />
-          </Route>
-        </Routes>
-      </MemoryRouter>
+      <Bench measureId={measureId} start={start} />
     </Provider>,
   );
 }

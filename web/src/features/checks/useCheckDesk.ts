@@ -47,6 +47,15 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   const [history, setHistory] = useState<Steps<BatteryStep>>(NO_STEPS);
   const [notice, setNotice] = useState('');
   const [failure, setFailure] = useState<unknown>();
+  const [heardFirst, setHeardFirst] = useState(false);
+  const theirs = battery.data?.battery;
+  // Once what the server knew at first is in the draft; what comes later goes in beside the work.
+  if (
+    !heardFirst &&
+    battery.data &&
+    (!theirs || JSON.stringify(after(value, { kind: 'heard', battery: theirs })) === JSON.stringify(value))
+  )
+    setHeardFirst(true);
   const sentAt = useRef(0);
   const typedIn = useRef<string | undefined>(undefined);
   const saved = useRef<string | undefined>(undefined);
@@ -112,8 +121,8 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   return {
     value,
     exists: draft.exists,
-    /** Whether it is still unknown if another device is at it. */
-    isLoading: battery.isLoading,
+    /** Whether it is still unknown if another device is at it, or what it knows has not been taken over yet. */
+    isLoading: battery.isLoading || (battery.data !== undefined && !heardFirst),
     notice,
     /** Whether everything is on the server, so that another device can go on. */
     synced: outstanding === undefined,

@@ -23,7 +23,7 @@ export function MorningForm({
   const [id] = useState(newId);
   const [at] = useState(() => instant(new Date()));
   const send = (values: SymptomValues) => void report({ traineeId, body: { ...feltValues(values), id, sessionId, at, note: '' } });
-  const context = useSymptomContext();
+  const context = useSymptomContext(traineeId, felt !== undefined);
   const sign = felt && stopSignInWords({ ...feltValues(felt), at }, context);
   return (
     <div className={felt ? 'col-span-full' : ''}>

@@ -18,7 +18,7 @@ interface Report {
 export function ReportSymptom({ traineeId }: { readonly traineeId: string }) {
   const [send, { isLoading, error }] = useReportSymptomMutation();
   const [report, setReport] = useState<Report | undefined>();
-  const context = useSymptomContext();
+  const context = useSymptomContext(traineeId, report !== undefined);
   if (!report)
     return (
       <button

@@ -42,7 +42,7 @@ export function SessionForm({ planned, schools }: SessionFormProps) {
   const { problems } = inspect(SessionDto, session, { now: new Date(), library });
   const problemOf = (field: string) => (tried ? problems.find((p) => p.field === field)?.message : undefined);
   const wrongSets = log.items.flatMap((i) => i.sets.filter((s) => readSet(s.text, i).problem)).length;
-  const { clean, stops } = judgeLog(session, library, useSymptomContext());
+  const { clean, stops } = judgeLog(session, library, useSymptomContext(trainee.id));
   const change = (part: Partial<SessionLog>) => draft.change({ ...log, ...part });
   const changeItem = (next: ItemLog) => change({ items: log.items.map((i) => (i.id === next.id ? next : i)) });
 
