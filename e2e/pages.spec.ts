@@ -59,6 +59,7 @@ const PAGES: readonly (readonly [string, () => string])[] = [
   ['library, export and import', () => '/library/exchange'],
   ['record', () => `/trainees/${idOf((r) => r.openStopSigns > 0)}/record`],
   ['profile', () => `/trainees/${crew[0]?.id}/profile`],
+  ['emergency', () => `/emergency/${idOf((r) => r.gateOpen)}/01900000-0000-7000-8000-000000000001`],
   ['an address that is none', () => '/nowhere'],
 ];
 
@@ -77,6 +78,7 @@ async function faultsFound(page: Page, only?: readonly string[]): Promise<readon
 
 /** Pages that axe visits on every run; the others in the long suite. */
 const OFTEN = [
+  'emergency',
   'today',
   'caseload',
   'readiness, gate closed',

@@ -34,6 +34,8 @@ test.describe('by touch, on a phone', () => {
     await page.getByRole('button', { name: /^Pressure in the chest/ }).tap();
     await page.getByRole('button', { name: 'Put on record what was seen' }).tap();
     await expect(page.getByRole('button', { name: 'On record' })).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('button', { name: /^Pressure in the chest/, pressed: true })).toBeVisible();
     await page.goto(floor);
     await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Start the set' })).toHaveCount(0);

@@ -30,6 +30,9 @@ const OVERHEAD: ReadonlySet<PoseName> = new Set<PoseName>([
 /** Positions of the statics from which one comes down or out of balance. */
 const MAY_FALL: readonly string[] = ['swing', 'free-hang', 'handstand', 'forearm-balance', 'arm-balance', 'pull-up', 'dip'];
 
+/** Of these, what one kicks up into or swings in. */
+const KICK_UP: readonly string[] = ['swing', 'handstand', 'forearm-balance'];
+
 /**
  * How a drill strains the body, from its effort, its load and its position.
  *
@@ -48,6 +51,7 @@ export function strainOf({ effort, handLoad, support, pose, position, equipment,
     oneArmed: oneArmed && handLoad !== undefined,
     longHold: dose.unit === 's' && dose.max > LONG_HOLD_SECONDS && quality !== 'mobility passive' && hardest >= 5,
     externalWeight: equipment.includes('heavy weight') || equipment.includes('weight'),
+    kickUp: typeof setUp.position === 'string' && KICK_UP.includes(setUp.position),
     mayFall: typeof setUp.position === 'string' && MAY_FALL.includes(setUp.position),
   };
 }

@@ -77,6 +77,10 @@ describe('what asks first restricts meanwhile', () => {
     ['tendon-medicine', 'practice-strict-pull-up', false],
     ['recent-birth', 'practice-wall-push-up', false],
     ['recent-birth', 'arm-circles', true],
+    ['from-60', 'practice-straight-swings', false],
+    ['from-60', 'practice-wall-handstand', false],
+    ['from-60', 'practice-free-hang', true],
+    ['from-60', 'plank', true],
   ])('%s and %s: open %s', (id, drill, open) => expect(exclusionByCaution(library.drill(drill), under(id)) === undefined).toBe(open));
 });
 

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { bestOf, goodness } from './goodness.ts';
 import { measureSides, strainOfCheck, unreadableMeasure } from './index.ts';
 
-const AT_REST = { overhead: false, hanging: false, headDown: false, oneArmed: false, externalWeight: false, mayFall: false };
+const AT_REST = { overhead: false, hanging: false, headDown: false, oneArmed: false, externalWeight: false, mayFall: false, kickUp: false };
 
 it.each([
   [

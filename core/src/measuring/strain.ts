@@ -25,5 +25,6 @@ export function strainOfCheck({ position, unit }: Pick<Measure, 'position' | 'un
     longHold: unit === 's',
     externalWeight: false,
     mayFall: false,
+    kickUp: false,
   };
 }

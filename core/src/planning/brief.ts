@@ -1,5 +1,6 @@
 import type { Joint } from '../anatomy/index.ts';
 import type { Equipment } from '../drills/index.ts';
+import { type CautionInForce, growsSlowly } from '../safety/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import { type Place, type SessionForm, type Weekday, WEEKDAYS } from './plan.ts';
 
@@ -57,6 +58,19 @@ export interface PlanBrief {
 }
 
 /** Usual figures (common practice, no source; the balance a project default). */
+/** Whatever a brief says (professional judgement, from memory, no single published source). */
+const MOST_GROWTH = 0.2;
+const SLOW_GROWTH = 0.05;
+
+/**
+ * The largest growth of the weekly hand load: what the brief says, never more than a fifth, and a twentieth in the careful groups.
+ *
+ * @example growthOf({ ramp: 0.3 }, []) // 0.2
+ */
+export function growthOf({ ramp }: Pick<PlanBrief, 'ramp'>, cautions: readonly CautionInForce[]): number {
+  return Math.min(ramp, growsSlowly(cautions) ? SLOW_GROWTH : MOST_GROWTH);
+}
+
 export const BRIEF_DEFAULTS = { weeks: 4, deloadEvery: 4, ramp: 0.1, balance: 0.2 } as const;
 export const BRIEF_LIMITS = {
   weeks: { min: 1, max: 8 },

@@ -3,6 +3,7 @@ import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { candidatesFor, type LeftOut, type Limits } from './candidates.ts';
+import { growthOf } from './brief.ts';
 import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
 import { mainNeed, type NeedFacts, needsFrom, worth } from './needs.ts';
 import { isLoadedSession, plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
@@ -119,7 +120,7 @@ export function proposeByRules(input: RulesInput): RulesProposal {
       done.flatMap((s) => s.items),
       library,
     ),
-    ramp: input.ramp ?? RAMP,
+    ramp: growthOf({ ramp: input.ramp ?? RAMP }, input.cautions),
   });
   const sessions = weeks.map(({ day, items }) => ({
     id: input.newId(),

@@ -8,6 +8,7 @@ import { refusalBefore, refusalOf, smallestChanges } from './block/refuse.ts';
 import { scoreOf, type Served } from './block/score.ts';
 import { type BlockInput, type BlockTask, blockTask } from './block/task.ts';
 import type { LeftOut } from './candidates.ts';
+import { growthOf } from './brief.ts';
 import { mainNeed, worth } from './needs.ts';
 import type { PlannedSession } from './plan.ts';
 import { workedAround } from './workedAround.ts';
@@ -90,7 +91,7 @@ export async function proposePlan(input: BlockInput, solve: Solve, options: Prop
   const { values } = solution;
   const outOfTime = `No plan was found in ${Math.ceil(solution.seconds)} seconds. Give it more time, fewer weeks or fewer pins.`;
   if (!values) return refuse(outOfTime);
-  const binding = await bindingRules(block.program, solve, input.brief.ramp);
+  const binding = await bindingRules(block.program, solve, growthOf(input.brief, input.cautions));
   const plan = written(task, block, { ...solution, values }, options, binding);
   return plan.sessions.length === 0 && solution.status === 'limit' ? refuse(outOfTime) : plan;
 }

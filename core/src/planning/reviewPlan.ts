@@ -4,7 +4,7 @@ import type { CalendarDay } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { closedJoints, LIGHT, slotsOf } from './block/slots.ts';
 import { BALANCE_START } from './block/rules.ts';
-import { PAUSE_REASONS, type PlanBrief } from './brief.ts';
+import { growthOf, PAUSE_REASONS, type PlanBrief } from './brief.ts';
 import { exclusionOf, type Limits } from './candidates.ts';
 import { FRAME_PHASES, jointsLoadedBy, plannedHandLoad, type PlannedItem, type PlannedSession, sessionMinutes } from './plan.ts';
 import { LOADED_DAYS_PER_WEEK, shapeWeek } from './rhythm.ts';
@@ -142,6 +142,7 @@ const listed = (joints: readonly Joint[]) => [...new Set(joints)].join(', ');
 /** Growth and balance of each week, said at its last session that loads the hands. */
 function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): PlanFinding[] {
   const { library, brief, weekStart } = rules;
+  const growth = growthOf(brief, rules.cautions);
   const last = inOrder.at(-1);
   if (!last) return [];
   const weeks = Math.max(1, Math.floor(calendarDaysBetween(weekStart, last.day) / 7) + 1);
@@ -160,13 +161,13 @@ function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): Pla
     );
     const work = workIn(here, rules);
     const total = logged ? push + pull : work;
-    const limit = light ? LIGHT : 1 + brief.ramp;
+    const limit = light ? LIGHT : 1 + growth;
     if (base && total > base * limit + 0.5)
       findings.push({
         sessionId: end.id,
         sentence: light
           ? `The week loads the hands with ${Math.round((total / base) * 100)}% of the last full one; it is ${light}, for at most ${Math.round(LIGHT * 100)}%.`
-          : `The week loads the hands ${Math.round((total / base - 1) * 100)}% more than the last; the limit is ${Math.round(brief.ramp * 100)}%.`,
+          : `The week loads the hands ${Math.round((total / base - 1) * 100)}% more than the last; the limit is ${Math.round(growth * 100)}%.`,
       });
     const apart = Math.max(push, pull) - Math.min(push, pull);
     if (brief.balance < 1 && push > 0 && pull > 0 && apart > brief.balance * Math.max(push, pull) + BALANCE_START)

@@ -1,3 +1,5 @@
+import { growthOf } from './brief.ts';
+import type { CautionId } from '../safety/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { CalendarDay } from '../quantities/index.ts';
 import { madeUpTrainee } from './madeUpTrainee.ts';
@@ -227,3 +229,15 @@ describe('a review of several weeks', () => {
     expect(review(lopsided).some((s) => /^Push and pull lie \d+% apart/.test(s))).toBe(true);
   });
 });
+
+it.each<[number, CautionId | undefined, number]>([
+  [0.1, undefined, 0.1],
+  [0.3, undefined, 0.2],
+  [0.1, 'minor', 0.05],
+  [0.1, 'from-60', 0.05],
+  [0.3, 'wrist-injury', 0.05],
+  [0.02, 'lax-joints', 0.02],
+  [0.1, 'pregnancy', 0.1],
+])('a brief that lets the load grow by %d, with %s: %d', (ramp, id, growth) =>
+  expect(growthOf({ ramp }, id ? [{ id, because: [] }] : [])).toBe(growth),
+);

@@ -34,6 +34,7 @@ describe('what a rung asks of the tissue (professional judgement, from memory, n
     ['minor', 21],
     ['lax-joints', 21],
     ['recent-birth', 21],
+    ['from-60', 21],
     ['wrist-injury', 21],
     ['pain-now', 14],
     ['pregnancy', 14],

@@ -1,6 +1,6 @@
 import { type Drill, strainOf } from '../drills/index.ts';
 import { addDays, type Instant } from '../quantities/index.ts';
-import { type CautionId, type CautionInForce, cautionOf } from '../safety/index.ts';
+import { type CautionInForce, growsSlowly } from '../safety/index.ts';
 import type { GateFinding } from './findings.ts';
 import type { GateInput, TissueTime } from './gateInput.ts';
 import { practisedSessions } from './practiceRule.ts';
@@ -13,8 +13,7 @@ const CLASSES: readonly { readonly fits: (drill: Drill) => boolean; readonly ask
   { fits: () => true, asks: { days: 14, sessions: 4, hoursApart: 48 } },
 ];
 
-/** Half as long again for tissue that grows, mends or gives. */
-const SLOWLY: readonly CautionId[] = ['minor', 'lax-joints', 'recent-birth'];
+/** Half as long again where growth is slow. */
 const FACTOR = 1.5;
 
 /**
@@ -25,8 +24,7 @@ const FACTOR = 1.5;
  */
 export function tissueTimeOn(practice: Drill, cautions: readonly CautionInForce[]): TissueTime {
   const asks = CLASSES.find(({ fits }) => fits(practice))?.asks ?? { days: 14, sessions: 4, hoursApart: 48 };
-  const slowly = cautions.some(({ id }) => SLOWLY.includes(id) || cautionOf(id).rebuilds !== undefined);
-  return slowly ? { ...asks, days: Math.ceil(asks.days * FACTOR) } : asks;
+  return growsSlowly(cautions) ? { ...asks, days: Math.ceil(asks.days * FACTOR) } : asks;
 }
 
 function onFingertips({ support }: Drill): boolean {

@@ -67,6 +67,7 @@ export const CAUTIONS = {
   'head-injury': { ...LOCK, openedBy: DOCTOR },
   'reflux-vertigo': { kind: 'ask first', closes: ['head down', 'fall'], openedBy: DOCTOR_OR_THERAPIST },
   minor: { kind: 'stands' },
+  'from-60': { kind: 'ask first', closes: ['kick-up'], openedBy: DOCTOR_OR_THERAPIST },
   'pain-now': { kind: 'note' },
   'recent-surgery': { ...LOCK, openedBy: SURGEON },
   'arm-numbness': { ...LOCK, openedBy: DOCTOR_OR_THERAPIST },

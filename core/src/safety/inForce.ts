@@ -35,3 +35,11 @@ export interface CautionInForce {
 export function rebuildingJoints(cautions: readonly CautionInForce[]): ReadonlySet<Joint> {
   return new Set(cautions.flatMap(({ id }) => cautionOf(id).rebuilds ?? []));
 }
+
+/** Whose tissue grows, mends, gives or is older (professional judgement, from memory, no single published source). */
+const CAREFUL: readonly CautionId[] = ['minor', 'from-60', 'lax-joints', 'recent-birth'];
+
+/** Whether tissue needs longer and load grows slower: under 18, from 60, lax, after a birth, or while something is being rebuilt. */
+export function growsSlowly(cautions: readonly Pick<CautionInForce, 'id'>[]): boolean {
+  return cautions.some(({ id }) => CAREFUL.includes(id) || cautionOf(id).rebuilds !== undefined);
+}

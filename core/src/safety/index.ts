@@ -1,4 +1,4 @@
-export { rebuildingJoints, type CautionCause, type CautionInForce } from './inForce.ts';
+export { growsSlowly, rebuildingJoints, type CautionCause, type CautionInForce } from './inForce.ts';
 export { CAUTION_IDS, cautionOf, type Caution, type CautionId, type CautionKind } from './cautions.ts';
 export {
   ANSWERS,

@@ -35,6 +35,8 @@ export interface Strain {
   readonly externalWeight: boolean;
   /** One may come down from a height or out of balance. */
   readonly mayFall: boolean;
+  /** One kicks up into it, or swings freely. */
+  readonly kickUp: boolean;
 }
 
 /** From here on an effort strains (professional judgement, from memory, no single source). */
@@ -55,6 +57,7 @@ export const CLOSABLE = {
   'head down': (s) => s.headDown,
   hanging: (s) => s.hanging,
   fall: (s) => s.mayFall,
+  'kick-up': (s) => s.kickUp,
 } as const satisfies Readonly<Record<string, (strain: Strain) => boolean>>;
 
 export type Closable = keyof typeof CLOSABLE;

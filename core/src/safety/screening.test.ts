@@ -43,7 +43,7 @@ describe('the questions', () => {
 
   it('reach every caution except those that follow from age, an event, or not being asked', () => {
     const caused = new Set<CautionId>(QUESTION_IDS.flatMap((id) => [...questionOf(id).causes]));
-    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual(['unscreened', 'emergency', 'doctor-today', 'minor']);
+    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual(['unscreened', 'emergency', 'doctor-today', 'minor', 'from-60']);
   });
 
   it('count unsure as yes, and say so', () => {
@@ -106,6 +106,16 @@ describe('a screening', () => {
     expect(idsOf(answered(), 2015)).toEqual(['minor']);
     expect(idsOf(answered(), 2008)).toEqual(['minor']);
     expect(idsOf(answered(), 2007)).toEqual([]);
+  });
+
+  it('has kick-ups and free swings wait from 60 on, and whoever may be 60', () => {
+    expect(idsOf(answered(), 1966)).toEqual(['from-60']);
+    expect(idsOf(answered(), 1967)).toEqual([]);
+    const born = (birthDate: string) =>
+      screeningOutcome([answered()], { birthYear: 1966, birthDate: birthDate as CalendarDay, consultations: [], now }).cautions.map(
+        (c) => c.id,
+      );
+    expect([born('1966-11-24'), born('1966-11-25')]).toEqual([['from-60'], []]);
   });
 
   it('keeps end-range passive work from a once dislocated shoulder, and load until a professional spoke (common practice, no source)', () => {

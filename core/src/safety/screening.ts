@@ -72,6 +72,7 @@ export interface ScreenedPerson extends Born {
 }
 
 const ADULT_AGE = 18;
+const OLDER_AGE = 60;
 /** So soon after it was answered, a form that is taken back was a slip; later what it said yes to needs a professional's word. */
 export const SLIP_MINUTES = 10;
 /** Days after which the screening is asked again (professional judgement, from memory, no single source). */
@@ -172,7 +173,9 @@ function causes(
     }
   const laxity = screening?.beighton ? beightonScore(screening.beighton) : undefined;
   if (laxity?.lax) add('lax-joints', { code: 'laxity', points: laxity.points });
-  if (!surelyAdult(born, now)) add('minor', { code: 'born', on: born.birthDate ?? String(born.birthYear) });
+  const bornOn: CautionCause = { code: 'born', on: born.birthDate ?? String(born.birthYear) };
+  if (!surelyAdult(born, now)) add('minor', bornOn);
+  if (perhapsFrom60(born, now)) add('from-60', bornOn);
   return caused;
 }
 
@@ -211,6 +214,11 @@ function noLonger(screening: Screening | undefined, earlier: readonly Screening[
     }
     return [];
   });
+}
+
+/** Where only the year is known, whoever may be of that age: the safe side. */
+function perhapsFrom60(born: Born, now: Date): boolean {
+  return ageOn(born, now).years >= OLDER_AGE;
 }
 
 function surelyAdult(born: Born, now: Date): boolean {

@@ -102,6 +102,11 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, { readonly name: string; 
     consequence: 'Nothing straining, no check of it and no gate until a doctor’s word says what is permitted.',
   },
   'reflux-vertigo': { name: 'Reflux or vertigo', consequence: 'No inversions; ask a licensed professional first.' },
+  'from-60': {
+    name: 'From 60',
+    consequence:
+      'Warm up for 15 minutes; load grows by at most 5% a week, and tissue gets half as long again. Kick-ups and free swings wait.',
+  },
   minor: { name: 'Under 18', consequence: 'Growth plates: no heavy fingertip or wrist loading.' },
   'pain-now': { name: 'Pain before training', consequence: 'Report it as a symptom first, and look for the nearest position without it.' },
   'recent-surgery': {

@@ -71,7 +71,7 @@ export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
   'tissue-time': {
     title: 'Tissue has had its time',
     needs:
-      'On the rung in hand: 7 days and 3 sessions under a quarter of body weight an arm, 14 and 4 in strength and support, 21 and 6 in leans, on one arm, in swings and head down, 28 and 6 on the fingers, 72 hours apart. Half as many days again under 18, with lax joints, rebuilding, or soon after a birth. Below the ladder nothing.',
+      'On the rung in hand: 7 days and 3 sessions under a quarter of body weight an arm, 14 and 4 in strength and support, 21 and 6 in leans, on one arm, in swings and head down, 28 and 6 on the fingers, 72 hours apart. Half as many days again under 18, from 60, with lax joints, rebuilding, or soon after a birth. Below the ladder nothing.',
     counts: 'Sessions with the practice under its load, clean or not, since the oldest signature that stands, or the last withdrawal.',
     changes: 'Days that pass, and sessions.',
   },

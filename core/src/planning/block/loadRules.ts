@@ -1,4 +1,5 @@
 import type { Joint } from '../../anatomy/index.ts';
+import { growthOf } from '../brief.ts';
 import { jointsLoadedBy, plannedHandLoad } from '../plan.ts';
 import { calendarDaysBetween, dayShort, LOADED_DAYS_APART } from '../spacing.ts';
 import type { Model, Sum } from './model.ts';
@@ -107,7 +108,7 @@ interface Base {
 
 function keepGrowth(model: Model, rule: BlockRule, week: number, part: Part, { base, start }: Base): void {
   const { task, builder, ofWeek, workOf } = model;
-  const factor = task.weeks[week]?.light ? LIGHT : 1 + task.input.brief.ramp;
+  const factor = task.weeks[week]?.light ? LIGHT : 1 + growthOf(task.input.brief, task.input.cautions);
   const about = dayShort(task.weeks[week]?.weekStart ?? task.input.weekStart);
   const before = lastFullWeek(model, week);
   if (before === undefined) {

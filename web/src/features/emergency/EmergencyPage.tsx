@@ -20,7 +20,10 @@ export function EmergencyPage() {
   const care = known ?? careOnDevice();
   const { data: onRecord } = useEmergenciesQuery(traineeId, { pollingInterval: 5000 });
   const emergency = onRecord?.find((e) => e.id === emergencyId);
-  const [signs, setSigns] = useState<readonly EmergencySign[]>([]);
+  // What is on record, until somebody says otherwise here.
+  const [said, setSigns] = useState<readonly EmergencySign[] | undefined>();
+  const kept = emergency?.signs ?? [];
+  const signs = said ?? kept;
   const today = callFor({ signs }) === 'doctor today';
   return (
     <main className="mx-auto min-h-dvh max-w-3xl px-5 py-6 text-lg">
@@ -57,7 +60,14 @@ export function EmergencyPage() {
       {!emergency?.mistake && (
         <>
           {emergency && <Mistake traineeId={traineeId} emergency={emergency} />}
-          <Seen traineeId={traineeId} emergencyId={emergencyId} signs={signs} setSigns={setSigns} ready={emergency !== undefined} />
+          <Seen
+            traineeId={traineeId}
+            emergencyId={emergencyId}
+            signs={signs}
+            kept={kept}
+            setSigns={setSigns}
+            ready={emergency !== undefined}
+          />
         </>
       )}
       <p className="mt-6">
@@ -74,17 +84,19 @@ function Seen({
   traineeId,
   emergencyId,
   signs,
+  kept,
   setSigns,
   ready,
 }: {
   readonly traineeId: string;
   readonly emergencyId: string;
   readonly signs: readonly EmergencySign[];
+  /** On record. */
+  readonly kept: readonly EmergencySign[];
   readonly setSigns: (signs: readonly EmergencySign[]) => void;
   readonly ready: boolean;
 }) {
-  const [send, { isLoading, error, data }] = useEmergencySeenMutation();
-  const kept = data?.find((e) => e.id === emergencyId)?.signs ?? [];
+  const [send, { isLoading, error }] = useEmergencySeenMutation();
   const unsaved = signs.length !== kept.length || signs.some((s) => !kept.includes(s));
   return (
     <section className="mt-6" aria-label="What was seen">

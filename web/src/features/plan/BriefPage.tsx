@@ -93,8 +93,9 @@ export function BriefPage() {
               change={(percent) => change({ balance: percent / 100 })}
             />
             <p className="aside col-span-full text-sm">
-              Usual: a light week every fourth, 10% more load on the hands a week at most (common practice, no source), push and pull within
-              20% of each other (project default; 100 lets them be as they come).
+              Usual: a light week every fourth, 10% more load on the hands a week at most (common practice, no source; never more than 20%,
+              and 5% under 18, from 60, with lax joints, after a birth and while something is being rebuilt), push and pull within 20% of
+              each other (project default; 100 lets them be as they come).
             </p>
           </fieldset>
           <BriefPauses pauses={value.pauses} change={(pauses) => change({ pauses })} />
