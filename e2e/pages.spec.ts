@@ -1,4 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
+import type { ConsoleMessage } from '@playwright/test';
 import { expect, type Page, test } from './test.ts';
 import { dayOf, now } from './clock.ts';
 import type { CaseloadRow } from '@myokinet/core/contracts';
@@ -89,27 +90,52 @@ const OFTEN = [
   'record',
 ];
 
-for (const [name, path] of PAGES) {
-  test(`${name}: nothing scrolls sideways, no error in the console`, async ({ page }) => {
-    const errors: string[] = [];
-    page.on('console', (m) => m.type() === 'error' && errors.push(m.text()));
-    page.on('pageerror', (e) => errors.push(e.message));
-    const spills = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    await open(page, path());
-    expect(await spills()).toBeLessThanOrEqual(0);
-    await page.setViewportSize({ width: 390, height: 844 });
-    await expect.poll(spills).toBeLessThanOrEqual(0);
-    expect(errors).toEqual([]);
-  });
+/** What is written to the console, and how far a page spills over its window, on a laptop and on a phone. */
+async function fitsAndIsQuiet(page: Page, name: string, path: string): Promise<void> {
+  const errors: string[] = [];
+  const onConsole = (m: ConsoleMessage) => m.type() === 'error' && errors.push(m.text());
+  const onError = (e: Error) => errors.push(e.message);
+  page.on('console', onConsole);
+  page.on('pageerror', onError);
+  const spills = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await open(page, path);
+  expect.soft(await spills(), name).toBeLessThanOrEqual(0);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.soft.poll(spills, { message: name }).toBeLessThanOrEqual(0);
+  expect.soft(errors, name).toEqual([]);
+  page.off('console', onConsole);
+  page.off('pageerror', onError);
+}
 
-  test(`${name}: axe finds no fault on either theme`, OFTEN.includes(name) ? {} : { tag: '@long' }, async ({ page }) => {
-    // Colours change at once with the theme, so that none is judged half way.
-    await page.emulateMedia({ reducedMotion: 'reduce' });
-    await open(page, path());
-    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'bench'));
-    expect(await faultsFound(page)).toEqual([]);
-    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'lamp'));
-    expect(await faultsFound(page, ['color-contrast'])).toEqual([]);
+async function axeFindsNothing(page: Page): Promise<void> {
+  await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'bench'));
+  expect(await faultsFound(page)).toEqual([]);
+  await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'lamp'));
+  expect(await faultsFound(page, ['color-contrast'])).toEqual([]);
+}
+
+for (const [name, path] of PAGES) {
+  const often = OFTEN.includes(name);
+  test(
+    `${name}: ${often ? 'fits, writes no error, and ' : ''}axe finds no fault on either theme`,
+    often ? {} : { tag: '@long' },
+    async ({ page }) => {
+      // Colours change at once with the theme, so that none is judged half way.
+      await page.emulateMedia({ reducedMotion: 'reduce' });
+      if (often) await fitsAndIsQuiet(page, name, path());
+      await page.setViewportSize({ width: 1280, height: 800 });
+      if (!often) await open(page, path());
+      await axeFindsNothing(page);
+    },
+  );
+}
+
+// One page after the other in one window: to open a window for each takes longer than to look.
+for (const part of [0, 1]) {
+  test(`every other page fits and writes no error, part ${part + 1}`, async ({ page }) => {
+    const seldom = PAGES.filter(([name]) => !OFTEN.includes(name));
+    for (const [name, path] of seldom.filter((_, i) => i % 2 === part)) await fitsAndIsQuiet(page, name, path());
   });
 }
 
