@@ -11,6 +11,7 @@ import {
   SYMPTOM_KINDS,
   type SymptomContext,
   symptomResponses,
+  tryAgain,
   usualAt,
 } from './index.ts';
 
@@ -177,4 +178,39 @@ describe('who may close a stop sign', () => {
     expect([heard('2026-11-26'), heard('2026-11-29')]).toEqual([undefined, undefined]);
     expect([heard('2026-11-25'), heard('2026-11-30')]).toEqual(['word-before', 'word-future']);
   });
+});
+
+it.each<[Partial<Symptom>, boolean]>([
+  [{ kind: 'sharp', intensity: 1 }, true],
+  [{ kind: 'pinch', intensity: 2 }, true],
+  [{ kind: 'sharp', intensity: 3 }, false],
+  [{ kind: 'sharp', intensity: 0 }, false],
+  [{ kind: 'ache', intensity: 2 }, false],
+])('%j is worth a second try: %s', (own, asked) => expect(tryAgain(felt(own))).toBe(asked));
+
+it('of one session the second brief one stops; whatever else was felt there, or at the same moment, does not make it so', () => {
+  const brief = (minutes: number, own: Partial<Symptom> = {}) =>
+    felt({ kind: 'sharp', retest: 'gone', at: addDays(now, minutes / 1440), ...own });
+  const acts = (...symptoms: readonly Symptom[]) => symptomResponses(symptoms, { history: [] }).map((r) => [r.act, r.finding.code]);
+  expect(acts(brief(0), brief(20))).toEqual([
+    ['leave drill', 'leave-drill'],
+    ['stop', 'stop-sign'],
+  ]);
+  expect(acts(brief(0), brief(0))).toEqual([
+    ['leave drill', 'leave-drill'],
+    ['leave drill', 'leave-drill'],
+  ]);
+  expect(acts(brief(0), felt({ at: addDays(now, 0.02) }), felt({ kind: 'soreness', intensity: 5, at: addDays(now, 0.03) }))).toEqual([
+    ['leave drill', 'leave-drill'],
+    ['go on', 'go-on'],
+    ['half', 'half'],
+  ]);
+});
+
+it('soreness is followed back through reports in any order, and other pains between them are none of it', () => {
+  const sore = (days: number) => before(days, { kind: 'soreness' });
+  const act = (...history: readonly Symptom[]) => symptomResponses([felt({ kind: 'soreness' })], { history })[0]?.act;
+  expect(act(sore(3.5), sore(1), sore(2))).toBe('stop');
+  expect(act(sore(1), before(3.5))).toBe('go on');
+  expect(act(sore(2), before(1, { intensity: 0 }), sore(3.5))).toBe('go on');
 });

@@ -145,6 +145,16 @@ describe('a consultation', () => {
   const PERMIT: Permit = { loadPerArm: 0.5, overhead: true, hanging: true, headDown: false, effort: 7, until: '2027-01-10' as CalendarDay };
   const hurt = answered({ 'shoulder-dislocated': 'left', 'medical-hold': 'whole' });
 
+  it('opens nothing where it was about one of two answers that close the same', () => {
+    const both = answered({ 'raised-pressure': 'whole', 'eye-pressure': 'whole' });
+    const word = (...questionIds: readonly ('raised-pressure' | 'eye-pressure')[]) =>
+      spoken({ cautionIds: ['raised-pressure'], about: questionIds.map((questionId) => ({ questionId, side: 'whole' as const })) });
+    const opened = (consultation: Consultation) => outcome(both, [consultation]).cautions.map((c) => c.permit !== undefined);
+    expect(opened(word('raised-pressure'))).toEqual([false]);
+    expect(opened(word('eye-pressure'))).toEqual([false]);
+    expect(opened(word('raised-pressure', 'eye-pressure'))).toEqual([true]);
+  });
+
   it('opens a lock and what waits for it, with who, when and what; what stands stays', () => {
     const { cautions, lifted, locks } = outcome(hurt, [spoken()]);
     expect(cautions.map((c) => [c.id, c.permit !== undefined])).toEqual([
