@@ -1,5 +1,5 @@
 import type { Library } from '../library/index.ts';
-import { type BeyondShown, LOAD_CHECKS, type ShownBy } from './shown.ts';
+import { type BeyondShown, beyondShown, type Direction, LOAD_CHECKS, type Shown, type ShownBy } from './shown.ts';
 
 const BY_WORDS: Readonly<Record<ShownBy, string>> = {
   check: 'was tolerated at the last check, its band taken off',
@@ -25,3 +25,29 @@ export function beyondInWords(
 }
 
 const percent = (share: number) => `${Math.round(share * 100)}%`;
+
+const DIRECTION_WORDS: Readonly<Record<Direction, string>> = { push: 'Pushing', pull: 'Hanging and pulling' };
+
+/**
+ * Which way the hands are held back in a plan, and what would open it; nothing where no drill waits for it.
+ *
+ * @example heldBack(shown, library)[0]
+ * // 'Pushing stays at 45% of body weight on the hands, which is where anybody begins: 48 drills wait. Check “Hand load tolerated, pushing”.'
+ */
+export function heldBack(
+  shown: Shown,
+  { drills, hasMeasure, measure }: Pick<Library, 'drills' | 'hasMeasure' | 'measure'>,
+): readonly string[] {
+  return (['push', 'pull'] as const).flatMap((direction) => {
+    const { by, afterDays, share } = shown[direction];
+    if (by !== 'entry' && afterDays === undefined) return [];
+    const waiting = drills.filter((d) => !d.rung && beyondShown(d, shown)?.direction === direction).length;
+    if (waiting === 0) return [];
+    const why = by === 'entry' ? 'which is where anybody begins' : `less for ${afterDays ?? 0} days without load`;
+    const check = LOAD_CHECKS[direction];
+    const first = hasMeasure(check) ? ` Check “${measure(check).name}”.` : '';
+    return [
+      `${DIRECTION_WORDS[direction]} stays at ${percent(share)} of body weight on the hands, ${why}: ${waiting} ${waiting === 1 ? 'drill waits' : 'drills wait'}.${first}`,
+    ];
+  });
+}

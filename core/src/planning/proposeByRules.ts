@@ -3,6 +3,7 @@ import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { candidatesFor, type LeftOut, type Limits } from './candidates.ts';
+import { heldBack } from './beyondInWords.ts';
 import { growthOf } from './brief.ts';
 import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
 import { mainNeed, type NeedFacts, needsFrom, worth } from './needs.ts';
@@ -131,6 +132,7 @@ export function proposeByRules(input: RulesInput): RulesProposal {
     ...(shape.note ? [shape.note] : []),
     ...spacingNotes(days, loaded, loadedDone, input),
     ...workedAround({ allowed, leftOut, cautions, library }),
+    ...heldBack(input.foothold.shown, library),
     ...(note ? [note] : []),
   ];
   return { sessions, leftOut: usefulLeftOut, notes };

@@ -8,6 +8,7 @@ import { refusalBefore, refusalOf, smallestChanges } from './block/refuse.ts';
 import { scoreOf, type Served } from './block/score.ts';
 import { type BlockInput, type BlockTask, blockTask } from './block/task.ts';
 import type { LeftOut } from './candidates.ts';
+import { heldBack } from './beyondInWords.ts';
 import { growthOf } from './brief.ts';
 import { mainNeed, worth } from './needs.ts';
 import type { PlannedSession } from './plan.ts';
@@ -121,6 +122,7 @@ function written(
       ...(input.stopped ? [`Loaded work pauses while a stop sign is open: ${input.stopped}`] : []),
       ...task.notes,
       ...workedAround({ allowed: task.allowed, leftOut: task.leftOut, cautions: input.cautions, library: input.library }),
+      ...heldBack(input.foothold.shown, input.library),
       ...dayNotes(task, chosen),
       ...binding.map((b) => b.sentence),
       ...missed,

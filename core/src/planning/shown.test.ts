@@ -6,6 +6,7 @@ import type { Capacity } from '../measuring/index.ts';
 import { addDays, type CalendarDay } from '../quantities/index.ts';
 import { DEFAULT_SCHOOLS } from '../schools/index.ts';
 import { bodyModel } from '../statics/index.ts';
+import { heldBack } from './beyondInWords.ts';
 import { exclusionOf } from './candidates.ts';
 import { madeUpTrainee } from './madeUpTrainee.ts';
 import { proposeByRules } from './proposeByRules.ts';
@@ -134,4 +135,16 @@ it('no week, no template and no copy goes beyond what 300 random trainees have s
   }
   // It would prove nothing if nothing were ever beyond.
   expect(closed).toBeGreaterThan(3000);
+});
+
+it('a plan says which way the hands are held back, and what would open it', () => {
+  const [push, pull, ...more] = heldBack(NOTHING_SHOWN, library);
+  expect(more).toEqual([]);
+  expect(push).toMatch(
+    /^Pushing stays at 45% of body weight on the hands, which is where anybody begins: \d+ drills wait\. Check “Hand load tolerated, pushing”\.$/,
+  );
+  expect(pull).toMatch(/^Hanging and pulling stays at 25% .*Check “Hand load tolerated, hanging”\.$/);
+  const shown: Shown = { push: { share: 0.6, by: 'work', afterDays: 10 }, pull: { share: 2, by: 'check' }, rungsDown: 0 };
+  expect(heldBack(shown, library)).toEqual([expect.stringMatching(/^Pushing stays at 60% .*less for 10 days without load/)]);
+  expect(heldBack({ ...shown, push: { share: 0.6, by: 'check' } }, library)).toEqual([]);
 });
