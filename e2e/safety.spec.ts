@@ -1,4 +1,4 @@
-import type { CaseloadRow, ScreeningsReply } from '@myokinet/core/contracts';
+import type { CaseloadRow, FloorRunReply, ScreeningsReply } from '@myokinet/core/contracts';
 import type { Page } from '@playwright/test';
 import { Server } from './server.ts';
 import { expect, test } from './test.ts';
@@ -26,6 +26,9 @@ test.describe('by touch, on a phone', () => {
     await page.getByRole('button', { name: /^Start/ }).tap();
     await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
     const floor = page.url();
+    await page.getByRole('button', { name: 'Start the set' }).tap();
+    // Three seconds lead in; then it counts.
+    await page.waitForTimeout(6500);
     await page.getByRole('button', { name: /^Emergency/ }).tap();
     await expect(page.getByRole('heading', { name: 'Call emergency care now' })).toBeVisible();
     await expect(page.getByRole('link', { name: '112' })).toHaveAttribute('href', 'tel:112');
@@ -36,6 +39,9 @@ test.describe('by touch, on a phone', () => {
     await expect(page.getByRole('button', { name: 'On record' })).toBeVisible();
     await page.reload();
     await expect(page.getByRole('button', { name: /^Pressure in the chest/, pressed: true })).toBeVisible();
+    // What was done of the set under way is kept.
+    const run = await server.api<FloorRunReply>(`/api/floor/${floor.split('/').at(-1)?.split('?')[0]}`);
+    expect(run.events.filter((e) => e.kind === 'set')).toHaveLength(1);
     await page.goto(floor);
     await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Start the set' })).toHaveCount(0);

@@ -13,10 +13,13 @@ export function EmergencyButton({
   traineeId,
   name,
   className = '',
+  before,
 }: {
   readonly traineeId: string;
   readonly name: string;
   readonly className?: string;
+  /** What is under way ends first, so that what was done of it is kept. */
+  readonly before?: (() => void) | undefined;
 }) {
   const home = useStore() as { readonly dispatch: Dispatch };
   const navigate = useNavigate();
@@ -25,6 +28,7 @@ export function EmergencyButton({
     if (care) keepCare(care);
   }, [care]);
   const press = () => {
+    before?.();
     const id = newId();
     keepWaiting({ traineeId, body: { id, at: instant(new Date()) } });
     void navigate(`/emergency/${traineeId}/${id}`, { state: { name } });

@@ -1,5 +1,5 @@
 import { whoseTurn } from '@myokinet/core/floor';
-import { useState } from 'react';
+import { useState, useRef } from 'react';
 import { After } from './After.tsx';
 import { FloorBar } from './FloorBar.tsx';
 import { FloorClock } from './floorClock.ts';
@@ -27,6 +27,7 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
   /** Stop signs and locks that this page has been told of, by run. */
   const [told, setTold] = useState<Readonly<Record<string, string>>>({});
   const wake = useWakeLock();
+  const underWayRef = useRef<(() => void) | undefined>(undefined);
   const person = people[at] ?? people[0];
   if (!person) return null;
 
@@ -56,7 +57,7 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
   return (
     <div data-focused className="flex min-h-dvh flex-col bg-base-100 text-base-content">
       <title>{`Floor: ${person.name} · Myokinet`}</title>
-      <FloorBar {...{ people, at, go: setAt, clock, wake }} />
+      <FloorBar {...{ people, at, go: setAt, clock, wake }} endSet={() => underWayRef.current?.()} />
       <main className="mx-auto flex w-full max-w-6xl flex-1 flex-col px-3 pb-3 sm:px-6">
         {isStopped ? (
           <Stopped person={person} end={() => end(true)} goOn={step && (() => setTold({ ...told, [runId]: stops }))} />
@@ -71,7 +72,7 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
           <Stage
             // A new set is a new stage; turning the dial or another device's news is not.
             key={`${runId}/${step.itemId}/${step.round}/${step.side}`}
-            {...{ clock, person, step, last, logged, setLast }}
+            {...{ clock, person, step, last, logged, setLast, underWayRef }}
             others={people.filter((p) => p !== person)}
             pick={(itemId) => setPicked({ ...picked, [runId]: itemId })}
             end={() => end(true)}

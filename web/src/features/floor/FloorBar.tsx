@@ -14,10 +14,12 @@ interface FloorBarProps {
   readonly go: (at: number) => void;
   readonly clock: FloorClock;
   readonly wake: ReturnType<typeof useWakeLock>;
+  /** Ends the set under way with what was done of it. */
+  readonly endSet: () => void;
 }
 
 /** Who trains, what is not yet sent, sound, and the way out. */
-export function FloorBar({ people, at, go, clock, wake }: FloorBarProps) {
+export function FloorBar({ people, at, go, clock, wake, endSet }: FloorBarProps) {
   const person = people[at];
   const [muted, setMuted] = useState(clock.muted);
   const mute = () => {
@@ -60,7 +62,7 @@ export function FloorBar({ people, at, go, clock, wake }: FloorBarProps) {
         >
           {muted ? <VolumeX size={22} aria-hidden /> : <Volume2 size={22} aria-hidden />}
         </button>
-        {person && <EmergencyButton traineeId={person.kept.pack.trainee.id} name={person.name} />}
+        {person && <EmergencyButton traineeId={person.kept.pack.trainee.id} name={person.name} before={endSet} />}
         <Link className="btn btn-ghost btn-square" to="/" aria-label="Leave the floor; the session stays open">
           <X size={22} aria-hidden />
         </Link>

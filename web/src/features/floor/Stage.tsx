@@ -1,7 +1,7 @@
 import { cuesOf, doseInWords, type FaultId, faultsOf, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import { type Step, transitionTo } from '@myokinet/core/floor';
 import { FEELINGS } from '@myokinet/core/readiness';
-import { useState } from 'react';
+import { type RefObject, useEffect, useEffectEvent, useState } from 'react';
 import { Count } from './Count.tsx';
 import { FaultCue, FaultPanel } from './FaultPanel.tsx';
 import { faultKeys } from './faultKeys.ts';
@@ -31,6 +31,8 @@ export interface StageProps {
   readonly others: readonly FloorPerson[];
   readonly logged: () => void;
   readonly setLast: (last: LastSet | undefined) => void;
+  /** Filled with what ends the set under way, for whoever has to stop everything. */
+  readonly underWayRef: RefObject<(() => void) | undefined>;
   readonly pick: (itemId: string) => void;
   readonly end: () => void;
 }
@@ -38,7 +40,7 @@ export interface StageProps {
 const ONE_WORDS = { reps: 'repetition', s: 'second', breaths: 'breath' } as const;
 
 /** One set: what, how, go. Everything else stays at the edge. */
-export function Stage({ clock, person, step, last, others, logged, setLast, pick, end }: StageProps) {
+export function Stage({ clock, person, step, last, others, logged, setLast, underWayRef, pick, end }: StageProps) {
   const lastSet = useLastSet(person, last, setLast);
   const stage = useStage({
     clock,
@@ -51,6 +53,13 @@ export function Stage({ clock, person, step, last, others, logged, setLast, pick
     unlogged: () => setLast(last),
     confirmLast: lastSet.confirm,
   });
+  const endSet = useEffectEvent(() => stage.hurts());
+  useEffect(() => {
+    underWayRef.current = () => endSet();
+    return () => {
+      underWayRef.current = undefined;
+    };
+  }, [underWayRef]);
   const tools = useFloorTools(person, step);
   const [open, setOpen] = useState<OpenSheet | undefined>();
   const { phase, fault, byFeel } = stage;
