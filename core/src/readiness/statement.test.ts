@@ -97,14 +97,14 @@ function stops(f: Felt): boolean {
   if (f.intensity === 0) return false;
   if (STOPPING.includes(f.kind)) return true;
   if (BRIEF.includes(f.kind)) return f.intensity > 2 || !f.gone;
-  if (f.kind === 'soreness') return false;
+  if (f.kind === 'soreness' && f.place !== 'wrist') return false;
   if (f.intensity >= 5) return true;
   return f.usual === undefined && f.place === 'wrist' && f.intensity >= 3;
 }
 function loud(f: Felt): boolean {
   if (f.intensity === 0) return false;
   if (stops(f) || BRIEF.includes(f.kind)) return true;
-  if (f.kind === 'soreness') return f.intensity > 4;
+  if (f.kind === 'soreness' && f.place !== 'wrist') return f.intensity > 4;
   return f.intensity > 2 && f.intensity > (f.usual ?? 0);
 }
 const midnight = (at: number) => {
@@ -166,7 +166,7 @@ function mayOpen(h: History): boolean {
       if (NOW - m.at > 7 * DAY) continue;
       let before = 0;
       for (const f of s.felt) if (f.moment === 'before' && f.place === m.place && f.side === m.side) before = Math.max(before, f.intensity);
-      if (m.kind === 'soreness' && !loud(m)) continue;
+      if (m.kind === 'soreness' && m.place !== 'wrist' && !loud(m)) continue;
       if (m.usual === undefined) {
         if (m.intensity > before) return false;
         continue;

@@ -1,5 +1,5 @@
 import { calendarDay, daysBetween, type Instant } from '../quantities/index.ts';
-import { atSamePlace, judgementOf, type Symptom } from '../safety/index.ts';
+import { atSamePlace, isSoreMuscle, judgementOf, type Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
 import type { GateFinding, MorningProblem } from './findings.ts';
 import type { GateInput } from './gateInput.ts';
@@ -50,7 +50,7 @@ const HOURS_PER_DAY = 24;
 
 function isWorse(session: SessionFact, morning: Symptom, all: readonly Symptom[]): boolean {
   const { quiet, usual } = judgementOf(morning);
-  if (morning.kind === 'soreness' && quiet) return false;
+  if (isSoreMuscle(morning) && quiet) return false;
   const there = before(session, morning);
   if (usual === undefined) return morning.intensity > there;
   const more = morning.intensity - Math.max(there, usual);

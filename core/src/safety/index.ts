@@ -48,6 +48,7 @@ export {
 export {
   AGAIN_DAYS,
   BRIEF_KINDS,
+  isSoreMuscle,
   isStopSign,
   judgementOf,
   judgeSymptom,

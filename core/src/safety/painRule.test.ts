@@ -69,6 +69,8 @@ describe('what stops', () => {
     ['an ache of 3 in the hand', { intensity: 3, place: 'hand' }, [], 'small joint'],
     ['sore forearms, 6', { intensity: 6, place: 'forearm', kind: 'soreness' }, [], undefined],
     ['sore hands, 4', { intensity: 4, place: 'hand', kind: 'soreness' }, [], undefined],
+    ['a sore wrist, 3: no muscle there', { intensity: 3, place: 'wrist', kind: 'soreness' }, [], 'small joint'],
+    ['a sore knee, 5', { intensity: 5, place: 'knee', kind: 'soreness' }, [], 'strong'],
   ])('%s → %s', (_, own, history, stop) => expect(judged(own, { history }).stop).toBe(stop));
 
   it('a tender bone under 18, at any strength', () => {

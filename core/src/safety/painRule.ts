@@ -22,6 +22,8 @@ export const STOP_FROM = 5;
 /** At the small joints of hand and wrist it stops earlier. */
 const SMALL_JOINTS_STOP_FROM = 3;
 const SMALL_JOINTS: readonly BodyPlace[] = ['wrist', 'hand', 'fingers'];
+/** What is sore there is no muscle: it counts as an ache. */
+const WITHOUT_MUSCLE: readonly BodyPlace[] = ['wrist', 'fingers', 'knee'];
 /** Sharp or a pinch up to this may go at once when tried again. */
 const BRIEF_UP_TO = 2;
 /** A second brief one within so many days stops. */
@@ -59,7 +61,7 @@ export function judgeSymptom(symptom: Symptom, { history, under18 = false, lasti
     // No alarm, and yet of a stopping kind: it keeps a gate shut.
     return feltBriefly(symptom, history) ? { stop: 'again', quiet: false } : { quiet: false };
   }
-  if (kind === 'soreness') return { quiet: sorenessOf(symptom, history) === 'little' };
+  if (isSoreMuscle(symptom)) return { quiet: sorenessOf(symptom, history) === 'little' };
   const usual = usualAt(lasting, symptom, symptom.at);
   if (intensity >= STOP_FROM) return { stop: 'strong', quiet: false, ...(usual ? { usual } : {}) };
   if (usual) return { quiet: intensity <= Math.max(QUIET_UP_TO, usual), usual };
@@ -80,6 +82,11 @@ export function judgementOf(symptom: Symptom): SymptomJudgement {
 /** Whether a symptom stops the session and closes every gate. */
 export function isStopSign(symptom: Symptom): boolean {
   return judgementOf(symptom).stop !== undefined;
+}
+
+/** Soreness where there is muscle; elsewhere it is an ache. */
+export function isSoreMuscle({ kind, place }: Pick<Symptom, 'kind' | 'place'>): boolean {
+  return kind === 'soreness' && !WITHOUT_MUSCLE.includes(place);
 }
 
 /** How sore muscles are: a little, so that half the dose does, or too much or too long for load. */
@@ -103,7 +110,7 @@ function soreDays(symptom: Symptom, history: readonly Symptom[]): number {
     .sort((a, b) => b.at.localeCompare(a.at));
   let first: Instant = symptom.at;
   for (const s of there) {
-    // A week without a word is another soreness.
+    // So long without a word, and it is another soreness.
     if (s.intensity === 0 || daysBetween(s.at, first) > SORE_GAP_DAYS) break;
     first = s.at;
   }

@@ -1,6 +1,6 @@
 import type { BodySide, Joint } from '../anatomy/index.ts';
 import { daysBetween } from '../quantities/index.ts';
-import { BRIEF_KINDS, judgeSymptom, sorenessOf, type SymptomContext } from './painRule.ts';
+import { BRIEF_KINDS, isSoreMuscle, judgeSymptom, sorenessOf, type SymptomContext } from './painRule.ts';
 import { atSamePlace, type BodyPlace, type StopCode, type Symptom } from './symptoms.ts';
 
 /** What a symptom asks for, mildest first. */
@@ -106,7 +106,7 @@ function answerTo(symptom: Symptom, context: SymptomContext): SymptomResponse {
       joints: JOINTS_AT[place],
       finding: { code: 'stop-sign', symptom, stop },
     };
-  if (kind === 'soreness') return { ...at, ...sore(symptom, context.history) };
+  if (isSoreMuscle(symptom)) return { ...at, ...sore(symptom, context.history) };
   if (BRIEF_KINDS.includes(kind)) return { ...at, ...QUIETLY, act: 'leave drill', finding: { code: 'leave-drill', symptom } };
   if (!quiet) return { ...at, ...QUIETLY, act: 'step back', loadChange: -STEP, finding: { code: 'step-back', symptom } };
   const alike = context.history.filter(
