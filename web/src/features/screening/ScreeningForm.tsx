@@ -59,65 +59,68 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
           if (open.length === 0) void save();
         }}
       >
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-          <h2>Screening before training</h2>
-          <p className="aside text-sm">
-            {current ? `Last answered ${shortDay(current.takenAt, now)}, ${current.coach}.` : 'Not answered yet.'} Anything medical goes to
-            a doctor or physiotherapist first; coach and app defer.
-          </p>
-          {!current && open.length === QUESTION_IDS.length && (
-            <button type="button" className="btn btn-sm" onClick={() => change(QUESTION_GROUPS.reduce(noToTheRest, value))}>
-              Asked all: no to every one
+        {/* What is answered while it is being saved would be lost with the draft. */}
+        <fieldset className="contents" disabled={isLoading}>
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <h2>Screening before training</h2>
+            <p className="aside text-sm">
+              {current ? `Last answered ${shortDay(current.takenAt, now)}, ${current.coach}.` : 'Not answered yet.'} Anything medical goes
+              to a doctor or physiotherapist first; coach and app defer.
+            </p>
+            {!current && open.length === QUESTION_IDS.length && (
+              <button type="button" className="btn btn-sm" onClick={() => change(QUESTION_GROUPS.reduce(noToTheRest, value))}>
+                Asked all: no to every one
+              </button>
+            )}
+          </div>
+          {QUESTION_GROUPS.map((group) => (
+            <section key={group} className="mt-3" aria-label={GROUP_WORDS[group]}>
+              <div className="flex flex-wrap items-end justify-between gap-2 border-b-2 border-base-content pb-0.5">
+                <h3>{GROUP_WORDS[group]}</h3>
+                {open.some((id) => questionOf(id).group === group) && (
+                  <button type="button" className="btn btn-xs" onClick={() => change(noToTheRest(value, group))}>
+                    Asked: no to the rest of these
+                  </button>
+                )}
+              </div>
+              {QUESTION_IDS.filter((id) => questionOf(id).group === group).map((id) => (
+                <QuestionRow
+                  key={id}
+                  id={id}
+                  given={value.answers[id]}
+                  answer={(answer, side) => change(withAnswer(value, id, answer, side))}
+                />
+              ))}
+            </section>
+          ))}
+          <Laxity value={value} change={change} />
+          <NoteField value={value.note} change={(note) => change({ ...value, note })} />
+          <ProblemNote error={error} retry={() => void save()} />
+          <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-base-300 bg-base-100 py-3">
+            <button type="submit" className={`btn ${unsaved || due ? 'btn-primary' : ''}`} disabled={open.length > 0 || isLoading}>
+              {isLoading ? 'Saving…' : unsaved ? 'Save the screening' : 'Asked again: nothing changed'}
             </button>
-          )}
-        </div>
-        {QUESTION_GROUPS.map((group) => (
-          <section key={group} className="mt-3" aria-label={GROUP_WORDS[group]}>
-            <div className="flex flex-wrap items-end justify-between gap-2 border-b-2 border-base-content pb-0.5">
-              <h3>{GROUP_WORDS[group]}</h3>
-              {open.some((id) => questionOf(id).group === group) && (
-                <button type="button" className="btn btn-xs" onClick={() => change(noToTheRest(value, group))}>
-                  Asked: no to the rest of these
-                </button>
-              )}
-            </div>
-            {QUESTION_IDS.filter((id) => questionOf(id).group === group).map((id) => (
-              <QuestionRow
-                key={id}
-                id={id}
-                given={value.answers[id]}
-                answer={(answer, side) => change(withAnswer(value, id, answer, side))}
-              />
-            ))}
-          </section>
-        ))}
-        <Laxity value={value} change={change} />
-        <NoteField value={value.note} change={(note) => change({ ...value, note })} />
-        <ProblemNote error={error} retry={() => void save()} />
-        <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-base-300 bg-base-100 py-3">
-          <button type="submit" className={`btn ${unsaved || due ? 'btn-primary' : ''}`} disabled={open.length > 0 || isLoading}>
-            {isLoading ? 'Saving…' : unsaved ? 'Save the screening' : 'Asked again: nothing changed'}
-          </button>
-          <span className="aside" role="status">
-            {firstOpen
-              ? `${open.length} ${open.length === 1 ? 'question is' : 'questions are'} open; next: “${QUESTION_WORDS[firstOpen].text}”`
-              : unsaved
-                ? 'Every question is answered.'
-                : due
-                  ? `More than ${SCREENING_FRESH_DAYS} days old: ask again, and save.`
-                  : 'Saved. Change an answer, or record that nothing changed.'}
-          </span>
-          {!unsaved && (
-            <Link className="btn btn-sm ms-auto" to={`/trainees/${trainee.id}/checks/new`}>
-              Take a check
-            </Link>
-          )}
-          {draft.exists && (
-            <button type="button" className="btn btn-ghost btn-sm ms-auto" onClick={draft.throwAway}>
-              Start over
-            </button>
-          )}
-        </div>
+            <span className="aside" role="status">
+              {firstOpen
+                ? `${open.length} ${open.length === 1 ? 'question is' : 'questions are'} open; next: “${QUESTION_WORDS[firstOpen].text}”`
+                : unsaved
+                  ? 'Every question is answered.'
+                  : due
+                    ? `More than ${SCREENING_FRESH_DAYS} days old: ask again, and save.`
+                    : 'Saved. Change an answer, or record that nothing changed.'}
+            </span>
+            {!unsaved && (
+              <Link className="btn btn-sm ms-auto" to={`/trainees/${trainee.id}/checks/new`}>
+                Take a check
+              </Link>
+            )}
+            {draft.exists && (
+              <button type="button" className="btn btn-ghost btn-sm ms-auto" onClick={draft.throwAway}>
+                Start over
+              </button>
+            )}
+          </div>
+        </fieldset>
       </form>
       {/* Forms of their own: one inside another would take the page with it. */}
       <div className="lg:sticky lg:top-4 lg:self-start">{children(outcome, unsaved)}</div>

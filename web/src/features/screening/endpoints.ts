@@ -10,6 +10,11 @@ const endpoints = api.injectEndpoints({
     }),
     recordScreening: build.mutation<ScreeningsReply, About<ScreeningDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/screenings`, method: 'POST', body }),
+      // The next form starts from this one at once: what is answered before the lists come again must build on it.
+      async onQueryStarted({ traineeId }, { dispatch, queryFulfilled }) {
+        const reply = await queryFulfilled.catch(() => undefined);
+        if (reply) dispatch(endpoints.util.updateQueryData('screenings', traineeId, () => reply.data));
+      },
       invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
     }),
     recordLastingPain: build.mutation<readonly LastingPainReply[], About<LastingPainDto>>({
