@@ -13,24 +13,13 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import type { BodySide } from '../anatomy/index.ts';
 import { DRILL_SKIP_REASONS, FLOOR_EVENT_FIELDS, FLOOR_EVENT_OPTIONS, type FloorEventKind, type FloorFieldRule } from '../floor/index.ts';
 import { SESSION_FORMS, type SessionForm } from '../planning/index.ts';
 import { FEELINGS } from '../readiness/index.ts';
-import {
-  BODY_PLACES,
-  type BodyPlace,
-  type Retest,
-  RETESTS,
-  SYMPTOM_KINDS,
-  SYMPTOM_MOMENTS,
-  type SymptomKind,
-  type SymptomMoment,
-} from '../safety/index.ts';
 import { IsDrillId, IsFaultId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
-import { MOST_AMOUNT, TEN } from './session.ts';
+import { MOST_AMOUNT, SymptomValuesDto } from './session.ts';
 import { Part, Parts } from './parts.ts';
 
 const SIDES = ['left', 'right', 'whole'] as const;
@@ -63,16 +52,6 @@ export class FloorHeadDto {
   items!: FloorItemDto[];
 }
 
-class FloorSymptomValuesDto {
-  @Max(10, { message: `Symptom ${TEN}` }) @Min(0, { message: `Symptom ${TEN}` }) @IsInt({ message: `Symptom ${TEN}` }) intensity!: number;
-  @IsIn(BODY_PLACES) place!: BodyPlace;
-  @IsIn(SIDES) side!: BodySide;
-  @IsIn(SYMPTOM_KINDS) kind!: SymptomKind;
-  @IsIn(SYMPTOM_MOMENTS) moment!: SymptomMoment;
-  /** Of what was sharp: whether it went on a second, lighter try. */
-  @IsOptional() @IsIn(RETESTS) retest?: Retest | null;
-}
-
 const between = (label: string, min: number, max: number): readonly PropertyDecorator[] => {
   const message = `${label} must be a whole number from ${min} to ${max}.`;
   return [Max(max, { message }), Min(min, { message }), IsInt({ message })];
@@ -94,7 +73,7 @@ const RULES: Readonly<Record<FloorFieldRule, readonly PropertyDecorator[]>> = {
   most: [IsNotBelow('min'), ...between('A dose', 1, MOST_AMOUNT)],
   rest: between('Rest', 0, LIMITS.rest),
   skipReason: [IsIn(DRILL_SKIP_REASONS)],
-  symptom: [Part(() => FloorSymptomValuesDto)],
+  symptom: [Part(() => SymptomValuesDto)],
   effort: between('Effort', 0, 10),
   minutes: between('Minutes', 1, LIMITS.minutes.max),
   note: [IsWritten('The note', { max: LIMITS.note })],

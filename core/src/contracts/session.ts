@@ -67,10 +67,8 @@ export class SessionItemDto {
   sets!: SetDto[];
 }
 
-export class SymptomDto {
-  @IsUUID('7') id!: string;
-  @IsOptional() @IsUUID('7') sessionId!: string | null;
-  @IsPastInstant('The time of the symptom') at!: string;
+/** What is felt: how strong, where, of what kind and when. */
+export class SymptomValuesDto {
   @Max(10, { message: `Symptom ${TEN}` }) @Min(0, { message: `Symptom ${TEN}` }) @IsInt({ message: `Symptom ${TEN}` }) intensity!: number;
   @IsIn(BODY_PLACES) place!: BodyPlace;
   @IsIn(SIDES) side!: BodySide;
@@ -78,6 +76,12 @@ export class SymptomDto {
   @IsIn(SYMPTOM_MOMENTS) moment!: SymptomMoment;
   /** Of what was sharp: whether it went on a second, lighter try. */
   @IsOptional() @IsIn(RETESTS) retest?: Retest | null;
+}
+
+export class SymptomDto extends SymptomValuesDto {
+  @IsUUID('7') id!: string;
+  @IsOptional() @IsUUID('7') sessionId!: string | null;
+  @IsPastInstant('The time of the symptom') at!: string;
   @IsWritten('The note', { max: LIMITS.note }) note!: string;
 }
 

@@ -111,7 +111,7 @@ function answerTo(symptom: Symptom, context: SymptomContext): SymptomResponse {
   if (!quiet) return { ...at, ...QUIETLY, act: 'step back', loadChange: -STEP, finding: { code: 'step-back', symptom } };
   const alike = context.history.filter(
     (s) =>
-      s.intensity > 0 && s.kind !== 'soreness' && atSamePlace(s, symptom) && ageOf(s, symptom) >= 0 && ageOf(s, symptom) <= LOOK_BACK_DAYS,
+      s.intensity > 0 && s.kind !== 'soreness' && atSamePlace(s, symptom) && ageOf(s, symptom) > 0 && ageOf(s, symptom) <= LOOK_BACK_DAYS,
   );
   const why = holdReason(symptom, alike);
   return why
