@@ -18,6 +18,7 @@ export const MOTIONS = [
   'protraction',
   'retraction',
   'upward rotation',
+  'rotation',
   'grasp',
   'bracing',
 ] as const;

@@ -18,29 +18,33 @@ import { ASSISTED_PULL } from './ladders/assistedPull.ts';
 import { DIP } from './ladders/dip.ts';
 import { FINGERTIP_SUPPORT } from './ladders/fingertipSupport.ts';
 import { FOREARM_INVERSION } from './ladders/forearmInversion.ts';
-import { GRIP_AND_OVERHEAD } from './ladders/gripAndOverhead.ts';
 import { HAND_SUPPORT } from './ladders/handSupport.ts';
 import { HANG_AND_SWING } from './ladders/hangAndSwing.ts';
+import { HEAVY_GRIP_LIFTS } from './ladders/heavyGrip.ts';
+import { LIFT_OFF } from './ladders/liftOff.ts';
+import { OVERHEAD_LOADS } from './ladders/overheadLoads.ts';
 import { POST_BRACE } from './ladders/postBrace.ts';
 import { PUSH_UP } from './ladders/pushUp.ts';
 import { MEASURES } from './measures/index.ts';
 
-/** The ladders in the order of practice; the dip branches off the push-up. */
+/** The ladders in the order of practice; the lift-off branches off the hand support, the dip off the push-up. */
 const CLIMBS = [
   HANG_AND_SWING,
   ASSISTED_PULL,
   HAND_SUPPORT,
+  LIFT_OFF,
   PUSH_UP,
   DIP,
   FINGERTIP_SUPPORT,
   FOREARM_INVERSION,
   ARM_BALANCE_LEAN,
   POST_BRACE,
-  GRIP_AND_OVERHEAD,
+  HEAVY_GRIP_LIFTS,
+  OVERHEAD_LOADS,
 ];
 
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
-export const BUILT_IN_VERSION = '2026-11.7';
+export const BUILT_IN_VERSION = '2026-11.8';
 
 /** Every drill, ladder, check and fault the product ships. */
 export const BUILT_IN: LibraryContent = {

@@ -29,7 +29,15 @@ import {
   QUALITIES,
   type Quality,
 } from '../drills/index.ts';
-import { DEMAND_DIRECTIONS, DEMAND_SHARES, type DemandDirection, LADDER_KINDS, type LadderKind } from '../ladders/index.ts';
+import {
+  CLIMBS,
+  type Climbs,
+  DEMAND_DIRECTIONS,
+  DEMAND_SHARES,
+  type DemandDirection,
+  LADDER_KINDS,
+  type LadderKind,
+} from '../ladders/index.ts';
 import { type Unit, UNITS } from '../quantities/index.ts';
 import { CAUTION_IDS, type CautionId } from '../safety/index.ts';
 import { BLADES, type Blade } from '../schools/index.ts';
@@ -192,11 +200,20 @@ export class RungDto {
   @IsText('The set-up', MOST.text) setUp!: string;
   @IsIn(Object.keys(POSES), { message: 'This figure is not among the drawings.' }) pose!: PoseName;
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
+  @IsOptional() @IsIn(CLIMBS, { message: `A rung climbs by ${CLIMBS.join(', ')}; or by its load, and says nothing.` }) climbs?: Climbs;
   @IsEntryId() practice!: string;
   @Parts(() => RungDemandDto)
   @ArrayMaxSize(MOST.demands, { message: `A rung has at most ${MOST.demands} demands.` })
   @IsArray()
   demands!: RungDemandDto[];
+}
+
+/** Where a signature for a rung that moved counts. */
+export class CarriedDto {
+  @IsOptional() @IsEntryId() ladderId?: string;
+  @IsEntryId() rungId!: string;
+  @IsText('The name of the rung that moved', MOST.name) name!: string;
+  @IsEntryId() to!: string;
 }
 
 /** One ladder of the library, lowest rung first. */
@@ -208,6 +225,7 @@ export class LadderDto {
   @IsPlainText('A warning', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() warnings!: string[];
   @IsOptional() @AllDifferent() @ArrayMaxSize(MOST.neighbours) @IsEntryId(true) @IsArray() preparation?: string[];
   @IsOptional() @Part(() => RungRefDto) branchOf?: RungRefDto;
+  @IsOptional() @Parts(() => CarriedDto) @ArrayMaxSize(MOST.rungs) @IsArray() carries?: CarriedDto[];
   @Parts(() => RungDto)
   @ArrayMaxSize(MOST.rungs, { message: `A ladder has at most ${MOST.rungs} rungs.` })
   @ArrayMinSize(1, { message: 'A ladder needs at least one rung.' })

@@ -51,6 +51,8 @@ export type Quality = (typeof QUALITIES)[number];
 export interface HandLoad {
   readonly direction: 'push' | 'pull';
   readonly share: number;
+  /** Share on the more loaded arm: worked out where the library is fitted to a trainee. */
+  readonly perArm?: number;
   readonly joints: readonly Joint[];
 }
 

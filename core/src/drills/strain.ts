@@ -13,7 +13,6 @@ const ONE_ARMED: ReadonlySet<PoseName> = new Set<PoseName>([
   'side plank',
   'forearm side plank',
   'hands and knees, one arm raised',
-  'feet-supported hang, one shoulder',
   'one-hand tap, feet light',
   'free hang, one-hand tap',
   'hand-to-hand travel',
@@ -41,10 +40,11 @@ const KICK_UP: readonly string[] = ['swing', 'handstand', 'forearm-balance'];
 export function strainOf({ effort, handLoad, support, pose, position, equipment, dose, quality }: Told): Strain {
   const hardest = effort.scale === 'tension' ? effort.max * TENSION_TO_EFFORT : effort.max;
   const setUp: Readonly<Record<string, unknown>> = { ...support?.setUp };
-  const oneArmed = setUp.hands === 'one' || ONE_ARMED.has(pose);
+  const oneArmed = isOneArmed({ support, pose });
   return {
     effort: hardest,
-    loadPerArm: (handLoad?.share ?? 0) / (oneArmed ? 1 : 2),
+    loadPerArm: armLoadOf({ handLoad, support, pose }),
+    loadInAll: handLoad?.share ?? 0,
     overhead: position === 'hanging' || position === 'inverted' || setUp.where === 'overhead' || OVERHEAD.has(pose),
     hanging: position === 'hanging',
     headDown: position === 'inverted' || HEAD_LOW.has(pose),
@@ -54,4 +54,23 @@ export function strainOf({ effort, handLoad, support, pose, position, equipment,
     kickUp: typeof setUp.position === 'string' && KICK_UP.includes(setUp.position),
     mayFall: typeof setUp.position === 'string' && MAY_FALL.includes(setUp.position),
   };
+}
+
+/** Whether one arm carries alone. */
+export function isOneArmed({ support, pose }: Pick<Told, 'pose'> & { readonly support?: Told['support'] | undefined }): boolean {
+  const setUp: Readonly<Record<string, unknown>> = { ...support?.setUp };
+  return setUp.hands === 'one' || ONE_ARMED.has(pose);
+}
+
+/**
+ * Share of body weight on one arm, the more loaded one: what one hand carries is not halved.
+ *
+ * @example armLoadOf(library.drill('practice-free-hang')) // 0.5
+ * @example armLoadOf(library.drill('practice-free-taps')) // 1
+ */
+export function armLoadOf({
+  handLoad,
+  ...told
+}: Pick<Told, 'pose'> & { readonly handLoad?: Told['handLoad'] | undefined; readonly support?: Told['support'] | undefined }): number {
+  return handLoad?.perArm ?? (handLoad?.share ?? 0) / (isOneArmed(told) ? 1 : 2);
 }

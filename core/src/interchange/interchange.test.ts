@@ -62,7 +62,7 @@ describe('a library file', () => {
         Object.assign(rungs[0]?.demands[0] ?? {}, { unit: 's' });
       },
       `/ladders/${dipAt}/rungs/0/demands/0/unit`,
-      /“Dip, hands on a bench”: Shoulder extension is measured in degrees \("deg"\), not in "s"/,
+      /“Bar support, feet carrying half”: Shoulder extension is measured in degrees \("deg"\), not in "s"/,
     ],
     [
       'a demand no trial could read',

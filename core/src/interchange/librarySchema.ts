@@ -91,6 +91,7 @@ const LIBRARY_CLASSES = [
   'LadderDto',
   'RungDto',
   'RungDemandDto',
+  'CarriedDto',
   'FaultDto',
   'MeasureDto',
   'LimitsDto',

@@ -1,9 +1,12 @@
 export {
+  CLIMBS,
   DEMAND_DIRECTIONS,
   DEMAND_SHARES,
   demandsOn,
   LADDER_KINDS,
   measuresDemanded,
+  type Carried,
+  type Climbs,
   type Demand,
   type DemandDirection,
   type Ladder,
@@ -11,3 +14,4 @@ export {
   type Rung,
   type RungDemand,
 } from './ladder.ts';
+export { ladderFindings, type LadderFinding } from './ladderFindings.ts';

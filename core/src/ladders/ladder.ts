@@ -2,7 +2,7 @@ import { type BodySide, sidesOf } from '../anatomy/index.ts';
 import type { MeasureOf } from '../measuring/index.ts';
 import { type Amount, amount, formatAmount, type Unit } from '../quantities/index.ts';
 import type { Origin } from '../reference/index.ts';
-import { type KnownBody, plannedLoad, type PoseName, type SupportPlan } from '../statics/index.ts';
+import { type KnownBody, plannedLoads, type PoseName, type SupportPlan } from '../statics/index.ts';
 
 export const DEMAND_DIRECTIONS = ['at least', 'at most', 'within'] as const;
 export type DemandDirection = (typeof DEMAND_DIRECTIONS)[number];
@@ -13,7 +13,7 @@ export const DEMAND_SHARES = ['bodyMass', 'setUpLoad'] as const;
 /** What a rung asks of one check, as written in a ladder. */
 export interface RungDemand {
   readonly measureId: string;
-  /** In `unit`; a share of body mass, or of the load of the rung’s own set-up, where `per` says so. */
+  /** In `unit`; a share of body mass, or of the load of the rung’s own set-up (on one hand where the check has sides), where `per` says so. */
   readonly value: number;
   /** Upper end of a demand “within”, whose lower end is `value`. */
   readonly upTo?: number;
@@ -49,9 +49,26 @@ export interface Rung {
   readonly pose: PoseName;
   /** The set-up as the model of the body knows it; absent where the hands carry nothing to speak of. */
   readonly support?: SupportPlan;
+  /** By what it is harder than the rung below, where it does not put more on an arm. */
+  readonly climbs?: Climbs;
   /** The drill in which the rung is practised once it is signed. */
   readonly practice: string;
   readonly demands: readonly RungDemand[];
+}
+
+/** By what a rung may climb instead of by load. */
+export const CLIMBS = ['one hand', 'movement', 'depth', 'lean', 'balance', 'head down', 'way out'] as const;
+export type Climbs = (typeof CLIMBS)[number];
+
+/** Where a signature counts whose rung is no longer on its ladder: at the nearest load at or below. */
+export interface Carried {
+  /** The ladder that had it; absent: this one. */
+  readonly ladderId?: string;
+  readonly rungId: string;
+  /** What it was called, for the record. */
+  readonly name: string;
+  /** The rung of this ladder on which it counts. */
+  readonly to: string;
 }
 
 export const LADDER_KINDS = ['pull', 'push', 'mixed'] as const;
@@ -66,6 +83,8 @@ export interface Ladder {
   readonly warnings: readonly string[];
   /** Drills that prepare for the first rung: below it, clean sessions hold one of them. */
   readonly preparation?: readonly string[];
+  /** Signatures for rungs that moved. */
+  readonly carries?: readonly Carried[];
   /** Where it leaves another ladder. */
   readonly branchOf?: { readonly ladderId: string; readonly rungId: string };
   /** Lowest rung first. */
@@ -87,7 +106,7 @@ const RELATIVE_STEP = 0.5;
 export function demandsOn(rung: Rung, body: KnownBody, measureOf: MeasureOf): readonly Demand[] {
   return rung.demands.flatMap((asked) => {
     const measure = measureOf(asked.measureId);
-    const { figure, basis } = figureOn(asked, rung, body);
+    const { figure, basis } = figureOn(asked, rung, body, measure.sided);
     return sidesOf(measure.sided).map((side) => ({
       measureId: asked.measureId,
       side,
@@ -109,6 +128,7 @@ function figureOn(
   { value, per }: RungDemand,
   { support }: Pick<Rung, 'support'>,
   body: KnownBody,
+  sided: boolean,
 ): { readonly figure: number; readonly basis?: string } {
   if (per === undefined) return { figure: value };
   if (per === 'bodyMass')
@@ -116,10 +136,10 @@ function figureOn(
       figure: Math.round((value * body.massKg) / RELATIVE_STEP) * RELATIVE_STEP,
       basis: `${percent(value)} of ${formatAmount(body.massKg, 'kg')}`,
     };
-  const load = support && plannedLoad(body, support);
+  const load = support && plannedLoads(body, support)?.[sided ? 'perArm' : 'share'];
   const basis =
     support && load !== undefined
-      ? `${value === 1 ? '' : `${percent(value)} of `}this rung’s load`
+      ? `${value === 1 ? '' : `${percent(value)} of `}this rung’s load${sided ? ' on one hand' : ''}`
       : 'the set-up of this rung can not be built for this trainee, so all of body weight is asked';
   return { figure: Math.round(100 * value * (load ?? UNBUILDABLE)), basis };
 }

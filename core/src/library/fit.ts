@@ -1,6 +1,6 @@
-import type { Drill } from '../drills/index.ts';
-import { type KnownBody, plannedLoad } from '../statics/index.ts';
-import { inSetUp, type Library } from './library.ts';
+import { type Drill, isOneArmed } from '../drills/index.ts';
+import { type KnownBody, plannedLoads, type SupportPlan } from '../statics/index.ts';
+import { inSetUp, type Library, type LoadsOf } from './library.ts';
 
 /**
  * The library as it stands for one trainee: drills whose set-up the model knows carry the share of body weight that it
@@ -13,9 +13,9 @@ export function fittedTo(library: Library, body: KnownBody): Library {
   const fitted = (drill: Drill): Drill => {
     const before = known.get(drill.id);
     if (before) return before;
-    const share = drill.support && drill.handLoad ? plannedLoad(body, drill.support) : undefined;
+    const loads = drill.support && drill.handLoad ? loadsOn(body, drill, drill.support) : undefined;
     // A set-up that can not be built for this trainee says nothing; neither does one that puts nothing on the hands.
-    const now = drill.handLoad && share ? { ...drill, handLoad: { ...drill.handLoad, share } } : drill;
+    const now = drill.handLoad && loads?.share ? { ...drill, handLoad: { ...drill.handLoad, ...loads } } : drill;
     known.set(drill.id, now);
     return now;
   };
@@ -26,8 +26,15 @@ export function fittedTo(library: Library, body: KnownBody): Library {
       return (all ??= library.drills.map(fitted));
     },
     drill: (id) => fitted(library.drill(id)),
-    asPlanned: ({ drillId, support }) => inSetUp(fitted(library.drill(drillId)), support, (own) => plannedLoad(body, own)),
+    asPlanned: ({ drillId, support }) =>
+      inSetUp(fitted(library.drill(drillId)), support, (own) => loadsOn(body, library.drill(drillId), own)),
     harderThan: (id) => library.harderThan(id).map(fitted),
     easierThan: (id) => library.easierThan(id).map(fitted),
   };
+}
+
+/** Where one arm is raised, the one that the model has beside it carries nothing. */
+function loadsOn(body: KnownBody, { pose }: Drill, support: SupportPlan): ReturnType<LoadsOf> {
+  const loads = plannedLoads(body, support);
+  return loads && isOneArmed({ pose }) ? { ...loads, perArm: Math.max(loads.perArm, loads.share) } : loads;
 }

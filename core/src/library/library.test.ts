@@ -62,6 +62,14 @@ describe('an entry of the studio’s own', () => {
     expect(drills.find((d) => d.id === 'plank')).toBe(mine);
   });
 
+  it('that is a ladder without a rung of the built-in one: the practice of that rung is no longer offered, and breaks nothing', () => {
+    const dip = library.ladder('dip');
+    const content = merged(BUILT_IN, own({ ladders: [{ ...dip, rungs: dip.rungs.slice(0, 2) }] }));
+    expect(content.setAside).toEqual(['practice-bar-support', 'practice-band-dip', 'practice-strict-dip']);
+    expect(libraryProblems(content)).toEqual([]);
+    expect(openLibrary(content).drills.map((d) => d.id)).not.toContain('practice-strict-dip');
+  });
+
   it('may be a fault in other words; the rest stays as it was', () => {
     const mine = { id: 'shrug', name: 'ears swallowed', cue: 'Tall neck.', regression: 'Lighter.' } as const;
     const ours = openLibrary(merged(BUILT_IN, own({ faults: [mine] })));
@@ -80,20 +88,25 @@ describe('an entry of the studio’s own', () => {
   });
 
   it('tells a moved rung as moved, a changed demand as changed, a lost one as gone', () => {
-    const ladder = library.ladder('dip');
-    const [first, second, third] = ladder.rungs;
+    const dip = library.ladder('dip');
+    const [first, second, third] = dip.rungs;
     if (!first || !second || !third) throw new Error('three rungs');
+    const ladder = { ...dip, rungs: [first, second, third] };
     const moved = differences(ladder, { ...ladder, rungs: [second, first, third] });
     expect(moved).toEqual([
-      { path: ['rungs', 'order'], before: 'bench-dip, band-dip, strict-dip', after: 'band-dip, bench-dip, strict-dip' },
+      {
+        path: ['rungs', 'order'],
+        before: 'bar-support-half, bar-support-light, bar-support',
+        after: 'bar-support-light, bar-support-half, bar-support',
+      },
     ]);
     const asked = first.demands.map((d) => (d.measureId === 'hand-load-push' ? { ...d, value: 0.9 } : d)).slice(1);
     expect(differences(ladder, { ...ladder, rungs: [{ ...first, demands: asked }, second, third] })).toEqual([
       expect.objectContaining({
-        path: ['rungs', 'bench-dip', 'demands', 'shoulder-extension'],
-        before: expect.stringContaining('45') as string,
+        path: ['rungs', 'bar-support-half', 'demands', 'shoulder-extension'],
+        before: expect.stringContaining('40') as string,
       }),
-      { path: ['rungs', 'bench-dip', 'demands', 'hand-load-push', 'value'], before: '1', after: '0.9' },
+      { path: ['rungs', 'bar-support-half', 'demands', 'hand-load-push', 'value'], before: '1', after: '0.9' },
     ]);
   });
 });
@@ -151,12 +164,14 @@ describe('what does not fit together', () => {
     expect(
       libraryProblems(merged(BUILT_IN, own({ ladders: [broken] }))).map((p) => [p.limit, p.field.split('/').slice(3).join('/')]),
     ).toEqual([
-      ['known', 'rung'],
-      ['known', 'rung'],
       ['unique', 'rungs/1/id'],
       ['known', 'branchOf'],
       ['known', 'rungs/0/practice'],
     ]);
+    const lost = { ...plank, id: 'lost', rung: { ladderId: 'dip', rungId: 'moon' } };
+    expect(messages({ ...BUILT_IN, drills: [...BUILT_IN.drills, lost] })).toEqual([expect.stringContaining('no rung "moon"')]);
+    const nowhere = { ...dip, carries: [{ rungId: 'old', name: 'Old', to: 'moon' }] };
+    expect(messages(merged(BUILT_IN, own({ ladders: [nowhere] })))).toEqual([expect.stringContaining('no rung "moon"')]);
     expect(messages({ ...BUILT_IN, drills: [...BUILT_IN.drills, plank] })).toEqual(['The id "plank" is used twice.']);
   });
 });

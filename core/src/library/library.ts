@@ -118,7 +118,8 @@ export function openLibrary(content: LibraryContent): Library {
       if (!found) throw new Refusal('ladder-unknown', `The ladder "${ladderId}" has no rung called "${rungId}".`);
       return found;
     },
-    rungName: (ladderId, rungId) => ladders.get(ladderId)?.rungs.find((r) => r.id === rungId)?.name ?? rungId,
+    rungName: (ladderId, rungId) =>
+      ladders.get(ladderId)?.rungs.find((r) => r.id === rungId)?.name ?? nameOfMoved(ladderId, rungId, content) ?? rungId,
     measure: (id) => {
       const found = measures.get(id);
       if (!found) throw new Refusal('measure-unknown', `There is no check called "${id}".`);
@@ -133,9 +134,21 @@ export function openLibrary(content: LibraryContent): Library {
   };
 }
 
-/** A drill in another set-up; `shareOf` says what that puts on the hands where no load is wanted. */
-export function inSetUp(drill: Drill, support: SupportPlan | undefined, shareOf: (support: SupportPlan) => number | undefined): Drill {
+/** What a set-up puts on the hands, and on the more loaded one, as shares of body weight; `undefined` where nobody knows. */
+export type LoadsOf = (support: SupportPlan) => { readonly share: number; readonly perArm: number } | undefined;
+
+/** A drill in another set-up; `loadsOf` says what that puts on the hands. */
+export function inSetUp(drill: Drill, support: SupportPlan | undefined, loadsOf: LoadsOf): Drill {
   if (!support || !drill.handLoad) return drill;
-  const share = support.wanted ?? shareOf(support) ?? drill.handLoad.share;
-  return { ...drill, support, handLoad: { ...drill.handLoad, share } };
+  const { perArm: _, ...before } = drill.handLoad;
+  const loads = loadsOf(support);
+  const share = support.wanted ?? loads?.share ?? before.share;
+  return { ...drill, support, handLoad: { ...before, share, ...(loads ? { perArm: loads.perArm } : {}) } };
+}
+
+/** What a rung was called that has moved to another place. */
+function nameOfMoved(ladderId: string, rungId: string, { ladders }: LibraryContent): string | undefined {
+  for (const { id, carries = [] } of ladders)
+    for (const moved of carries) if (moved.rungId === rungId && (moved.ladderId ?? id) === ladderId) return moved.name;
+  return undefined;
 }

@@ -88,13 +88,13 @@ function knotsAmong(drills: readonly Drill[]): ReadonlyMap<string, number> {
   return knots;
 }
 
-function rungProblems({ drills, ladders }: LibraryContent): FieldProblem[] {
+function rungProblems({ drills, ladders, setAside }: LibraryContent): FieldProblem[] {
   const drillIds = new Set(drills.map((d) => d.id));
   const rungs = new Map(ladders.map((l) => [l.id, new Set(l.rungs.map((r) => r.id))]));
   const known = (ref: { readonly ladderId: string; readonly rungId: string }) => rungs.get(ref.ladderId)?.has(ref.rungId) ?? false;
   return [
     ...drills.flatMap((d, i) =>
-      d.rung && !known(d.rung)
+      d.rung && !known(d.rung) && !setAside.includes(d.id)
         ? [problem(`/drills/${i}/rung`, 'known', `“${d.name}”: there is no rung "${d.rung.rungId}" on a ladder "${d.rung.ladderId}".`)]
         : [],
     ),
@@ -104,6 +104,11 @@ function rungProblems({ drills, ladders }: LibraryContent): FieldProblem[] {
         drillIds.has(id)
           ? []
           : [problem(`/ladders/${i}/preparation/${j}`, 'known', `“${l.name}”: there is no drill called "${id}" to prepare for it.`)],
+      ),
+      ...(l.carries ?? []).flatMap(({ to }, j) =>
+        l.rungs.some((r) => r.id === to)
+          ? []
+          : [problem(`/ladders/${i}/carries/${j}/to`, 'known', `“${l.name}”: it has no rung "${to}" for a signature to count on.`)],
       ),
       ...(l.branchOf && !known(l.branchOf)
         ? [

@@ -149,7 +149,7 @@ describe('the catalogue of checks', () => {
     expect(new Set(MEASURES.map((m) => m.id)).size).toBe(MEASURES.length);
     for (const m of MEASURES) {
       expect(m.protocol.every((line) => line.length > 10)).toBe(true);
-      expect(m.limits.max - m.limits.min).toBeGreaterThan(m.limits.step);
+      expect(m.limits.max - m.limits.min).toBeGreaterThanOrEqual(m.limits.step);
       expect(m.freshDays).toBeGreaterThan(0);
       expect(m.origin.kind).toMatch(/published|common practice|project default/);
     }

@@ -6,32 +6,36 @@ const AT_REST = { overhead: false, hanging: false, headDown: false, oneArmed: fa
 
 it.each([
   [
-    { position: 'standing', unit: 'deg' },
-    { ...AT_REST, effort: 3, loadPerArm: 0, longHold: false },
+    { id: 'a-check', position: 'standing', unit: 'deg' },
+    { ...AT_REST, effort: 3, loadPerArm: 0, loadInAll: 0, longHold: false },
   ],
   [
-    { position: 'standing', unit: 'kg' },
-    { ...AT_REST, effort: 9, loadPerArm: 0, longHold: false },
+    { id: 'a-check', position: 'standing', unit: 'kg' },
+    { ...AT_REST, effort: 9, loadPerArm: 0, loadInAll: 0, longHold: false },
   ],
   [
-    { position: 'standing', unit: 'reps' },
-    { ...AT_REST, effort: 3, loadPerArm: 0, longHold: false },
+    { id: 'a-check', position: 'standing', unit: 'reps' },
+    { ...AT_REST, effort: 3, loadPerArm: 0, loadInAll: 0, longHold: false },
   ],
   [
-    { position: 'seated', unit: 'breaths' },
-    { ...AT_REST, effort: 7, loadPerArm: 0, longHold: false },
+    { id: 'a-check', position: 'seated', unit: 'breaths' },
+    { ...AT_REST, effort: 7, loadPerArm: 0, loadInAll: 0, longHold: false },
   ],
   [
-    { position: 'hands and knees', unit: 'deg' },
-    { ...AT_REST, effort: 3, loadPerArm: 0.2, longHold: false },
+    { id: 'a-check', position: 'hands and knees', unit: 'deg' },
+    { ...AT_REST, effort: 3, loadPerArm: 0.2, loadInAll: 0.4, longHold: false },
   ],
   [
-    { position: 'plank', unit: 's' },
-    { ...AT_REST, effort: 7, loadPerArm: 0.35, longHold: true },
+    { id: 'a-check', position: 'plank', unit: 's' },
+    { ...AT_REST, effort: 7, loadPerArm: 0.35, loadInAll: 0.7, longHold: true },
   ],
   [
-    { position: 'hanging', unit: 's' },
-    { ...AT_REST, overhead: true, hanging: true, effort: 7, loadPerArm: 0.5, longHold: true },
+    { id: 'a-check', position: 'hanging', unit: 's' },
+    { ...AT_REST, overhead: true, hanging: true, effort: 7, loadPerArm: 0.5, loadInAll: 1, longHold: true },
+  ],
+  [
+    { id: 'one-hand-hold', position: 'hanging', unit: 's' },
+    { ...AT_REST, overhead: true, hanging: true, oneArmed: true, effort: 7, loadPerArm: 1, loadInAll: 1, longHold: true },
   ],
 ] as const)('a check %j strains so', (measure, strain) => expect(strainOfCheck(measure)).toEqual(strain));
 

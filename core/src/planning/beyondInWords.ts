@@ -1,45 +1,45 @@
 import type { Library } from '../library/index.ts';
-import { type BeyondShown, beyondShown, type Direction, LOAD_CHECKS, type Shown, type ShownBy } from './shown.ts';
+import { type BeyondShown, beyondShown, type Direction, DIRECTIONS, LOAD_CHECKS, type Shown, type ShownBy } from './shown.ts';
 
 const BY_WORDS: Readonly<Record<ShownBy, string>> = {
   check: 'was tolerated at the last check, its band taken off',
   work: 'was carried clean in the last weeks',
-  rung: 'is what the signed rung puts on them',
+  rung: 'is what the signed rung puts there',
   entry: 'is where anybody begins',
 };
 
 /**
  * That a drill asks more of the hands than was shown, and what helps.
  *
- * @example beyondInWords({ direction: 'push', share: 0.69, shown: { share: 0.45, by: 'entry' } }, library)
- * // 'Puts 69% of body weight on the hands; 45% is where anybody begins. Check “Hand load tolerated, pushing” first.'
+ * @example beyondInWords({ direction: 'push', perArm: 0.345, shown: { perArm: 0.225, by: 'entry' } }, library)
+ * // 'Puts 35% of body weight on an arm; 23% is where anybody begins. Check “Hand load tolerated, pushing” first.'
  */
 export function beyondInWords(
-  { direction, share, shown }: BeyondShown,
+  { direction, perArm, shown }: BeyondShown,
   { hasMeasure, measure }: Pick<Library, 'hasMeasure' | 'measure'>,
 ): string {
   const after = shown.afterDays === undefined ? '' : `, and less for ${shown.afterDays} days without load`;
   const check = LOAD_CHECKS[direction];
   const first = hasMeasure(check) ? ` Check “${measure(check).name}” first.` : '';
-  return `Puts ${percent(share)} of body weight on the hands; ${percent(shown.share)} ${BY_WORDS[shown.by]}${after}.${first}`;
+  return `Puts ${percent(perArm)} of body weight on an arm; ${percent(shown.perArm)} ${BY_WORDS[shown.by]}${after}.${first}`;
 }
 
 const percent = (share: number) => `${Math.round(share * 100)}%`;
 
-const DIRECTION_WORDS: Readonly<Record<Direction, string>> = { push: 'Pushing', pull: 'Hanging and pulling' };
+const DIRECTION_WORDS: Readonly<Record<Direction, string>> = { push: 'Pushing', pull: 'Hanging and pulling', carry: 'Carrying' };
 
 /**
  * Which way the hands are held back in a plan, and what would open it; nothing where no drill waits for it.
  *
  * @example heldBack(shown, library)[0]
- * // 'Pushing stays at 45% of body weight on the hands, which is where anybody begins: 48 drills wait. Check “Hand load tolerated, pushing”.'
+ * // 'Pushing stays at 23% of body weight on an arm, which is where anybody begins: 48 drills wait. Check “Hand load tolerated, pushing”.'
  */
 export function heldBack(
   shown: Shown,
   { drills, hasMeasure, measure }: Pick<Library, 'drills' | 'hasMeasure' | 'measure'>,
 ): readonly string[] {
-  return (['push', 'pull'] as const).flatMap((direction) => {
-    const { by, afterDays, share } = shown[direction];
+  return DIRECTIONS.flatMap((direction) => {
+    const { by, afterDays, perArm } = shown[direction];
     if (by !== 'entry' && afterDays === undefined) return [];
     const waiting = drills.filter((d) => !d.rung && beyondShown(d, shown)?.direction === direction).length;
     if (waiting === 0) return [];
@@ -47,7 +47,7 @@ export function heldBack(
     const check = LOAD_CHECKS[direction];
     const first = hasMeasure(check) ? ` Check “${measure(check).name}”.` : '';
     return [
-      `${DIRECTION_WORDS[direction]} stays at ${percent(share)} of body weight on the hands, ${why}: ${waiting} ${waiting === 1 ? 'drill waits' : 'drills wait'}.${first}`,
+      `${DIRECTION_WORDS[direction]} stays at ${percent(perArm)} of body weight on an arm, ${why}: ${waiting} ${waiting === 1 ? 'drill waits' : 'drills wait'}.${first}`,
     ];
   });
 }

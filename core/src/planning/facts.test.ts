@@ -22,7 +22,7 @@ const facts = (recent: readonly LoggedWork[], firstDaysAgo?: number) =>
       firstAt: firstDaysAgo === undefined ? undefined : instant(addDays(now, -firstDaysAgo)),
       ...{ capacities: [], foothold: { ladderId: 'push-up', here: -1 } },
     },
-    { library, now },
+    { library, massKg: 70, now },
   );
 
 describe('what the planner knows of the past', () => {

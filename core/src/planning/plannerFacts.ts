@@ -51,12 +51,12 @@ const DID_WELL_DAYS = 28;
  *
  * @param recent sessions of the last `BUILD_ON_DAYS`, newest first
  * @param past what lies behind them
- * @param moment the library, fitted to the trainee, and the moment of looking
+ * @param moment the library, fitted to the trainee, the body’s mass and the moment of looking
  */
 export function plannerFacts(
   recent: readonly LoggedWork[],
   { knownDrills, firstAt, ...shown }: PlannerPast,
-  { library, now }: { readonly library: Library; readonly now: Date },
+  { library, massKg, now }: { readonly library: Library; readonly massKg: number; readonly now: Date },
 ): PlannerFacts {
   const since = instant(addDays(now, -DID_WELL_DAYS));
   const didWell = [...new Set(recent.filter((s) => s.clean && s.performedAt >= since).flatMap((s) => s.drillIds))];
@@ -66,7 +66,7 @@ export function plannerFacts(
     didWell,
     weekDoses: weekDoses(recent),
     lastLoaded: lastLoaded(recent, library),
-    shown: shownOf({ ...shown, library, didWell, now }),
+    shown: shownOf({ ...shown, library, didWell, massKg, now }),
   };
 }
 

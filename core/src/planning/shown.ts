@@ -1,10 +1,12 @@
-import type { Drill } from '../drills/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
+import { armLoadOf, type Drill } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
-import type { Capacity } from '../measuring/index.ts';
+import { type Capacity, measureSides } from '../measuring/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
 
-/** Which way the hands carry. */
-export type Direction = 'push' | 'pull';
+/** How the hands carry: the body, pushing or pulling, or a weight at the side. */
+export const DIRECTIONS = ['push', 'pull', 'carry'] as const;
+export type Direction = (typeof DIRECTIONS)[number];
 
 /**
  * Where a figure of what was shown comes from.
@@ -15,9 +17,9 @@ export type Direction = 'push' | 'pull';
  */
 export type ShownBy = 'check' | 'work' | 'rung' | 'entry';
 
-/** The most that the hands were shown to carry, as a share of body weight. */
+/** The most that either arm was shown to carry, as a share of body weight. */
 export interface ShownLoad {
-  readonly share: number;
+  readonly perArm: number;
   readonly by: ShownBy;
   /** Days without loaded work, where the figure is less for them. */
   readonly afterDays?: number;
@@ -29,11 +31,16 @@ export interface Shown extends Readonly<Record<Direction, ShownLoad>> {
   readonly rungsDown: number;
 }
 
-/** The check of what the hands tolerate, by direction. */
-export const LOAD_CHECKS: Readonly<Record<Direction, string>> = { push: 'hand-load-push', pull: 'hand-load-hang' };
+/** The check that shows what an arm carries, by direction. */
+export const LOAD_CHECKS: Readonly<Record<Direction, string>> = { push: 'hand-load-push', pull: 'hand-load-hang', carry: 'grip' };
 
-/** What anybody may begin with: on hands and knees, and a hang with the feet carrying most (project defaults). */
-const ENTRY: Readonly<Record<Direction, number>> = { push: 0.45, pull: 0.25 };
+/** What anybody may begin with: on hands and knees, a hang with the feet carrying most, a full shopping bag (project defaults). */
+const ENTRY: Readonly<Record<Direction, number>> = { push: 0.225, pull: 0.125, carry: 0.1 };
+
+/** A carried weight is at most two fifths of what the weaker hand squeezes (professional judgement, from memory). */
+const MOST_OF_GRIP = 0.4;
+/** A free hang of so many seconds, its band taken off, shows half of body weight on each arm, which a scale cannot. */
+const FREE_HANG_SECONDS = 5;
 
 interface Layoff {
   readonly fromDays: number;
@@ -63,16 +70,17 @@ export interface ShownFacts {
   /** Drills of clean sessions of the last weeks. */
   readonly didWell: readonly string[];
   readonly foothold: { readonly ladderId: string; readonly here: number };
+  readonly massKg: number;
   /** When anything last loaded the hands; absent: never. */
   readonly lastLoadedAt?: Instant | undefined;
   readonly now: Date;
 }
 
 /**
- * What a trainee has shown, for each direction: the most of what was tolerated at a check (less its band), done clean lately or signed
+ * What a trainee has shown on either arm, for each direction: the most of what was tolerated at a check (less its band), done clean lately or signed
  * for; after a layoff less of it, and rungs down. Simulated, suggested and in-session figures show nothing.
  *
- * @example shownOf({ capacities: [], didWell: [], lastLoadedAt: undefined, … }).push // { share: 0.45, by: 'entry' }
+ * @example shownOf({ capacities: [], didWell: [], lastLoadedAt: undefined, … }).push // { perArm: 0.225, by: 'entry' }
  */
 export function shownOf(facts: ShownFacts): Shown {
   const { lastLoadedAt, now } = facts;
@@ -81,6 +89,7 @@ export function shownOf(facts: ShownFacts): Shown {
   return {
     push: shownIn('push', facts, layoff && { ...layoff, days }),
     pull: shownIn('pull', facts, layoff && { ...layoff, days }),
+    carry: shownIn('carry', facts, layoff && { ...layoff, days }),
     rungsDown: layoff?.rungsDown ?? 0,
   };
 }
@@ -93,57 +102,106 @@ function shownIn(direction: Direction, facts: ShownFacts, layoff: (Layoff & { re
   const keeps = layoff?.share ?? 1;
   const after = layoff ? { afterDays: layoff.days } : {};
   const carried = (ids: readonly string[]) =>
-    Math.max(0, ...ids.filter((id) => library.hasDrill(id)).map((id) => shareIn(direction, library.drill(id))));
+    Math.max(0, ...ids.filter((id) => library.hasDrill(id)).map((id) => armLoadIn(direction, library.drill(id))));
   const rungs = library.hasLadder(foothold.ladderId) ? library.ladder(foothold.ladderId).rungs.slice(0, foothold.here + 1) : [];
   const candidates: readonly ShownLoad[] = [
-    { share: ENTRY[direction], by: 'entry' },
+    { perArm: ENTRY[direction], by: 'entry' },
     ...(check && (fresh || !layoff?.recheck)
-      ? [fresh ? ({ share: check.share, by: 'check' } as const) : ({ share: check.share * keeps, by: 'check', ...after } as const)]
+      ? [fresh ? ({ perArm: check.perArm, by: 'check' } as const) : ({ perArm: check.perArm * keeps, by: 'check', ...after } as const)]
       : []),
-    { share: carried(didWell) * keeps, by: 'work', ...after },
-    { share: carried(rungs.map((r) => r.practice)) * keeps, by: 'rung', ...after },
+    { perArm: carried(didWell) * keeps, by: 'work', ...after },
+    { perArm: carried(rungs.map((r) => r.practice)) * keeps, by: 'rung', ...after },
   ];
-  return candidates.reduce((most, one) => (one.share > most.share ? one : most));
+  return candidates.reduce((most, one) => (one.perArm > most.perArm ? one : most));
 }
 
 const POINTS = 100;
 
-/** The hand load tolerated at the newest check that is measured, less its band. */
-function checked(direction: Direction, { capacities }: ShownFacts): { readonly share: number; readonly takenAt: Instant } | undefined {
-  const [newest] = capacities
-    .filter((c) => c.measureId === LOAD_CHECKS[direction] && !c.provisional)
-    .toSorted((a, b) => b.takenAt.localeCompare(a.takenAt));
-  return newest && { share: Math.max(0, newest.value - newest.band) / POINTS, takenAt: newest.takenAt };
+interface Checked {
+  readonly perArm: number;
+  readonly takenAt: Instant;
 }
 
-function shareIn(direction: Direction, { handLoad }: Drill): number {
-  return handLoad?.direction === direction ? handLoad.share : 0;
+/** What one check shows of an arm, from its value less its band. */
+type Shows = (least: number, massKg: number) => number;
+
+const onTwo: Shows = (least) => least / POINTS / 2;
+const onOne: Shows = (least) => least / POINTS;
+
+/** What shows a load on an arm, by check; of a check with sides the weaker one counts. */
+const SHOWN_BY: Readonly<Record<Direction, readonly (readonly [string, Shows])[]>> = {
+  push: [['hand-load-push', onTwo]],
+  pull: [
+    ['hand-load-hang', onTwo],
+    ['one-hand-load-hang', onOne],
+    ['free-hang', (least) => (least >= FREE_HANG_SECONDS ? 1 / 2 : 0)],
+  ],
+  carry: [['grip', (least, massKg) => (least * MOST_OF_GRIP) / massKg]],
+};
+
+/** The most that measured checks show of either arm, each by its newest figures less their bands. */
+function checked(direction: Direction, { library, capacities, massKg }: ShownFacts): Checked | undefined {
+  const shown = SHOWN_BY[direction].flatMap(([measureId, shows]): Checked[] => {
+    if (!library.hasMeasure(measureId)) return [];
+    const sides = measureSides(library.measure(measureId)).map((side) => newestOf(capacities, measureId, side));
+    if (sides.some((c) => c === undefined)) return [];
+    const known = sides.filter((c) => c !== undefined);
+    const perArm = Math.min(...known.map((c) => shows(Math.max(0, c.value - c.band), massKg)));
+    return perArm > 0 ? [{ perArm, takenAt: known.map((c) => c.takenAt).sort()[0] as Instant }] : [];
+  });
+  return shown.reduce<Checked | undefined>((most, one) => (most && most.perArm >= one.perArm ? most : one), undefined);
+}
+
+function newestOf(capacities: readonly Capacity[], measureId: string, side: BodySide): Capacity | undefined {
+  return capacities
+    .filter((c) => c.measureId === measureId && c.side === side && !c.provisional)
+    .toSorted((a, b) => b.takenAt.localeCompare(a.takenAt))[0];
+}
+
+function armLoadIn(direction: Direction, drill: Drill): number {
+  return directionOf(drill) === direction ? armLoadOf(drill) : 0;
+}
+
+type Carrying = Pick<Drill, 'handLoad' | 'support' | 'pose'>;
+
+/** How the hands carry in a drill; nothing where they do not. */
+function directionOf({ handLoad, support }: Carrying): Direction | undefined {
+  if (!handLoad) return undefined;
+  const { position, where } = { where: '', ...support?.setUp } as { readonly position?: string; readonly where?: string };
+  return position === 'carry' && where !== 'overhead' ? 'carry' : handLoad.direction;
 }
 
 /** A model's rounding is not more than was shown. */
-const ROUNDING = 0.005;
+const ROUNDING = 0.0025;
 
-/** A drill that puts more on the hands than was shown. */
+/** A drill that puts more on an arm than was shown. */
 export interface BeyondShown {
   readonly direction: Direction;
-  readonly share: number;
+  readonly perArm: number;
   readonly shown: ShownLoad;
 }
 
-/** Whether a drill puts more on the hands than the trainee has shown. */
-export function beyondShown({ handLoad }: Pick<Drill, 'handLoad'>, shown: Shown): BeyondShown | undefined {
-  if (!handLoad) return undefined;
-  const { direction, share } = handLoad;
-  if (share <= shown[direction].share + ROUNDING) return undefined;
-  return { direction, share, shown: shown[direction] };
+/** Whether a drill puts more on an arm than the trainee has shown: what one hand carries is not halved. */
+export function beyondShown(drill: Carrying, shown: Shown): BeyondShown | undefined {
+  const direction = directionOf(drill);
+  if (!direction) return undefined;
+  const perArm = armLoadOf(drill);
+  if (perArm <= shown[direction].perArm + ROUNDING) return undefined;
+  return { direction, perArm, shown: shown[direction] };
 }
 
 /** Nothing was shown: where anybody begins. */
 export const NOTHING_SHOWN: Shown = {
-  push: { share: ENTRY.push, by: 'entry' },
-  pull: { share: ENTRY.pull, by: 'entry' },
+  push: { perArm: ENTRY.push, by: 'entry' },
+  pull: { perArm: ENTRY.pull, by: 'entry' },
+  carry: { perArm: ENTRY.carry, by: 'entry' },
   rungsDown: 0,
 };
 
 /** For tests and made-up trainees: nothing is beyond what was shown. */
-export const ANYTHING_SHOWN: Shown = { push: { share: 2, by: 'check' }, pull: { share: 2, by: 'check' }, rungsDown: 0 };
+export const ANYTHING_SHOWN: Shown = {
+  push: { perArm: 2, by: 'check' },
+  pull: { perArm: 2, by: 'check' },
+  carry: { perArm: 2, by: 'check' },
+  rungsDown: 0,
+};

@@ -16,6 +16,7 @@ export const UNITS = {
     decimals: 0,
     max: 300,
   },
+  percent: { symbol: '%', name: 'percent', singular: 'percent', spaced: false, decimals: 0, max: 300 },
   level: { symbol: '', name: 'level', singular: 'level', spaced: false, decimals: 0, max: 10 },
   grade: { symbol: '', name: 'grade', singular: 'grade', spaced: false, decimals: 0, max: 10 },
   contact: { symbol: '', name: 'contact', singular: 'contact', spaced: false, decimals: 0, max: 10 },

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
+import type { Ladder } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
 import type { Measure } from '../measuring/index.ts';
-import { type Instant, instant } from '../quantities/index.ts';
+import { addDays, type Instant, instant } from '../quantities/index.ts';
 import { type CheckDates, type ClearanceFact, lapseOf, lateAfter, standingOn } from './index.ts';
 
 /** A figure of a plank is good for 14 days here, whatever the catalogue says. */
@@ -124,5 +125,38 @@ describe('on the very edge of a lapse', () => {
       clearance(['wall', 'far-wall', 'surface-60'][i] ?? '', '10-01', { withdrawnAt: day(at) }),
     );
     expect(standingOn(ladder, [...withdrawn, clearance('wall', '11-19')], new Map(), measureOf, now).cleanSince).toBe(day('11-18'));
+  });
+});
+
+describe('a signature for a rung that moved', () => {
+  const dip = BUILT_IN_LIBRARY.ladder('dip');
+  const signed = (ladderId: string, rungId: string, daysAgo: number): ClearanceFact => ({
+    id: `${ladderId}/${rungId}`,
+    ladderId,
+    rungId,
+    signedAt: addDays(now, -daysAgo),
+    signedBy: 'AS',
+    figures: [],
+  });
+  const on = (ladder: Ladder, ...clearances: ClearanceFact[]) => standingOn(ladder, clearances, new Map(), BUILT_IN_LIBRARY.measure, now);
+
+  it('counts on the rung with the nearest load at or below, and says where it was signed', () => {
+    const { here, rungs } = on(dip, signed('dip', 'bench-dip', 3));
+    expect(dip.rungs[here]?.id).toBe('bar-support-half');
+    expect(rungs[here]).toMatchObject({ state: 'signed', carriedFrom: { ladderId: 'dip', rungId: 'bench-dip' } });
+  });
+
+  it('counts on another ladder where the rung went there, and on both where both have their part of it', () => {
+    const lean = signed('hand-support', 'lean-15', 3);
+    const rungOn = (id: string) => {
+      const ladder = BUILT_IN_LIBRARY.ladder(id);
+      return ladder.rungs[on(ladder, lean).here]?.id;
+    };
+    expect([rungOn('arm-balance-lean'), rungOn('hand-support'), rungOn('push-up')]).toEqual(['lean-15', 'lean-5', undefined]);
+  });
+
+  it('stands back behind a signature for the rung itself', () => {
+    const { rungs, here } = on(dip, signed('dip', 'bench-dip', 1), signed('dip', 'bar-support-half', 9));
+    expect(rungs[here]?.carriedFrom).toBeUndefined();
   });
 });

@@ -93,6 +93,8 @@ export interface RungStanding {
   readonly state: 'signed' | 'lapsed' | 'withdrawn' | 'open road';
   readonly clearance?: ClearanceFact;
   readonly lapse?: Lapse;
+  /** The rung it was signed for, where that has moved from its ladder. */
+  readonly carriedFrom?: Pick<ClearanceFact, 'ladderId' | 'rungId'>;
 }
 
 export interface Standing {
@@ -107,6 +109,23 @@ export interface Standing {
 }
 
 /**
+ * The rung of a ladder for which a clearance counts: its own, or, where that has moved, the one with the nearest load at or below, as
+ * the ladder says. `undefined` where it says nothing about this ladder.
+ *
+ * @example rungSigned({ ladderId: 'dip', rungId: 'bench-dip', … }, library.ladder('dip')) // 'bar-support-half'
+ */
+export function rungSigned({ ladderId, rungId }: Pick<ClearanceFact, 'ladderId' | 'rungId'>, ladder: Ladder): string | undefined {
+  if (ladderId === ladder.id && ladder.rungs.some((r) => r.id === rungId)) return rungId;
+  return ladder.carries?.find((c) => c.rungId === rungId && (c.ladderId ?? ladder.id) === ladderId)?.to;
+}
+
+/** A signature for the rung itself counts before one that was carried to it. */
+function newestFor(rungId: string, clearances: readonly ClearanceFact[], ladder: Ladder): ClearanceFact | undefined {
+  const newest = clearances.filter((c) => rungSigned(c, ladder) === rungId).sort((a, b) => b.signedAt.localeCompare(a.signedAt));
+  return newest.find((c) => c.ladderId === ladder.id && c.rungId === rungId) ?? newest[0];
+}
+
+/**
  * Where a trainee stands on a ladder. The highest rung whose clearance was not withdrawn is "here";
  * when that clearance has lapsed its own gate is the next one, and must be signed again first.
  */
@@ -117,12 +136,13 @@ export function standingOn(
   measureOf: MeasureOf,
   now: Date,
 ): Standing {
-  const own = clearances.filter((c) => c.ladderId === ladder.id);
+  const own = clearances.filter((c) => rungSigned(c, ladder) !== undefined);
   const rungs = ladder.rungs.map((rung): RungStanding => {
-    const clearance = own.filter((c) => c.rungId === rung.id).sort((a, b) => b.signedAt.localeCompare(a.signedAt))[0];
+    const clearance = newestFor(rung.id, own, ladder);
     if (!clearance) return { rungId: rung.id, state: 'open road' };
-    if (clearance.withdrawnAt) return { rungId: rung.id, state: 'withdrawn', clearance };
-    return { rungId: rung.id, state: 'signed', clearance };
+    const { ladderId, rungId } = clearance;
+    const carried = ladderId === ladder.id && rungId === rung.id ? {} : { carriedFrom: { ladderId, rungId } };
+    return { rungId: rung.id, state: clearance.withdrawnAt ? 'withdrawn' : 'signed', clearance, ...carried };
   });
   const here = rungs.findLastIndex((r) => r.state === 'signed');
   const standing = rungs[here];

@@ -113,7 +113,7 @@ describe('the whole verdict', () => {
     const lean = library.ladder('arm-balance-lean');
     const confidence = (daysAgo: number) =>
       capacityFromTrials(measureOf('confidence'), [{ side: 'whole', value: 9 }], { takenAt: addDays(now, -daysAgo) });
-    const signed = { id: 'c', ladderId: lean.id, rungId: 'protracted-hold', signedAt: addDays(now, -3), signedBy: 'AS', figures: [] };
+    const signed = { id: 'c', ladderId: lean.id, rungId: 'lean-15', signedAt: addDays(now, -3), signedBy: 'AS', figures: [] };
     const found = (daysAgo: number) =>
       judgeReadiness({ ...facts(0, []), ladder: lean, capacities: [confidence(daysAgo)], clearances: [signed] }).headrooms.find(
         (h) => h.demand.measureId === 'confidence',

@@ -12,7 +12,7 @@ import type { GateInput, Practice } from './gateInput.ts';
 import { headroom, type Headroom } from './headroom.ts';
 import { byUrgency } from './limiter.ts';
 import { DEFAULT_GATE_SETTINGS, type GateSettings } from './settings.ts';
-import { type CheckDates, checkKey, type ClearanceFact, type Standing, standingOn } from './standing.ts';
+import { type CheckDates, checkKey, type ClearanceFact, rungSigned, type Standing, standingOn } from './standing.ts';
 
 /** Everything on record about a trainee that a verdict may rest on. */
 export interface ReadinessFacts {
@@ -112,7 +112,7 @@ function preparing(drills: readonly Drill[]): Practice {
 /** What the rung in hand asks of the tissue before the next; nothing where its practice is gone from the library. */
 function tissueOn(rung: Rung, { library, clearances, ladder, screening }: ReadinessFacts, { cleanSince }: Standing): GateInput['tissue'] {
   if (!library.hasDrill(rung.practice)) return undefined;
-  const signatures = clearances.filter((c) => c.ladderId === ladder.id && c.rungId === rung.id && !c.withdrawnAt).map((c) => c.signedAt);
+  const signatures = clearances.filter((c) => rungSigned(c, ladder) === rung.id && !c.withdrawnAt).map((c) => c.signedAt);
   const since = onRungSince(signatures, cleanSince);
   return since && { since, asks: tissueTimeOn(library.drill(rung.practice), screening.cautions) };
 }

@@ -4,7 +4,7 @@ import { CLOSABLE, isStraining, type Permit, permits, type Strain } from './inde
 import { permitsAll } from './permit.ts';
 
 const NONE: Strain = {
-  ...{ effort: 3, loadPerArm: 0, overhead: false, hanging: false, headDown: false },
+  ...{ effort: 3, loadPerArm: 0, loadInAll: 0, overhead: false, hanging: false, headDown: false },
   ...{ oneArmed: false, longHold: false, externalWeight: false, mayFall: false, kickUp: false },
 };
 const ALL: Permit = { loadPerArm: 1, overhead: true, hanging: true, headDown: true, effort: 10, until: '2027-01-10' as CalendarDay };

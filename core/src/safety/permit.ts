@@ -25,6 +25,8 @@ export interface Strain {
   readonly effort: number;
   /** Share of body weight on one arm. */
   readonly loadPerArm: number;
+  /** Share of body weight on both arms together. */
+  readonly loadInAll: number;
   readonly overhead: boolean;
   readonly hanging: boolean;
   readonly headDown: boolean;
@@ -45,6 +47,8 @@ const STRAINING_EFFORT = 5;
 const STRAINING_LOAD = 0.1;
 /** Beyond it the load on one arm is heavy for a tendon (professional judgement, from memory, no single source). */
 const HEAVY_LOAD = 0.25;
+/** A model's rounding is no load. */
+const ROUNDING = 0.005;
 
 /** What a caution can close. */
 export const CLOSABLE = {
@@ -58,6 +62,11 @@ export const CLOSABLE = {
   hanging: (s) => s.hanging,
   fall: (s) => s.mayFall,
   'kick-up': (s) => s.kickUp,
+  'one arm': (s) => s.oneArmed,
+  'heavy hang': (s) => s.hanging && s.loadPerArm > HEAVY_LOAD + ROUNDING,
+  'free hang': (s) => s.hanging && s.mayFall,
+  'one-hand hang': (s) => s.hanging && s.oneArmed,
+  'over a quarter': (s) => s.loadInAll > HEAVY_LOAD + ROUNDING,
 } as const satisfies Readonly<Record<string, (strain: Strain) => boolean>>;
 
 export type Closable = keyof typeof CLOSABLE;

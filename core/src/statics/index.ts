@@ -29,7 +29,16 @@ export {
   type Span,
 } from './handLoad.ts';
 export { notchesOf, solveSetUp, withNotch, type Notch, type Solved, type Wanted } from './solveSetUp.ts';
-export { plannedLoad, plannedStance, stepsBetween, STEP_SHARE, supportOn, type SupportOn, type SupportPlan } from './supportPlan.ts';
+export {
+  plannedLoad,
+  plannedLoads,
+  plannedStance,
+  stepsBetween,
+  STEP_SHARE,
+  supportOn,
+  type SupportOn,
+  type SupportPlan,
+} from './supportPlan.ts';
 export {
   calibrate,
   canCalibrate,

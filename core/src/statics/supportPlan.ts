@@ -1,6 +1,6 @@
 import { Refusal } from '../errors.ts';
 import { usualBelief } from './assumptions.ts';
-import { evaluate, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
+import { evaluate, type Figures, handLoad, type HandLoadReading, type KnownBody } from './handLoad.ts';
 import { choiceOf, modelOf, type SetUp, stated } from './setUp.ts';
 import { buildOf, type Stance } from './stance.ts';
 import { nearestSetUp, solveSetUp, type Wanted } from './solveSetUp.ts';
@@ -42,10 +42,24 @@ export function supportOn(body: KnownBody, { setUp, wanted }: SupportPlan, limit
  *
  * @example plannedLoad(body, { setUp: { position: 'free-hang' } }) // 1
  */
-export function plannedLoad(body: KnownBody, { setUp, wanted }: SupportPlan): number | undefined {
+export function plannedLoad(body: KnownBody, plan: SupportPlan): number | undefined {
+  return plannedFigures(body, plan)?.loadShare;
+}
+
+/**
+ * Load of a plan on both hands and on the more loaded one, as fractions of body weight; `undefined` where it can not be built.
+ *
+ * @example plannedLoads(body, { setUp: { position: 'free-hang' } }) // { share: 1, perArm: 0.5 }
+ */
+export function plannedLoads(body: KnownBody, plan: SupportPlan): { readonly share: number; readonly perArm: number } | undefined {
+  const figures = plannedFigures(body, plan);
+  return figures && { share: figures.loadShare, perArm: figures.perHandN / body.weightN };
+}
+
+function plannedFigures(body: KnownBody, { setUp, wanted }: SupportPlan): Figures | undefined {
   const { assumed } = body.belief ?? usualBelief(body);
   try {
-    return evaluate(body, wanted === undefined ? setUp : (nearestSetUp(body, setUp, wanted) ?? setUp), assumed).loadShare;
+    return evaluate(body, wanted === undefined ? setUp : (nearestSetUp(body, setUp, wanted) ?? setUp), assumed);
   } catch (error) {
     if (error instanceof Refusal) return undefined;
     throw error;

@@ -75,39 +75,57 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, { readonly name: string; 
   },
   'unstable-under-load': {
     name: 'Loose shoulder under load',
-    consequence: 'Swings, travelling hand to hand, dead hangs and deep dips wait for a licensed professional’s word.',
+    consequence: 'Free hangs, one-handed work on the bar, swings, kick-ups, pikes and deep dips wait for a licensed professional’s word.',
   },
-  'lax-joints': { name: 'Lax joints', consequence: 'No end-range passive stretching; stability first.' },
+  'lax-joints': {
+    name: 'Lax joints',
+    consequence: 'No end-range passive stretching, no dips, swings, fingertip rungs or one-handed hangs; stability first.',
+  },
   'shoulder-injury': {
     name: 'Shoulder injury, rebuilding',
-    consequence: 'No free hanging or pressing strength; control drills only, at reduced doses.',
+    consequence: 'At most a quarter of body weight on the hands in all; control drills, at reduced doses.',
   },
   'wrist-injury': {
     name: 'Wrist injury, rebuilding',
-    consequence: 'No body weight through the wrists; forearm versions stand in, wrist work at reduced doses.',
+    consequence:
+      'No body weight through the wrists, no hang above a quarter of body weight on an arm; forearm versions stand in, wrist work at reduced doses.',
   },
   'finger-injury': {
     name: 'Finger or hand injury, rebuilding',
-    consequence: 'No fingertip supports and no heavy grip; open-hand work at reduced doses.',
+    consequence: 'No fingertip supports, no heavy grip, no hang above a quarter of body weight on an arm; open-hand work at reduced doses.',
   },
-  'elbow-pain': { name: 'Elbow pain', consequence: 'No free hanging and no heavy grip work; elbow and forearm work at reduced doses.' },
+  'elbow-pain': {
+    name: 'Elbow pain',
+    consequence:
+      'No free hanging, no heavy grip and no one-handed work, no handstands, no loaded push-ups; elbow and forearm work at reduced doses.',
+  },
   'neck-condition': { name: 'Neck condition', consequence: 'No inversions; ask a licensed professional first.' },
   'raised-pressure': {
     name: 'Raised blood or eye pressure',
     consequence: 'Nothing head down, no efforts above 5, no holds above 20 s; ask a doctor first.',
   },
-  pregnancy: { name: 'Pregnancy', consequence: 'No inversions, nothing lying face down; ask a licensed professional first.' },
+  pregnancy: {
+    name: 'Pregnancy',
+    consequence:
+      'No inversions, no hangs with the feet off, no dips, no weighted push-ups, nothing lying face down; on the back at most 3 minutes from week 20. Ask a midwife or doctor first.',
+  },
   'head-injury': {
     name: 'Recent head injury',
     consequence: 'Nothing straining, no check of it and no gate until a doctor’s word says what is permitted.',
   },
-  'reflux-vertigo': { name: 'Reflux or vertigo', consequence: 'No inversions; ask a licensed professional first.' },
+  'reflux-vertigo': {
+    name: 'Reflux or vertigo',
+    consequence: 'No inversions, no free hangs, no swings; ask a licensed professional first.',
+  },
   'from-60': {
     name: 'From 60',
     consequence:
       'Warm up for 15 minutes; load grows by at most 5% a week, and tissue gets half as long again. Kick-ups and free swings wait.',
   },
-  minor: { name: 'Under 18', consequence: 'Growth plates: no heavy fingertip or wrist loading.' },
+  minor: {
+    name: 'Under 18',
+    consequence: 'Growth plates: no fingertip and no one-armed loading, leans of at most 5 cm. A guardian’s consent is needed.',
+  },
   'pain-now': { name: 'Pain before training', consequence: 'Report it as a symptom first, and look for the nearest position without it.' },
   'recent-surgery': {
     name: 'Operation within a year',

@@ -17,7 +17,8 @@ export function demandInWords({ direction, value, upTo }: Pick<Demand, 'directio
 export function rungDemandInWords(asked: RungDemand, measure: Measure): string {
   const { direction, value, upTo, unit, per } = asked;
   if (per === 'bodyMass') return `${direction} ${percent(value)} of body mass`;
-  if (per === 'setUpLoad') return `${direction} ${value === 1 ? '' : `${percent(value)} of `}what this rung puts on the hands`;
+  if (per === 'setUpLoad')
+    return `${direction} ${value === 1 ? '' : `${percent(value)} of `}what this rung puts on ${measure.sided ? 'one hand' : 'the hands'}`;
   return demandInWords({ direction, value: amount(value, unit), ...(upTo === undefined ? {} : { upTo: amount(upTo, unit) }) }, measure);
 }
 

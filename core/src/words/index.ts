@@ -10,3 +10,4 @@ export { dueInWords, lapseInWords } from './today.ts';
 export { CAUTION_WORDS, causeInWords, cautionInWords, liftedInWords, permitInWords, SIGN_WORDS } from './cautions.ts';
 export { answerInWords, BEIGHTON_WORDS, GROUP_WORDS, laxityInWords, QUESTION_WORDS } from './questions.ts';
 export { closingProblemInWords, KIND_WORDS, placeInWords, stopSignInWords, symptomInWords } from './symptoms.ts';
+export { CLIMBS_WORDS, ladderFindingInWords } from './ladders.ts';

@@ -37,7 +37,9 @@ describe('a caution', () => {
 
   it('says its consequence, its causes, and what is permitted of it', () => {
     const permit = { loadPerArm: 0.25, effort: 5, overhead: true, hanging: false, headDown: false, until: '2027-02-03' as CalendarDay };
-    expect(words.cautionInWords({ id: 'minor', because: [] })).toBe('Under 18: Growth plates: no heavy fingertip or wrist loading.');
+    expect(words.cautionInWords({ id: 'minor', because: [] })).toBe(
+      'Under 18: Growth plates: no fingertip and no one-armed loading, leans of at most 5 cm. A guardian’s consent is needed.',
+    );
     expect(words.cautionInWords({ id: 'minor', because: [{ code: 'born', on: '2012' }], permit })).toMatch(
       /Because: born 2012\. Permitted until Wed 3 Feb 2027: up to 25% of body weight on one arm, effort up to 5; also overhead; not hanging, head down\.$/,
     );

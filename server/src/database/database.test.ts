@@ -99,7 +99,7 @@ describe('a database file', () => {
       db.prepare("INSERT INTO trainee VALUES ('t', ?, 'r')").run(studio);
       db.prepare(
         `INSERT INTO trainee_revision
-         VALUES ('r', 't', ?, NULL, '2026-05-01T10:00:00.000Z', 'Ada', 1990, 'female', 170, 70, 'right', '', 'push-up', '[]', 45, '[]')`,
+         VALUES ('r', 't', ?, NULL, '2026-05-01T10:00:00.000Z', 'Ada', 1990, 'female', 170, 70, 'right', '', 'grip-and-overhead', '[]', 45, '[]')`,
       ).run(coach);
       db.prepare("INSERT INTO check_occasion VALUES ('k', ?, 't', ?, '2026-06-01T10:00:00.000Z', '')").run(studio, coach);
       const trial = db.prepare("INSERT INTO trial VALUES (?, 'k', ?, ?, 'grip', 'left', ?, ?, ?)");
@@ -113,6 +113,8 @@ describe('a database file', () => {
     // 30, 33, 36: deviations 3, 0, 3.
     expect(db.prepare('SELECT scatter, provisional FROM capacity').get()).toEqual({ scatter: 18, provisional: null });
     expect(db.prepare('SELECT count(*) FROM trial WHERE reading IS NULL').pluck().get()).toBe(4);
+    // That ladder became two.
+    expect(db.prepare('SELECT ladder_id FROM trainee_revision').pluck().get()).toBe('heavy-grip');
   });
 
   it('refuses to change or remove facts', () => {

@@ -207,7 +207,11 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
       foothold: { ladderId: trainee.ladderId, here },
       capacities,
     };
-    return plannerFacts(recent, past, { library: fittedTo(library.current(), traineeBody(trainee)), now: now() });
+    return plannerFacts(recent, past, {
+      library: fittedTo(library.current(), traineeBody(trainee)),
+      massKg: trainee.mass,
+      now: now(),
+    });
   }
 
   return {

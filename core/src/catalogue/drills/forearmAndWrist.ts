@@ -33,7 +33,7 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     position: 'standing',
     pose: 'standing, hands at the ribs',
     dose: reps(10, 10, 1, { secondsPerUnit: 2, restSeconds: 10 }),
-    trains: { 'fingertip-hold': 1, 'wrist-extension': 1 },
+    trains: { 'fingertip-hold': 1, 'wrist-extension': 1, 'full-fist': 2 },
     cue: 'Fingers long like a roof, bend only where they meet the palm.',
     faults: ['fingers-claw', 'wrist-sideways'],
   }),

@@ -1,6 +1,6 @@
-import { seconds, SOFT_LANDING, WEDGE } from '../drills/entry.ts';
+import { reps, seconds, SOFT_LANDING, WEDGE } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary, ownLoad } from './demands.ts';
+import { atLeast, customary, ownLoad, within } from './demands.ts';
 
 const ON_THE_HANDS = ['wrist-injury', 'shoulder-injury', 'minor', 'pregnancy', 'head-injury'] as const;
 const HEAD_LOW = [...ON_THE_HANDS, 'neck-condition', 'raised-pressure', 'reflux-vertigo'] as const;
@@ -11,7 +11,11 @@ export const ARM_BALANCE_LEAN = climb({
   kind: 'push',
   aim: 'From a protracted hold to both feet light in a crouched lean: what is often missing is trust.',
   warnings: ['A cushion in front: falling forward is the fear, so make it soft.', 'Wrists: any pinch ends the session for them.'],
-  preparation: ['heel-of-hand-lifts', 'plank-scapular-push-up', 'plank', 'plank-lean'],
+  preparation: ['heel-of-hand-lifts', 'step-out-practice', 'tabletop-scapular-push-up', 'plank-scapular-push-up'],
+  carries: [
+    { ladderId: 'hand-support', rungId: 'lean-10', name: 'Forward lean, 10 cm', to: 'lean-10' },
+    { ladderId: 'hand-support', rungId: 'lean-15', name: 'Forward lean, 15 cm', to: 'lean-15' },
+  ],
   shared: {
     phase: 'skill',
     joint: 'scapula',
@@ -26,14 +30,37 @@ export const ARM_BALANCE_LEAN = climb({
   },
   rungs: [
     {
+      id: 'lean-exit',
+      name: 'Out of a lean on purpose',
+      setUp: 'Crouched, feet on a block, a cushion in front: lean a little, and come out twice, feet back, and over onto the cushion.',
+      pose: 'crouched lean, feet on a block',
+      support: { setUp: { position: 'crouched-lean' }, wanted: 0.3 },
+      demands: [
+        atLeast('wrist-extension-loaded', 80),
+        customary('scapular-push-ups', 12),
+        ownLoad('hand-load-push'),
+        customary('heel-of-hand-lifts', 8),
+      ],
+      practice: {
+        dose: reps(3, 5, 2, { secondsPerUnit: 8, restSeconds: 45 }),
+        cue: 'In and out at the same calm pace; falling softly is the exercise.',
+        trains: { confidence: 3, 'hand-load-push': 1 },
+        equipment: ['block'],
+        easier: ['step-out-practice'],
+        excludedBy: HEAD_LOW,
+        aids: [SOFT_LANDING, WEDGE],
+      },
+    },
+    {
       id: 'protracted-hold',
       name: 'Protracted hold',
       setUp: 'Plank or knees down, the space between the blades filled, upper back round.',
       pose: 'plank',
       support: { setUp: { position: 'plank' } },
       demands: [
-        atLeast('wrist-extension-loaded', 88),
+        atLeast('wrist-extension-loaded', 90),
         customary('scapular-push-ups', 15),
+        ownLoad('hand-load-push'),
         atLeast('plank-hold', 30),
         customary('heel-of-hand-lifts', 10),
       ],
@@ -47,19 +74,63 @@ export const ARM_BALANCE_LEAN = climb({
       },
     },
     {
+      id: 'lean-10',
+      name: 'Forward lean, 10 cm',
+      setUp: 'Plank with the shoulders 10 cm past the wrists.',
+      pose: 'plank, leaning',
+      support: { setUp: { position: 'plank', leanM: 0.1 } },
+      demands: [
+        atLeast('wrist-extension-loaded', 95),
+        customary('scapular-push-ups', 18),
+        within('elbow-crease', 30, 70),
+        atLeast('lean-hold', 10),
+        atLeast('plank-hold', 50),
+        ownLoad('hand-load-push'),
+        atLeast('heel-lifts-thumb', 8),
+        atLeast('heel-lifts-little-finger', 8),
+      ],
+      practice: {
+        easier: ['plank-lean'],
+        dose: seconds(5, 10, 3, { restSeconds: 60 }),
+        cue: 'Blades wide, elbows soft to straight, out before the heel of a hand lifts.',
+        trains: { 'lean-hold': 3, 'wrist-extension-loaded': 3, 'hand-load-push': 2 },
+        excludedBy: [...ON_THE_HANDS, 'raised-pressure'],
+        aids: [WEDGE],
+      },
+    },
+    {
+      id: 'lean-15',
+      name: 'Forward lean, 15 cm',
+      setUp: 'Plank with the shoulders 15 cm past the wrists; a wedge where the wrist asks for it.',
+      pose: 'plank, leaning',
+      support: { setUp: { position: 'plank', leanM: 0.15 } },
+      demands: [
+        atLeast('wrist-extension-loaded', 95),
+        within('elbow-crease', 30, 70),
+        atLeast('arm-lean', 15),
+        atLeast('lean-hold', 20),
+        atLeast('plank-hold', 60),
+        ownLoad('hand-load-push'),
+        customary('heel-lifts-thumb', 10),
+        customary('heel-lifts-little-finger', 10),
+      ],
+      practice: {
+        dose: seconds(5, 8, 3, { restSeconds: 75 }),
+        cue: 'The same line, further forward; breathe out as you lean.',
+        trains: { 'lean-hold': 3, 'wrist-extension-loaded': 3, 'hand-load-push': 2 },
+        excludedBy: [...ON_THE_HANDS, 'raised-pressure'],
+        aids: [WEDGE],
+      },
+    },
+    {
       id: 'block-lean',
       name: 'Feet on a block, lean to the fingertips',
       setUp: 'Crouched, feet on a block, knees on the upper arms; lean until the fingertips load.',
       pose: 'crouched lean, feet on a block',
       support: { setUp: { position: 'crouched-lean' }, wanted: 0.6 },
-      demands: [
-        atLeast('wrist-extension-loaded', 95),
-        atLeast('lean-hold', 10),
-        customary('scapular-push-ups', 18),
-        atLeast('heel-lifts-thumb', 8),
-        atLeast('heel-lifts-little-finger', 8),
-        atLeast('confidence', 5),
-      ],
+      // Less on the hands than the leans, and the feet leave next: it climbs in balance.
+      climbs: 'balance',
+      demands: [atLeast('wrist-extension-loaded', 95), atLeast('lean-hold', 20), atLeast('hand-load-push', 78), atLeast('confidence', 5)],
       practice: {
         easier: ['step-out-practice'],
         dose: seconds(5, 10, 3, { restSeconds: 60 }),
@@ -76,7 +147,7 @@ export const ARM_BALANCE_LEAN = climb({
       setUp: 'The same lean; one foot hovers for a breath, then the other.',
       pose: 'crouched lean, feet light',
       support: { setUp: { position: 'crouched-lean', blockM: 0.1 }, wanted: 0.75 },
-      demands: [atLeast('wrist-extension-loaded', 95), atLeast('lean-hold', 15), ownLoad('hand-load-push', 0.95), atLeast('confidence', 6)],
+      demands: [atLeast('wrist-extension-loaded', 95), atLeast('lean-hold', 22), atLeast('hand-load-push', 78), atLeast('confidence', 6)],
       practice: {
         dose: seconds(3, 6, 3, { perSide: true, restSeconds: 60 }),
         cue: 'The foot grows light by leaning, not by jumping.',
@@ -93,7 +164,7 @@ export const ARM_BALANCE_LEAN = climb({
       support: { setUp: { position: 'arm-balance' } },
       demands: [
         atLeast('wrist-extension-loaded', 95),
-        atLeast('lean-hold', 20),
+        atLeast('lean-hold', 25),
         ownLoad('hand-load-push', 0.9),
         atLeast('fingertip-hold', 15),
         atLeast('confidence', 7),

@@ -1,6 +1,6 @@
 import { reps } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary, shareOfBodyMass, ownLoad } from './demands.ts';
+import { atLeast, customary, ownLoad, shareOfBodyMass } from './demands.ts';
 
 const BEFORE_PULLS = ['shoulder-injury', 'elbow-pain', 'raised-pressure'] as const;
 
@@ -10,7 +10,7 @@ export const ASSISTED_PULL = climb({
   kind: 'pull',
   aim: 'From blade pulls to a strict pull-up, and beyond it with a weight.',
   warnings: ['Check bar, band and anchor; look for nicks in the band.', 'Soft landing under the bar.'],
-  preparation: ['straight-arm-pull-downs', 'light-shrugs-bar', 'supported-packed-hang', 'low-bar-rows'],
+  preparation: ['straight-arm-pull-downs', 'strap-rows', 'light-shrugs-bar', 'supported-packed-hang'],
   shared: {
     phase: 'strength',
     joint: 'shoulder',
@@ -24,6 +24,28 @@ export const ASSISTED_PULL = climb({
     loads: ['shoulder', 'scapula', 'elbow', 'grip'],
   },
   rungs: [
+    {
+      id: 'low-rows',
+      name: 'Rows under a low bar',
+      setUp: 'A bar at hip height, heels on the floor, one line; about half of body weight in the hands.',
+      pose: 'feet-supported hang',
+      support: { setUp: { position: 'supported-hang' }, wanted: 0.45 },
+      demands: [
+        atLeast('shoulder-flexion', 140),
+        shareOfBodyMass('grip', 0.25),
+        ownLoad('hand-load-hang'),
+        customary('scapular-push-ups', 8),
+        atLeast('packed-hang', 10),
+      ],
+      practice: {
+        dose: reps(5, 8, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 60 }),
+        cue: 'One long line, chest to the bar; feet nearer when it shakes.',
+        trains: { 'rows-clean': 3, 'packed-hang': 2, grip: 2, 'hand-load-hang': 2 },
+        equipment: ['bar'],
+        excludedBy: ['shoulder-injury', 'elbow-pain'],
+        easier: ['low-bar-rows'],
+      },
+    },
     {
       id: 'blade-pulls',
       name: 'Blade pulls',
@@ -61,7 +83,6 @@ export const ASSISTED_PULL = climb({
         customary('one-shoulder-packs', 5),
       ],
       practice: {
-        easier: ['low-bar-rows'],
         dose: reps(4, 6, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 90 }),
         cue: 'Set first, elbows to the ribs, down slower than up.',
         trains: { 'hand-load-hang': 3, grip: 2, 'packed-hang': 2 },
@@ -93,6 +114,28 @@ export const ASSISTED_PULL = climb({
       },
     },
     {
+      id: 'band-quarter',
+      name: 'Pull-up, a quarter taken by the band',
+      setUp: 'A band that takes about a quarter of body weight at the bottom.',
+      pose: 'pull-up with a band',
+      support: { setUp: { position: 'pull-up', bandShare: 0.25 } },
+      demands: [
+        atLeast('shoulder-flexion', 150),
+        atLeast('shoulder-external-rotation', 80),
+        shareOfBodyMass('grip', 0.42),
+        ownLoad('hand-load-hang'),
+        atLeast('one-shoulder-packs', 7),
+        atLeast('free-hang', 15),
+      ],
+      practice: {
+        dose: reps(3, 5, 3, { tempo: { out: 2, hold: 1, back: 4 }, restSeconds: 120 }),
+        cue: 'The same path as with more help; nothing is thrown.',
+        trains: { 'hand-load-hang': 3, grip: 2, 'free-hang': 2 },
+        equipment: ['bar', 'band'],
+        excludedBy: BEFORE_PULLS,
+      },
+    },
+    {
       id: 'band-sixth',
       name: 'Pull-up, a sixth taken by the band',
       setUp: 'The weakest band: about a sixth of body weight at the bottom.',
@@ -102,17 +145,61 @@ export const ASSISTED_PULL = climb({
         atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.45),
-        ownLoad('hand-load-hang'),
+        ownLoad('hand-load-hang', 0.92),
         atLeast('one-shoulder-packs', 8),
         atLeast('free-hang', 20),
-        atLeast('dead-hang', 20),
       ],
       practice: {
         dose: reps(3, 5, 3, { tempo: { out: 2, hold: 1, back: 4 }, restSeconds: 120 }),
         cue: 'Four seconds down: the way down is the pull-up you do not have yet.',
-        trains: { 'hand-load-hang': 3, grip: 2, 'free-hang': 2, 'dead-hang': 1 },
+        trains: { 'hand-load-hang': 3, grip: 2, 'free-hang': 2 },
         equipment: ['bar', 'band'],
         excludedBy: BEFORE_PULLS,
+      },
+    },
+    {
+      id: 'band-tenth',
+      name: 'Pull-up, a tenth taken by the band',
+      setUp: 'The thinnest band: about a tenth of body weight at the bottom.',
+      pose: 'pull-up with a band',
+      support: { setUp: { position: 'pull-up', bandShare: 0.1 } },
+      demands: [
+        atLeast('shoulder-flexion', 150),
+        atLeast('shoulder-external-rotation', 80),
+        shareOfBodyMass('grip', 0.47),
+        ownLoad('hand-load-hang', 0.9),
+        atLeast('one-shoulder-packs', 9),
+        atLeast('free-hang', 25),
+      ],
+      practice: {
+        dose: reps(3, 5, 3, { tempo: { out: 2, hold: 1, back: 4 }, restSeconds: 120 }),
+        cue: 'The band only starts it; the shoulders finish.',
+        trains: { 'hand-load-hang': 3, grip: 2, 'free-hang': 2 },
+        equipment: ['bar', 'band'],
+        excludedBy: BEFORE_PULLS,
+      },
+    },
+    {
+      id: 'slow-lowering',
+      name: 'Lowered slowly',
+      setUp: 'Up over a step, chin at the bar; feet off, five seconds down to a set hang, and the step again.',
+      pose: 'pull-up',
+      support: { setUp: { position: 'pull-up' } },
+      demands: [
+        atLeast('shoulder-flexion', 150),
+        atLeast('shoulder-external-rotation', 80),
+        shareOfBodyMass('grip', 0.48),
+        atLeast('one-shoulder-packs', 9),
+        atLeast('free-hang', 25),
+        atLeast('bar-landing', 1),
+      ],
+      practice: {
+        easier: ['bar-landing-practice'],
+        dose: reps(2, 4, 3, { tempo: { out: 1, hold: 1, back: 5 }, restSeconds: 120 }),
+        cue: 'Five even seconds; where it drops, it ended one step above.',
+        trains: { 'free-hang': 2, grip: 3, 'hand-load-hang': 2 },
+        equipment: ['bar', 'step'],
+        excludedBy: [...BEFORE_PULLS, 'minor'],
       },
     },
     {
@@ -125,15 +212,14 @@ export const ASSISTED_PULL = climb({
         atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 80),
         shareOfBodyMass('grip', 0.5),
-        ownLoad('hand-load-hang'),
         customary('one-shoulder-packs', 10),
         atLeast('free-hang', 30),
-        atLeast('dead-hang', 30),
+        atLeast('bar-landing', 1),
       ],
       practice: {
         dose: reps(2, 4, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 120 }),
         cue: 'Every repetition from a set hang; stop one before the ugly one.',
-        trains: { 'free-hang': 2, grip: 3, 'hand-load-hang': 3, 'dead-hang': 1 },
+        trains: { 'free-hang': 2, grip: 3, 'hand-load-hang': 3 },
         equipment: ['bar'],
         excludedBy: [...BEFORE_PULLS, 'minor'],
       },
@@ -148,10 +234,9 @@ export const ASSISTED_PULL = climb({
         atLeast('shoulder-flexion', 150),
         atLeast('shoulder-external-rotation', 85),
         shareOfBodyMass('grip', 0.6),
-        ownLoad('hand-load-hang'),
         atLeast('one-shoulder-packs', 12),
         atLeast('free-hang', 45),
-        atLeast('dead-hang', 45),
+        atLeast('bar-landing', 2),
       ],
       practice: {
         dose: reps(2, 4, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 150 }),

@@ -24,10 +24,14 @@ type Shared = Pick<Drill, 'phase' | 'joint' | 'alsoWorks' | 'motions' | 'quality
     readonly loads: readonly Joint[];
   };
 
+/** A drill of the same kind that is no rung. */
+type Beside = Practice & Pick<Drill, 'id' | 'name' | 'pose'> & Pick<Rung, 'support'>;
+
 interface Climb extends Omit<Ladder, 'rungs'> {
   readonly shared: Shared;
   /** Lowest first. */
   readonly rungs: readonly RungEntry[];
+  readonly besides?: readonly Beside[];
 }
 
 const ORIGIN = projectDefault('dose from common practice, hand load by the rungâ€™s description');
@@ -36,31 +40,36 @@ const ORIGIN = projectDefault('dose from common practice, hand load by the rungâ
  * A ladder and the drills its rungs are practised in. Each practice has the one before as its easier
  * neighbour, and the general drills that it names.
  */
-export function climb({ shared, rungs, ...ladder }: Climb): { readonly ladder: Ladder; readonly practices: readonly Drill[] } {
-  const { direction, loads, ...common } = shared;
+export function climb({ shared, rungs, besides = [], ...ladder }: Climb): {
+  readonly ladder: Ladder;
+  readonly practices: readonly Drill[];
+} {
   const idOf = (rung: RungEntry) => rung.practice.id ?? `practice-${rung.id}`;
   return {
     ladder: { ...ladder, rungs: rungs.map((rung) => ({ ...rung, practice: idOf(rung) })) },
-    practices: rungs.map((rung, i) => {
-      const { share: stated = 0, id: _id, easier = [], ...practice } = rung.practice;
-      const load = { direction, joints: loads };
-      const before = rungs[i - 1];
-      const handLoad = rung.support
-        ? { handLoad: load, support: rung.support }
-        : stated > 0
-          ? { handLoad: { ...load, share: stated } }
-          : {};
-      return drill({
-        ...common,
-        name: rung.name,
-        pose: rung.pose,
-        origin: ORIGIN,
-        ...practice,
-        easier: [...(before ? [idOf(before)] : []), ...easier],
-        id: idOf(rung),
-        ...handLoad,
-        rung: { ladderId: ladder.id, rungId: rung.id },
-      });
-    }),
+    practices: [
+      ...rungs.map((rung, i) => {
+        const { easier = [], ...practice } = rung.practice;
+        const { name, pose } = rung;
+        const support = rung.support ? { support: rung.support } : {};
+        const before = rungs[i - 1];
+        return practised(
+          shared,
+          { name, pose, ...support, ...practice, id: idOf(rung), easier: [...(before ? [idOf(before)] : []), ...easier] },
+          {
+            ladderId: ladder.id,
+            rungId: rung.id,
+          },
+        );
+      }),
+      ...besides.map((beside) => practised(shared, beside)),
+    ],
   };
+}
+
+/** A drill with what its ladder shares filled in. */
+function practised({ direction, loads, ...common }: Shared, { share = 0, support, ...own }: Beside, rung?: Drill['rung']): Drill {
+  const load = { direction, joints: loads };
+  const handLoad = support ? { handLoad: load, support } : share > 0 ? { handLoad: { ...load, share } } : {};
+  return drill({ ...common, origin: ORIGIN, ...own, ...handLoad, ...(rung ? { rung } : {}) });
 }

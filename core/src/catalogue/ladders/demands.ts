@@ -30,8 +30,22 @@ export function shareOfBodyMass(measureId: string, value: number): RungDemand {
   return { ...demand(measureId, value, 'at least', STARTING_VALUE), per: 'bodyMass' };
 }
 
-/** As much hand load tolerated as the rung's own set-up puts on the trainee, or a part of it. */
-export function ownLoad(measureId: 'hand-load-push' | 'hand-load-hang', part = 1): RungDemand {
+/** What one hand may carry of what it squeezes on a dynamometer: a hook holds more than a fist (professional judgement, from memory). */
+const LOAD_PER_GRIP = 1.5;
+
+/** Grip for so much of body weight on one hand. */
+export function gripFor(shareOnOneHand: number): RungDemand {
+  return shareOfBodyMass('grip', Math.ceil((100 * shareOnOneHand) / LOAD_PER_GRIP) / 100);
+}
+
+/**
+ * Parts of a rung's load that lie ten points of body weight on an arm below it: nearer a scale cannot show it, or it would be the rung
+ * itself (professional judgement, from memory).
+ */
+export const WITHIN_TEN_POINTS = { bothHands: 0.8, of45: 0.78, of60: 0.84, of80: 0.88, of100: 0.9 } as const;
+
+/** As much load tolerated as the rung's own set-up puts on the trainee, or a part of it: on both hands, or on one where the check has sides. */
+export function ownLoad(measureId: 'hand-load-push' | 'hand-load-hang' | 'one-hand-load-hang' | 'forearm-load', part = 1): RungDemand {
   return { ...demand(measureId, part, 'at least', OWN_LOAD), per: 'setUpLoad' };
 }
 

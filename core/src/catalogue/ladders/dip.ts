@@ -1,17 +1,26 @@
-import { reps } from '../drills/entry.ts';
+import { reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, customary, ownLoad, within } from './demands.ts';
+import { atLeast, customary, ownLoad, within, WITHIN_TEN_POINTS } from './demands.ts';
 
-const DEEP = ['shoulder-injury', 'unstable-under-load', 'wrist-injury', 'elbow-pain', 'raised-pressure'] as const;
+const DEEP = [
+  'shoulder-injury',
+  'unstable-under-load',
+  'lax-joints',
+  'pregnancy',
+  'wrist-injury',
+  'elbow-pain',
+  'raised-pressure',
+] as const;
 
 export const DIP = climb({
   id: 'dip',
   name: 'Dip',
   kind: 'push',
-  aim: 'The branch of the push-up ladder that goes down between the hands: bench, band, strict.',
-  warnings: ['Check that bench, bars and band hold.', 'Deep shoulder extension: only as deep as the shoulders stay down.'],
+  aim: 'The branch of the push-up ladder that goes down between the bars: held first, then with a band, then strict.',
+  warnings: ['Check that bars, step and band hold.', 'Deep shoulder extension: only as deep as the shoulders stay down.'],
   branchOf: { ladderId: 'push-up', rungId: 'floor' },
-  preparation: ['prone-a-lifts', 'reverse-tabletop', 'seated-press-raised', 'bench-dip-even'],
+  preparation: ['prone-a-lifts', 'reverse-tabletop', 'seated-press-raised', 'seated-press-floor'],
+  carries: [{ rungId: 'bench-dip', name: 'Dip, hands on a bench', to: 'bar-support-half' }],
   shared: {
     phase: 'strength',
     joint: 'shoulder',
@@ -26,25 +35,72 @@ export const DIP = climb({
   },
   rungs: [
     {
-      id: 'bench-dip',
-      name: 'Dip, hands on a bench',
-      setUp: 'Hands on a bench behind, feet near; further out makes it harder.',
-      pose: 'dip on a bench',
-      support: { setUp: { position: 'bench-dip' }, wanted: 0.5 },
+      id: 'bar-support-half',
+      name: 'Bar support, feet carrying half',
+      setUp: 'Between two bars, arms straight, feet on a step; half of body weight in the hands.',
+      pose: 'straight-arm support',
+      support: { setUp: { position: 'dip', bandShare: 0.5 } },
       demands: [
-        atLeast('shoulder-extension', 45),
-        atLeast('wrist-extension-loaded', 85),
-        customary('seated-press', 5),
+        atLeast('shoulder-extension', 40),
+        atLeast('seated-press', 5),
         ownLoad('hand-load-push'),
         customary('scapular-push-ups', 15),
+        within('elbow-extension', -2, 10),
       ],
       practice: {
-        dose: reps(8, 10, 2, { secondsPerUnit: 4, restSeconds: 60 }),
-        cue: 'Shoulders wide, seat close to the bench, up before they rise.',
-        trains: { 'hand-load-push': 2, 'seated-press': 2, 'shoulder-extension': 1 },
-        equipment: ['bench'],
+        dose: seconds(10, 20, 3, { restSeconds: 60 }),
+        cue: 'Tall between the hands, ears away, elbows straight and not locked.',
+        trains: { 'hand-load-push': 3, 'seated-press': 3 },
+        equipment: ['row of bars', 'step'],
+        position: 'hanging',
         excludedBy: DEEP,
-        easier: ['bench-dip-even'],
+        easier: ['seated-press-floor'],
+      },
+    },
+    {
+      id: 'bar-support-light',
+      name: 'Bar support, feet light',
+      setUp: 'The same support; the toes carry a quarter.',
+      pose: 'straight-arm support',
+      support: { setUp: { position: 'dip', bandShare: 0.25 } },
+      demands: [
+        atLeast('shoulder-extension', 40),
+        atLeast('seated-press', 6),
+        ownLoad('hand-load-push'),
+        customary('scapular-push-ups', 15),
+        within('elbow-extension', -2, 10),
+      ],
+      practice: {
+        dose: seconds(8, 15, 3, { restSeconds: 75 }),
+        cue: 'Light toes, quiet ribs, down before the shoulders rise.',
+        trains: { 'hand-load-push': 3, 'seated-press': 3 },
+        equipment: ['row of bars', 'step'],
+        position: 'hanging',
+        excludedBy: DEEP,
+        easier: ['seated-press-floor'],
+      },
+    },
+    {
+      id: 'bar-support',
+      name: 'Bar support',
+      setUp: 'Between two bars, arms straight, feet off, the step under them.',
+      pose: 'straight-arm support',
+      support: { setUp: { position: 'dip' } },
+      demands: [
+        atLeast('shoulder-extension', 40),
+        atLeast('seated-press', 7),
+        ownLoad('hand-load-push', WITHIN_TEN_POINTS.bothHands),
+        customary('scapular-push-ups', 15),
+        within('elbow-extension', -2, 10),
+      ],
+      practice: {
+        dose: seconds(5, 15, 3, { restSeconds: 90 }),
+        cue: 'Still and tall; step down, never drop.',
+        trains: { 'hand-load-push': 3, 'seated-press': 3 },
+        equipment: ['row of bars', 'step'],
+        position: 'hanging',
+        excludedBy: DEEP,
+        easier: ['seated-press-floor'],
       },
     },
     {
@@ -52,11 +108,13 @@ export const DIP = climb({
       name: 'Dip with a band',
       setUp: 'Between two bars, a band under the feet or knees; weaker each time.',
       pose: 'dip with a band',
-      support: { setUp: { position: 'dip', bandShare: 0.3 } },
+      support: { setUp: { position: 'dip', bandShare: 0.3, arms: 'lowered' } },
+      // Less weight than the support below it, and on the way down: it climbs in depth.
+      climbs: 'depth',
       demands: [
         atLeast('shoulder-extension', 45),
-        atLeast('seated-press', 7),
-        ownLoad('hand-load-push'),
+        atLeast('seated-press', 8),
+        atLeast('hand-load-push', 80),
         customary('scapular-push-ups', 15),
         within('elbow-extension', -2, 10),
       ],
@@ -78,7 +136,7 @@ export const DIP = climb({
       demands: [
         atLeast('shoulder-extension', 45),
         atLeast('seated-press', 10),
-        ownLoad('hand-load-push', 0.95),
+        ownLoad('hand-load-push', WITHIN_TEN_POINTS.bothHands),
         atLeast('scapular-push-ups', 18),
         within('elbow-extension', -2, 10),
       ],
@@ -90,6 +148,20 @@ export const DIP = climb({
         position: 'hanging',
         excludedBy: [...DEEP, 'minor'],
       },
+    },
+  ],
+  besides: [
+    {
+      id: 'practice-bench-dip',
+      name: 'Dip, hands on a bench',
+      pose: 'dip on a bench',
+      support: { setUp: { position: 'bench-dip' }, wanted: 0.5 },
+      dose: reps(8, 10, 2, { secondsPerUnit: 4, restSeconds: 60 }),
+      cue: 'Shoulders wide, seat close to the bench; the upper arm no lower than level.',
+      trains: { 'hand-load-push': 2, 'seated-press': 2, 'shoulder-extension': 1 },
+      equipment: ['bench'],
+      excludedBy: DEEP,
+      easier: ['bench-dip-even'],
     },
   ],
 });

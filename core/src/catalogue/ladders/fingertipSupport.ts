@@ -2,13 +2,13 @@ import { MAT_UNDER_KNEES, reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
 import { atLeast, customary, ownLoad, shareOfBodyMass, within } from './demands.ts';
 
-const HEAVY_FINGERS = ['finger-injury', 'wrist-injury', 'minor', 'elbow-pain', 'shoulder-injury'] as const;
+const HEAVY_FINGERS = ['finger-injury', 'lax-joints', 'wrist-injury', 'minor', 'elbow-pain', 'shoulder-injury'] as const;
 
 export const FINGERTIP_SUPPORT = climb({
   id: 'fingertip-support',
   name: 'Fingertip support',
   kind: 'push',
-  aim: 'From fingertips on the knees to push-ups and leans on the tips: grip that pushes.',
+  aim: 'From fingertips on a high surface to push-ups and leans on the tips: grip that pushes.',
   warnings: ['Under 18: growth plates, so no rung of this ladder.', 'A heavy fingertip day is never followed by another.'],
   preparation: ['heel-of-hand-lifts', 'elbow-alignment-tabletop', 'fingertip-raised-lean', 'fingertip-swap'],
   shared: {
@@ -24,6 +24,54 @@ export const FINGERTIP_SUPPORT = climb({
   },
   rungs: [
     {
+      id: 'tips-20',
+      name: 'Fingertips on a high surface',
+      setUp: 'Standing, tips on a table or sill, body in one line: about a fifth of body weight.',
+      pose: 'hands at hip height',
+      support: { setUp: { position: 'push-up', hands: 'fingertips', handHeightM: 1 }, wanted: 0.2 },
+      demands: [
+        atLeast('wrist-extension', 50),
+        shareOfBodyMass('grip', 0.25),
+        ownLoad('hand-load-push'),
+        customary('fingertip-hold', 3),
+        atLeast('heel-of-hand-lifts', 6),
+        within('elbow-crease', 20, 70),
+      ],
+      practice: {
+        dose: seconds(3, 10, 3, { restSeconds: 60 }),
+        cue: 'Domed hands, straight elbows, weight only as far as no joint caves in.',
+        trains: { 'fingertip-hold': 3, grip: 1 },
+        equipment: ['bench'],
+        excludedBy: HEAVY_FINGERS,
+        easier: ['fingertip-swap'],
+        aids: ['One hand flat, and swap'],
+      },
+    },
+    {
+      id: 'tips-30',
+      name: 'Fingertips on a table',
+      setUp: 'Feet further back, or a lower table: about a third of body weight less a little.',
+      pose: 'hands at hip height',
+      support: { setUp: { position: 'push-up', hands: 'fingertips', handHeightM: 1 }, wanted: 0.3 },
+      demands: [
+        atLeast('wrist-extension', 50),
+        shareOfBodyMass('grip', 0.28),
+        ownLoad('hand-load-push'),
+        customary('fingertip-hold', 5),
+        atLeast('heel-of-hand-lifts', 8),
+        within('elbow-crease', 20, 70),
+      ],
+      practice: {
+        dose: seconds(3, 10, 3, { restSeconds: 60 }),
+        cue: 'The same dome, a longer line.',
+        trains: { 'fingertip-hold': 3, grip: 1 },
+        equipment: ['bench'],
+        excludedBy: HEAVY_FINGERS,
+        easier: ['fingertip-raised-lean'],
+        aids: ['One hand flat, and swap'],
+      },
+    },
+    {
       id: 'tips-knees',
       name: 'Fingertips, knees down',
       setUp: 'Hands and knees, fingers spread and domed, elbows straight.',
@@ -32,7 +80,8 @@ export const FINGERTIP_SUPPORT = climb({
       demands: [
         atLeast('wrist-extension', 50),
         shareOfBodyMass('grip', 0.3),
-        customary('fingertip-hold', 5),
+        ownLoad('hand-load-push'),
+        customary('fingertip-hold', 8),
         atLeast('heel-of-hand-lifts', 8),
         within('elbow-crease', 20, 70),
       ],
@@ -42,8 +91,30 @@ export const FINGERTIP_SUPPORT = climb({
         trains: { 'fingertip-hold': 3, grip: 1 },
         position: 'hands and knees',
         excludedBy: HEAVY_FINGERS,
-        easier: ['fingertip-swap'],
         aids: [MAT_UNDER_KNEES, 'One hand flat, and swap'],
+      },
+    },
+    {
+      id: 'tips-55',
+      name: 'Fingertips on a low bench',
+      setUp: 'Body in one line, tips on a bench or step: a little more than half of body weight.',
+      pose: 'hands on a low bench',
+      support: { setUp: { position: 'push-up', hands: 'fingertips', handHeightM: 0.35 }, wanted: 0.55 },
+      demands: [
+        shareOfBodyMass('grip', 0.35),
+        customary('fingertip-hold', 15),
+        customary('heel-of-hand-lifts', 10),
+        atLeast('plank-hold', 30),
+        ownLoad('hand-load-push'),
+        within('elbow-crease', 30, 70),
+      ],
+      practice: {
+        dose: seconds(5, 10, 3, { restSeconds: 75 }),
+        cue: 'Short tips, long line; down before a finger straightens.',
+        trains: { 'fingertip-hold': 3, 'plank-hold': 1, grip: 1 },
+        equipment: ['bench'],
+        excludedBy: [...HEAVY_FINGERS, 'raised-pressure'],
+        aids: ['Knees down'],
       },
     },
     {
@@ -79,7 +150,7 @@ export const FINGERTIP_SUPPORT = climb({
         shareOfBodyMass('grip', 0.45),
         atLeast('fingertip-hold', 25),
         atLeast('plank-hold', 50),
-        ownLoad('hand-load-push', 0.95),
+        ownLoad('hand-load-push'),
         customary('scapular-push-ups', 15),
       ],
       practice: {
@@ -99,7 +170,7 @@ export const FINGERTIP_SUPPORT = climb({
         shareOfBodyMass('grip', 0.5),
         atLeast('fingertip-hold', 35),
         atLeast('plank-hold', 60),
-        ownLoad('hand-load-push', 0.95),
+        ownLoad('hand-load-push'),
         atLeast('scapular-push-ups', 18),
       ],
       practice: {
@@ -115,11 +186,13 @@ export const FINGERTIP_SUPPORT = climb({
       setUp: 'From the plank on the tips, shoulders drift past them: 5 s, growing to 10 s.',
       pose: 'plank on the fingertips',
       support: { setUp: { position: 'plank', hands: 'fingertips', leanM: 0.1 } },
+      // A little less than lowered: it climbs by the lean.
+      climbs: 'lean',
       demands: [
         shareOfBodyMass('grip', 0.55),
         atLeast('fingertip-hold', 40),
         customary('lean-hold', 10),
-        ownLoad('hand-load-push'),
+        atLeast('hand-load-push', 76),
         within('elbow-crease', 30, 70),
       ],
       practice: {
@@ -139,7 +212,7 @@ export const FINGERTIP_SUPPORT = climb({
         shareOfBodyMass('grip', 0.6),
         atLeast('fingertip-hold', 50),
         atLeast('lean-hold', 20),
-        ownLoad('hand-load-push'),
+        atLeast('hand-load-push', 76),
         within('elbow-crease', 30, 70),
       ],
       practice: {

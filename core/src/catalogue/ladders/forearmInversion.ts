@@ -1,8 +1,16 @@
 import { reps, seconds, SOFT_LANDING } from '../drills/entry.ts';
 import { climb } from './climb.ts';
-import { atLeast, atMost, customary } from './demands.ts';
+import { atLeast, atMost, customary, ownLoad, WITHIN_TEN_POINTS } from './demands.ts';
 
-const HEAD_DOWN = ['neck-condition', 'head-injury', 'pregnancy', 'reflux-vertigo', 'raised-pressure', 'shoulder-injury'] as const;
+const HEAD_DOWN = [
+  'neck-condition',
+  'head-injury',
+  'pregnancy',
+  'reflux-vertigo',
+  'raised-pressure',
+  'shoulder-injury',
+  'unstable-under-load',
+] as const;
 const INVERSION_FAULTS = ['shrug', 'elbows-bend', 'ribs-flare', 'head-takes-weight', 'breath-held', 'low-back-arches'] as const;
 
 export const FOREARM_INVERSION = climb({
@@ -16,6 +24,7 @@ export const FOREARM_INVERSION = climb({
     'A spotter and a soft landing for everything from the supported inversion up.',
   ],
   preparation: ['rocked-back-reach', 'forearm-scapular-push-up', 'forearm-plank', 'forearm-dog-to-plank'],
+  carries: [{ rungId: 'inv-side-plank', name: 'Forearm side plank', to: 'dog-leg-raises' }],
   shared: {
     phase: 'skill',
     joint: 'shoulder',
@@ -36,6 +45,7 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm plank',
       support: { setUp: { position: 'forearm-plank' } },
       demands: [
+        ownLoad('forearm-load', 0.75),
         atLeast('shoulder-flexion', 150),
         customary('scapular-push-ups', 10),
         atLeast('forearm-plank-hold', 15),
@@ -44,7 +54,7 @@ export const FOREARM_INVERSION = climb({
       practice: {
         dose: seconds(20, 40, 3),
         cue: 'Forearms like rails, floor away, one line.',
-        trains: { 'forearm-plank-hold': 3, 'plank-hold': 1 },
+        trains: { 'forearm-load': 2, 'forearm-plank-hold': 3, 'plank-hold': 1 },
         position: 'prone',
         faults: ['hips-sag', 'blade-wings', 'low-back-arches', 'breath-held'],
         excludedBy: ['pregnancy', 'raised-pressure', 'shoulder-injury'],
@@ -56,8 +66,12 @@ export const FOREARM_INVERSION = climb({
       name: 'Forearm dog',
       setUp: 'From the forearm plank, feet walk in, hips high, head hangs free.',
       pose: 'forearm dog',
+      // Lighter than the plank, with the head down: it climbs by what is overhead.
+      climbs: 'head down',
       support: { setUp: { position: 'forearm-dog' } },
       demands: [
+        atLeast('forearm-load', 60),
+        atLeast('neck-rotation', 60),
         atLeast('shoulder-flexion', 160),
         atLeast('scaption', 150),
         customary('scapular-push-ups', 12),
@@ -69,7 +83,7 @@ export const FOREARM_INVERSION = climb({
         easier: ['forearm-dog-to-plank'],
         dose: seconds(15, 30, 3),
         cue: 'Elbows stay at shoulder width, blades follow up the back.',
-        trains: { 'forearm-plank-hold': 2, 'shoulder-flexion': 2, 'wall-slide-height': 1 },
+        trains: { 'forearm-load': 2, 'forearm-plank-hold': 2, 'shoulder-flexion': 2, 'wall-slide-height': 1 },
         excludedBy: HEAD_DOWN,
         aids: ['Knees bent', 'Block between the hands'],
       },
@@ -81,6 +95,8 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm dog',
       support: { setUp: { position: 'forearm-dog', hipAngleDeg: 85 } },
       demands: [
+        atLeast('forearm-load', 60),
+        atLeast('neck-rotation', 60),
         atLeast('shoulder-flexion', 165),
         atLeast('scaption', 155),
         customary('scapular-push-ups', 15),
@@ -103,6 +119,8 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm dog, leg raised',
       support: { setUp: { position: 'forearm-dog', hipAngleDeg: 80 } },
       demands: [
+        atLeast('forearm-load', 60),
+        atLeast('neck-rotation', 60),
         atLeast('shoulder-flexion', 165),
         atLeast('scaption', 160),
         atLeast('forearm-plank-hold', 50),
@@ -114,32 +132,36 @@ export const FOREARM_INVERSION = climb({
         easier: ['three-leg-dog-rocks'],
         dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 4 }),
         cue: 'The leg is light because the shoulders push.',
-        trains: { 'forearm-plank-hold': 3, confidence: 1 },
+        trains: { 'forearm-load': 2, 'forearm-plank-hold': 3, confidence: 1 },
         excludedBy: HEAD_DOWN,
         aids: [SOFT_LANDING],
       },
     },
     {
-      id: 'inv-side-plank',
-      name: 'Forearm side plank',
-      setUp: 'Forearm under the shoulder, feet stacked, top arm long.',
-      pose: 'forearm side plank',
-      support: { setUp: { position: 'forearm-plank', facing: 'on the side' } },
+      id: 'inversion-exit',
+      name: 'Ways out of an inversion',
+      setUp: 'Forearm dog with the feet on a low step: one foot down, then the other; then a quarter turn onto the side over a cushion.',
+      pose: 'forearm dog',
+      support: { setUp: { position: 'forearm-dog', hipAngleDeg: 80 } },
+      climbs: 'way out',
       demands: [
-        atLeast('shoulder-abduction', 160),
-        atLeast('side-plank-hold', 20),
+        atLeast('forearm-load', 60),
+        atLeast('neck-rotation', 60),
+        atLeast('shoulder-flexion', 165),
         atLeast('forearm-plank-hold', 55),
+        atLeast('side-plank-hold', 20),
         atMost('blade-winging', 0),
         atMost('blade-shrug', 1),
+        atLeast('confidence', 5),
       ],
       practice: {
-        easier: ['forearm-side-plank-dips'],
-        dose: seconds(15, 30, 2, { perSide: true }),
-        cue: 'Push the floor away, top hip over the lower.',
-        trains: { 'side-plank-hold': 3, 'forearm-plank-hold': 1 },
-        position: 'side',
-        faults: ['shrug', 'hips-sag', 'breath-held'],
-        excludedBy: ['shoulder-injury', 'raised-pressure'],
+        dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 6, restSeconds: 60 }),
+        cue: 'Decide, one foot lands, the arms push until it has.',
+        trains: { confidence: 3, 'forearm-plank-hold': 1, 'forearm-load': 1 },
+        equipment: ['step'],
+        easier: ['step-out-practice'],
+        excludedBy: HEAD_DOWN,
+        aids: [SOFT_LANDING, 'A helper at the hips'],
       },
     },
     {
@@ -149,6 +171,8 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm balance at a wall',
       support: { setUp: { position: 'forearm-balance', wallM: 0.2 } },
       demands: [
+        ownLoad('forearm-load', WITHIN_TEN_POINTS.bothHands),
+        atLeast('neck-rotation', 60),
         atLeast('shoulder-flexion', 165),
         atLeast('wall-slide-height', 155),
         atMost('wall-slide-contact', 0),
@@ -162,7 +186,7 @@ export const FOREARM_INVERSION = climb({
         cue: 'A hand fits under the head; come down before it does not.',
         trains: { 'forearm-plank-hold': 2, confidence: 2 },
         equipment: ['wall'],
-        excludedBy: [...HEAD_DOWN, 'minor', 'unstable-under-load'],
+        excludedBy: [...HEAD_DOWN, 'minor'],
         aids: [SOFT_LANDING, 'A helper at the hips'],
       },
     },
@@ -173,6 +197,8 @@ export const FOREARM_INVERSION = climb({
       pose: 'forearm balance',
       support: { setUp: { position: 'forearm-balance', wallM: 0 } },
       demands: [
+        ownLoad('forearm-load', WITHIN_TEN_POINTS.bothHands),
+        atLeast('neck-rotation', 60),
         atLeast('shoulder-flexion', 165),
         atLeast('wall-slide-height', 160),
         atMost('wall-slide-contact', 0),
@@ -185,9 +211,24 @@ export const FOREARM_INVERSION = climb({
         dose: seconds(5, 15, 3, { restSeconds: 120 }),
         cue: 'Small corrections from the elbows and fingers; step out on purpose.',
         trains: { 'forearm-plank-hold': 2, confidence: 2 },
-        excludedBy: [...HEAD_DOWN, 'minor', 'unstable-under-load'],
+        excludedBy: [...HEAD_DOWN, 'minor'],
         aids: [SOFT_LANDING, 'A helper at the hips'],
       },
+    },
+  ],
+  besides: [
+    {
+      id: 'practice-inv-side-plank',
+      name: 'Forearm side plank',
+      pose: 'forearm side plank',
+      support: { setUp: { position: 'forearm-plank', facing: 'on the side' } },
+      easier: ['forearm-side-plank-dips'],
+      dose: seconds(15, 30, 2, { perSide: true }),
+      cue: 'Push the floor away, top hip over the lower.',
+      trains: { 'side-plank-hold': 3, 'forearm-plank-hold': 1 },
+      position: 'side',
+      faults: ['shrug', 'hips-sag', 'breath-held'],
+      excludedBy: ['shoulder-injury', 'raised-pressure'],
     },
   ],
 });

@@ -1,10 +1,18 @@
-import { breaths, MAT_UNDER_KNEES, seconds, SOFT_LANDING, WEDGE } from '../drills/entry.ts';
+import { breaths, MAT_UNDER_KNEES, reps, seconds, SOFT_LANDING, WEDGE } from '../drills/entry.ts';
 import { climb } from './climb.ts';
 import { atLeast, atMost, customary, ownLoad, within } from './demands.ts';
 
 const WEIGHT_ON_WRISTS = ['wrist-injury', 'shoulder-injury'] as const;
 const LEANS = [...WEIGHT_ON_WRISTS, 'minor', 'raised-pressure'] as const;
-const UPSIDE_DOWN = [...LEANS, 'neck-condition', 'head-injury', 'pregnancy', 'reflux-vertigo'] as const;
+const UPSIDE_DOWN = [
+  ...LEANS,
+  'elbow-pain',
+  'unstable-under-load',
+  'neck-condition',
+  'head-injury',
+  'pregnancy',
+  'reflux-vertigo',
+] as const;
 
 export const HAND_SUPPORT = climb({
   id: 'hand-support',
@@ -16,6 +24,11 @@ export const HAND_SUPPORT = climb({
     'A spotter or a clear way out for the pike and the handstand.',
   ],
   preparation: ['heel-of-hand-lifts', 'heel-lifts-at-wall', 'reverse-tabletop', 'seated-press-raised'],
+  carries: [
+    { rungId: 'lift-off', name: 'Lift-off', to: 'press-legs-long' },
+    { rungId: 'lean-10', name: 'Forward lean, 10 cm', to: 'lean-5' },
+    { rungId: 'lean-15', name: 'Forward lean, 15 cm', to: 'lean-5' },
+  ],
   shared: {
     phase: 'skill',
     joint: 'shoulder',
@@ -60,7 +73,7 @@ export const HAND_SUPPORT = climb({
       support: { setUp: { position: 'seated-press' }, wanted: 0.3 },
       demands: [
         atLeast('wrist-extension', 60),
-        atLeast('wrist-extension-loaded', 70),
+        atLeast('wrist-extension-loaded', 85),
         within('elbow-extension', -5, 10),
         atLeast('shoulder-extension', 35),
         atLeast('seated-press', 3),
@@ -82,11 +95,11 @@ export const HAND_SUPPORT = climb({
       pose: 'seated on the floor',
       support: { setUp: { position: 'seated-press', legs: 'long' }, wanted: 0.4 },
       demands: [
-        atLeast('wrist-extension-loaded', 75),
+        atLeast('wrist-extension-loaded', 85),
         within('elbow-extension', -3, 10),
         atLeast('shoulder-extension', 40),
         atLeast('seated-press', 4),
-        ownLoad('hand-load-push', 0.5),
+        ownLoad('hand-load-push'),
         within('elbow-crease', 20, 70),
       ],
       practice: {
@@ -99,36 +112,13 @@ export const HAND_SUPPORT = climb({
       },
     },
     {
-      id: 'lift-off',
-      name: 'Lift-off',
-      setUp: 'Legs long, seat leaves the floor for a breath; blocks under the hands make room.',
-      pose: 'lift-off, legs long',
-      support: { setUp: { position: 'seated-press', legs: 'long', pressShare: 1 } },
-      demands: [
-        atLeast('wrist-extension-loaded', 80),
-        within('elbow-extension', -3, 10),
-        customary('seated-press', 5),
-        ownLoad('hand-load-push', 0.5),
-        within('elbow-crease', 25, 70),
-        atLeast('heel-of-hand-lifts', 8),
-      ],
-      practice: {
-        dose: breaths(1, 3, 3),
-        cue: 'Press, tuck, lift; down before the shoulders rise.',
-        trains: { 'seated-press': 3, 'hand-load-push': 3 },
-        position: 'seated',
-        excludedBy: LEANS,
-        aids: ['Blocks under the hands', 'Heels down'],
-      },
-    },
-    {
       id: 'support-tabletop',
       name: 'Tabletop support',
       setUp: 'Hands under the shoulders, knees down, shoulders drift over the fingers.',
       pose: 'hands and knees, leaning',
       support: { setUp: { position: 'tabletop', leanM: 0.04 } },
       demands: [
-        atLeast('wrist-extension-loaded', 82),
+        atLeast('wrist-extension-loaded', 88),
         within('elbow-crease', 30, 70),
         customary('heel-of-hand-lifts', 10),
         atLeast('scapular-push-ups', 12),
@@ -152,7 +142,7 @@ export const HAND_SUPPORT = climb({
       pose: 'plank',
       support: { setUp: { position: 'plank' } },
       demands: [
-        atLeast('wrist-extension-loaded', 88),
+        atLeast('wrist-extension-loaded', 90),
         within('elbow-crease', 30, 70),
         atLeast('heel-of-hand-lifts', 12),
         customary('scapular-push-ups', 15),
@@ -195,53 +185,6 @@ export const HAND_SUPPORT = climb({
       },
     },
     {
-      id: 'lean-10',
-      name: 'Forward lean, 10 cm',
-      setUp: 'Plank with the shoulders 10 cm past the wrists.',
-      pose: 'plank, leaning',
-      support: { setUp: { position: 'plank', leanM: 0.1 } },
-      demands: [
-        atLeast('wrist-extension-loaded', 95),
-        within('elbow-crease', 30, 70),
-        atLeast('lean-hold', 10),
-        atLeast('plank-hold', 50),
-        ownLoad('hand-load-push'),
-        atLeast('heel-lifts-thumb', 8),
-        atLeast('heel-lifts-little-finger', 8),
-      ],
-      practice: {
-        dose: seconds(5, 10, 3, { restSeconds: 60 }),
-        cue: 'Blades wide, elbows soft to straight, out before the heel of a hand lifts.',
-        trains: { 'lean-hold': 3, 'wrist-extension-loaded': 3, 'hand-load-push': 2 },
-        excludedBy: LEANS,
-        aids: [WEDGE],
-      },
-    },
-    {
-      id: 'lean-15',
-      name: 'Forward lean, 15 cm',
-      setUp: 'Plank with the shoulders 15 cm past the wrists; a wedge where the wrist asks for it.',
-      pose: 'plank, leaning',
-      support: { setUp: { position: 'plank', leanM: 0.15 } },
-      demands: [
-        atLeast('wrist-extension-loaded', 95),
-        within('elbow-crease', 30, 70),
-        atLeast('arm-lean', 15),
-        atLeast('lean-hold', 20),
-        atLeast('plank-hold', 60),
-        ownLoad('hand-load-push'),
-        customary('heel-lifts-thumb', 10),
-        customary('heel-lifts-little-finger', 10),
-      ],
-      practice: {
-        dose: seconds(5, 8, 3, { restSeconds: 75 }),
-        cue: 'The same line, further forward; breathe out as you lean.',
-        trains: { 'lean-hold': 3, 'wrist-extension-loaded': 3, 'hand-load-push': 2 },
-        excludedBy: LEANS,
-        aids: [WEDGE],
-      },
-    },
-    {
       id: 'pike-hold',
       name: 'Pike hold, feet raised',
       setUp: 'Hands on the floor, feet on a step or box, hips over the shoulders.',
@@ -253,7 +196,7 @@ export const HAND_SUPPORT = climb({
         atLeast('blade-rotation', 2),
         atLeast('wall-slide-height', 150),
         atMost('pike-hip-angle', 90),
-        atLeast('lean-hold', 20),
+        atLeast('lean-hold', 10),
         ownLoad('hand-load-push', 0.95),
         atLeast('confidence', 6),
       ],
@@ -266,6 +209,34 @@ export const HAND_SUPPORT = climb({
         faults: ['shrug', 'ribs-flare', 'elbows-bend', 'head-takes-weight', 'breath-held'],
         excludedBy: UPSIDE_DOWN,
         aids: [SOFT_LANDING, WEDGE],
+      },
+    },
+    {
+      id: 'coming-down',
+      name: 'Coming down on purpose',
+      setUp: 'From the raised pike: walk the hands back and step down; then a quarter turn with one foot down first, a cushion beside.',
+      pose: 'pike, feet raised',
+      support: { setUp: { position: 'pike-hold', hipAngleDeg: 75 }, wanted: 0.85 },
+      climbs: 'way out',
+      demands: [
+        atLeast('wrist-extension-loaded', 95),
+        atLeast('shoulder-flexion', 165),
+        atLeast('blade-rotation', 2),
+        atLeast('wall-slide-height', 155),
+        ownLoad('hand-load-push', 0.95),
+        atLeast('raised-arm-hold', 15),
+        atLeast('confidence', 6),
+      ],
+      practice: {
+        dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 6, restSeconds: 75 }),
+        cue: 'Decide, turn, one foot lands first; the arms push until it does.',
+        trains: { confidence: 3, 'raised-arm-hold': 2, 'hand-load-push': 1 },
+        equipment: ['step'],
+        position: 'inverted',
+        easier: ['step-out-practice'],
+        faults: ['rushed', 'elbows-bend', 'head-takes-weight', 'breath-held'],
+        excludedBy: UPSIDE_DOWN,
+        aids: [SOFT_LANDING],
       },
     },
     {

@@ -1,4 +1,4 @@
-import { reps } from '../drills/entry.ts';
+import { reps, seconds } from '../drills/entry.ts';
 import { climb } from './climb.ts';
 import { atLeast, customary, ownLoad } from './demands.ts';
 
@@ -143,7 +143,7 @@ export const PUSH_UP = climb({
       practice: {
         id: 'practice-push-up-30',
         dose: CUSTOMARY_DOSE,
-        trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
+        trains: { 'hand-load-push': 3, 'push-ups-clean': 2, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
         excludedBy: HEAVY,
         name: 'Push-up on a surface at 30 cm',
         equipment: ['bench'],
@@ -168,7 +168,7 @@ export const PUSH_UP = climb({
       practice: {
         id: 'practice-push-up-15',
         dose: CUSTOMARY_DOSE,
-        trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
+        trains: { 'hand-load-push': 3, 'push-ups-clean': 2, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
         excludedBy: HEAVY,
         name: 'Push-up on a step at 15 cm',
         equipment: ['step'],
@@ -194,10 +194,34 @@ export const PUSH_UP = climb({
         easier: ['kneeling-push-up'],
         id: 'practice-floor-push-up',
         dose: CUSTOMARY_DOSE,
-        trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
+        trains: { 'hand-load-push': 3, 'push-ups-clean': 2, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
         excludedBy: HEAVY,
         name: 'Floor push-up',
         cue: 'Ear to ankle in one line, all the way.',
+      },
+    },
+    {
+      id: 'lowered-hold',
+      name: 'Floor, lowered and held',
+      setUp: 'From the plank down to the elbows’ right angle, held for a breath or two, knees down for the way up.',
+      pose: 'plank, lowered',
+      support: { setUp: { position: 'push-up', arms: 'lowered' } },
+      demands: [
+        atLeast('wrist-extension-loaded', 90),
+        customary('scapular-push-ups', 20),
+        ownLoad('hand-load-push'),
+        atLeast('heel-of-hand-lifts', 16),
+        atLeast('plank-hold', 55),
+        atLeast('raised-arm-hold', 13),
+        atLeast('shoulder-extension', 40),
+      ],
+      practice: {
+        id: 'practice-lowered-hold',
+        dose: seconds(3, 6, 3, { restSeconds: 75 }),
+        trains: { 'hand-load-push': 3, 'push-ups-clean': 2, 'plank-hold': 2 },
+        excludedBy: [...HEAVY, 'elbow-pain'],
+        name: 'Push-up, lowered and held',
+        cue: 'Down in three, hold in one line, knees down before it sinks.',
       },
     },
     {
@@ -217,7 +241,7 @@ export const PUSH_UP = climb({
       ],
       practice: {
         id: 'practice-tempo-push-up',
-        trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
+        trains: { 'hand-load-push': 3, 'push-ups-clean': 2, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
         excludedBy: HEAVY,
         name: 'Floor push-up, slow tempo',
         dose: reps(4, 6, 3, { secondsPerUnit: 7, restSeconds: 75 }),
@@ -241,8 +265,8 @@ export const PUSH_UP = climb({
       ],
       practice: {
         id: 'practice-loaded-push-up',
-        trains: { 'hand-load-push': 3, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
-        excludedBy: HEAVY,
+        trains: { 'hand-load-push': 3, 'push-ups-clean': 2, 'scapular-push-ups': 1, 'plank-hold': 2, 'wrist-extension-loaded': 1 },
+        excludedBy: [...HEAVY, 'elbow-pain', 'pregnancy', 'minor'],
         name: 'Floor push-up, loaded',
         equipment: ['heavy weight'],
         dose: reps(4, 6, 3, { secondsPerUnit: 5, restSeconds: 90 }),

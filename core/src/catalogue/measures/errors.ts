@@ -44,6 +44,9 @@ export const ERRORS = {
   load: amount(2, 4, 14),
   swing: amount(3, 5, 14),
   grip: amount(1.5, 2.5, 56),
+  neck: amount(3, 4, 28),
+  /** Outer ÷ inner rotators, in percent: two readings of a dynamometer, so more than one. */
+  rotators: amount(4, 6, 56),
   /** Half a step and a step; asked on the day itself. */
   confidence: amount(0.5, 1, 1),
   /** By eye: what is seen is what it is, and never the only condition of a rung. */

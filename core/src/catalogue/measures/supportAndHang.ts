@@ -1,6 +1,6 @@
 import { COMMON_PRACTICE } from '../../reference/index.ts';
 import type { Measure } from '../../measuring/index.ts';
-import { bestOfTrials, cleanCount, hold, loadTolerated, meanOfTrials, shoulderRange } from './defaults.ts';
+import { bestOfTrials, cleanCount, hold, level, loadTolerated, meanOfTrials, shoulderRange } from './defaults.ts';
 import { ERRORS } from './errors.ts';
 
 export const SUPPORT_MEASURES: readonly Measure[] = [
@@ -32,6 +32,57 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
       'Scale reading ÷ body weight; stop below the maximum.',
     ],
   }),
+  loadTolerated({
+    id: 'forearm-load',
+    name: 'Load tolerated on the forearms',
+    phrase: 'load tolerated on the forearms',
+    joint: 'shoulder',
+    motion: 'bracing',
+    sided: false,
+    position: 'plank',
+    protocol: [
+      'Forearms on the floor, elbows under the shoulders, feet on the scale; then walk the feet in, hips high.',
+      'Five quiet seconds: no pain, no shrug, the head carries nothing.',
+      '(Body weight − scale reading) ÷ body weight; stop below the maximum.',
+    ],
+  }),
+  cleanCount({
+    id: 'push-ups-clean',
+    name: 'Push-ups, clean',
+    phrase: 'push-ups',
+    joint: 'shoulder',
+    motion: 'bracing',
+    sided: false,
+    position: 'plank',
+    trials: 1,
+    protocol: [
+      'Hands under the shoulders, legs long; elbows to a right angle and up, two seconds each way.',
+      'One attempt.',
+      'Count until the hips sag, the shoulders shrug or the pace falls off.',
+    ],
+  }),
+  {
+    ...bestOfTrials,
+    id: 'closed-chain-touches',
+    ...ERRORS.count,
+    name: 'Hand touches in the push-up position, in 15 seconds',
+    phrase: 'hand touches in 15 seconds',
+    unit: 'reps',
+    joint: 'shoulder',
+    motion: 'bracing',
+    sided: false,
+    limits: { min: 0, max: 60, step: 1 },
+    position: 'plank',
+    instrument: 'two strips of tape and a stopwatch',
+    device: 'repetitions',
+    protocol: [
+      'Push-up position, hands on two strips of tape 90 cm apart; on the knees where that is the push-up in hand, and say so.',
+      'For 15 seconds one hand reaches across to touch the other strip and goes back, then the other.',
+      'Count the touches; three goes with a rest of 45 seconds, the mean of the three.',
+    ],
+    combine: 'mean',
+    origin: COMMON_PRACTICE,
+  },
   cleanCount({
     id: 'wall-slides-clean',
     name: 'Wall slides, clean',
@@ -206,6 +257,64 @@ export const HANG_MEASURES: readonly Measure[] = [
       'Feet on the scale under the bar, shoulders set.',
       'Take weight off the feet for five quiet seconds.',
       '(Body weight − scale reading) ÷ body weight; stop below the maximum.',
+    ],
+  }),
+  loadTolerated({
+    id: 'one-hand-load-hang',
+    name: 'Load tolerated on one hand, hanging',
+    phrase: 'load tolerated on this hand in a hang',
+    joint: 'grip',
+    motion: 'grasp',
+    sided: true,
+    position: 'hanging',
+    protocol: [
+      'Feet on the scale under the bar, both hands on; weight under the hand that will hold, its shoulder set.',
+      'The other hand lets go; take weight off the feet for five quiet seconds, no turn.',
+      '(Body weight − scale reading) ÷ body weight; stop below the maximum.',
+    ],
+  }),
+  hold({
+    id: 'one-hand-hold',
+    name: 'One-hand hold, feet carrying half',
+    phrase: 'one-hand hold at half weight',
+    joint: 'grip',
+    motion: 'grasp',
+    sided: true,
+    position: 'hanging',
+    protocol: [
+      'Feet on a step, half of body weight in the hands; the side is the hand that holds.',
+      'The other hand lets go; shoulder set, no turn, breathing.',
+      'Stop the watch when the shoulder rises, the body turns or the fingers open.',
+    ],
+  }),
+  level({
+    id: 'bar-landing',
+    name: 'Coming down from the bar',
+    phrase: 'coming down from the bar',
+    joint: 'trunk',
+    motion: 'bracing',
+    sided: false,
+    choices: ['drops or stumbles', 'needs a step', 'soft and still'],
+    position: 'hanging',
+    protocol: [
+      'From a hang whose feet are a hand’s breadth over the mat; later from a small swing, let go at its dead point.',
+      'Hands let go together, knees soft, heels down quietly.',
+      'Three times; the worst of the three counts.',
+    ],
+  }),
+  cleanCount({
+    id: 'rows-clean',
+    name: 'Rows under a low bar, clean',
+    phrase: 'rows',
+    joint: 'scapula',
+    motion: 'retraction',
+    sided: false,
+    position: 'hanging',
+    trials: 1,
+    protocol: [
+      'A low bar at hip height, heels on the floor, body in one line, arms straight.',
+      'Chest to the bar and back, two seconds each way; one attempt.',
+      'Count until the hips sag, the shoulders shrug or the chest no longer reaches.',
     ],
   }),
   hold({

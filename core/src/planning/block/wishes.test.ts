@@ -129,8 +129,10 @@ describe('an impossible brief is refused with the smallest change', () => {
   });
 
   it('pins that take more than the minutes', async () => {
-    const day = blockTask(input).slots[0]!.day;
-    const item = { id: 'p', drillId: plank.id, sets: 10, min: 300, max: 300, restSeconds: 60, why: 'Pinned.', pinned: true };
+    const { slots, options } = blockTask(input);
+    const day = slots[0]!.day;
+    const drillId = options.find((o) => o.drill.dose.unit === 's')!.drill.id;
+    const item = { id: 'p', drillId, sets: 10, min: 600, max: 600, restSeconds: 60, why: 'Pinned.', pinned: true };
     const sentence = await refusal({}, { pinned: [{ day, item }] });
     expect(sentence).toMatch(
       /^These wishes cannot all be kept\. The smallest change that helps: (give \w+ \d+ \w+ \d+ more minutes|unpin|take)/,

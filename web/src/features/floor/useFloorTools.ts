@@ -1,5 +1,5 @@
 import { type DrillSkipReason, type Step, TURN, turnSupport } from '@myokinet/core/floor';
-import { beyondInWords, beyondShown, exclusionOf, NOTHING_SHOWN } from '@myokinet/core/planning';
+import { beyondInWords, beyondShown, exclusionOf, NOTHING_SHOWN, type Shown } from '@myokinet/core/planning';
 import type { Drill } from '@myokinet/core/drills';
 import { type Symptom, type SymptomContext, symptomResponse, type SymptomResponse, symptomResponses } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
@@ -33,8 +33,9 @@ export function carefulBecause(person: FloorPerson): string | undefined {
 export function useFloorTools(person: FloorPerson, step: Step) {
   const [said, setSaid] = useState<string | undefined>();
   const { library, body, kept, happen } = person;
-  // A pack from before does not say what was shown.
-  const shown = kept.pack.foothold.shown ?? NOTHING_SHOWN;
+  // A pack from before does not say what was shown on either arm.
+  const told: Partial<Shown> = kept.pack.foothold.shown ?? {};
+  const shown = told.carry ? kept.pack.foothold.shown : NOTHING_SHOWN;
   const easyToday = symptomResponses(person.run.symptoms, person.felt).some((r) => r.act !== 'go on');
 
   const turn = async (by: number): Promise<void> => {
@@ -47,8 +48,7 @@ export function useFloorTools(person: FloorPerson, step: Step) {
       setSaid(turned.problem);
       return;
     }
-    const direction = step.drill.handLoad?.direction;
-    const beyond = by > 0 && direction && beyondShown({ handLoad: { direction, share: turned.on.reading.loadShare, joints: [] } }, shown);
+    const beyond = by > 0 && beyondShown(library.asPlanned({ drillId: step.drill.id, support: turned.support }), shown);
     if (beyond) {
       setSaid(`No harder: ${beyondInWords(beyond, library)}`);
       return;

@@ -2,9 +2,9 @@ import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSe
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { LadderEntryDto } from '@myokinet/core/contracts';
 import type { FieldProblem } from '@myokinet/core/errors';
-import { type Ladder, LADDER_KINDS, type Rung } from '@myokinet/core/ladders';
+import { type Ladder, LADDER_KINDS, ladderFindings, type Rung } from '@myokinet/core/ladders';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { useDesk } from '../../client/useDesk.ts';
@@ -18,7 +18,8 @@ import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { RungEditor } from './RungEditor.tsx';
 import { SignedRungsNote } from './SignedRungsNote.tsx';
 import { useEntryProblems } from './useEntryProblems.ts';
-import { asOptions } from './words.ts';
+import { ANY_BODY_MODEL, asOptions } from './words.ts';
+import { ladderFindingInWords } from '@myokinet/core/words';
 import { DrillsField } from './DrillsField.tsx';
 import { LOADING_PHASES } from '@myokinet/core/drills';
 
@@ -62,6 +63,8 @@ function LadderEditor({ start }: { readonly start: Ladder }) {
   const { rungs } = ladder;
   const problems = useEntryProblems('ladder', LadderEntryDto, desk.value);
   const problemOf = (field: string) => (tried ? problems.find((p) => p.field === `/entry/${field}`)?.message : undefined);
+  // Held against the model of an average body, as it is edited.
+  const findings = useMemo(() => ladderFindings(ladder, ANY_BODY_MODEL, library.measure), [ladder, library]);
   const edit = (part: Partial<Ladder>) => desk.edit({ ...desk.value, entry: { ...ladder, ...part } });
   const editRungs = (next: readonly Rung[]) => edit({ rungs: next });
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
@@ -144,6 +147,7 @@ function LadderEditor({ start }: { readonly start: Ladder }) {
                   open={open === rung.id}
                   toggle={() => setOpen(open === rung.id ? undefined : rung.id)}
                   problemOf={(field) => problemOf(`rungs/${at}/${field}`)}
+                  findings={findings.filter((f) => f.rungId === rung.id).map(ladderFindingInWords)}
                   change={(next) => editRungs(rungs.map((r) => (r.id === rung.id ? next : r)))}
                   copy={() => add({ ...rung, id: `rung-${newId()}`, name: `${rung.name}, copy` }, at + 1)}
                   remove={rungs.length > 1 ? () => editRungs(rungs.filter((r) => r.id !== rung.id)) : undefined}

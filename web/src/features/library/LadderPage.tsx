@@ -1,7 +1,8 @@
 import { doseInWords, isLoaded, handLoadInWords } from '@myokinet/core/drills';
-import type { Ladder, Rung } from '@myokinet/core/ladders';
+import { type Ladder, type LadderFinding, ladderFindings, type Rung } from '@myokinet/core/ladders';
 import { originInWords } from '@myokinet/core/reference';
 import { Pencil } from 'lucide-react';
+import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { figureOn } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
@@ -11,7 +12,7 @@ import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { SupportNote } from './SupportNote.tsx';
 import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
-import { CAUTION_WORDS, rungDemandInWords } from '@myokinet/core/words';
+import { CAUTION_WORDS, CLIMBS_WORDS, ladderFindingInWords, rungDemandInWords } from '@myokinet/core/words';
 
 export function LadderPage() {
   const { ladderId = '' } = useParams();
@@ -22,7 +23,8 @@ export function LadderPage() {
 
 function Laddered({ ladder }: { readonly ladder: Ladder }) {
   const library = useLibrary();
-  const { branchOf } = ladder;
+  const { branchOf, carries = [] } = ladder;
+  const findings = useMemo(() => ladderFindings(ladder, ANY_BODY_MODEL, library.measure), [ladder, library]);
   return (
     <article aria-labelledby="ladder-name">
       <title>{`${ladder.name} · Library · Myokinet`}</title>
@@ -70,16 +72,36 @@ function Laddered({ ladder }: { readonly ladder: Ladder }) {
           . Below the first rung, clean sessions hold one of these.
         </p>
       )}
+      {carries.length > 0 && (
+        <p className="aside mt-1.5 leading-snug">
+          Signed before the ladder changed:{' '}
+          {carries.map(({ name, to }) => `“${name}” counts as “${library.rungName(ladder.id, to)}”`).join(', ')}.
+        </p>
+      )}
       <ol reversed className="mt-3">
         {[...ladder.rungs].reverse().map((rung) => (
-          <RungEntry key={rung.id} rung={rung} place={ladder.rungs.indexOf(rung) + 1} />
+          <RungEntry
+            key={rung.id}
+            rung={rung}
+            place={ladder.rungs.indexOf(rung) + 1}
+            findings={findings.filter((f) => f.rungId === rung.id)}
+          />
         ))}
       </ol>
     </article>
   );
 }
 
-function RungEntry({ rung, place }: { readonly rung: Rung; readonly place: number }) {
+function RungEntry({
+  rung,
+  place,
+  findings,
+}: {
+  readonly rung: Rung;
+  readonly place: number;
+  /** What the model of the body holds against it. */
+  readonly findings: readonly LadderFinding[];
+}) {
   const library = useLibrary();
   const { progress } = useSchools();
   const practice = library.hasDrill(rung.practice) ? library.drill(rung.practice) : undefined;
@@ -92,6 +114,12 @@ function RungEntry({ rung, place }: { readonly rung: Rung; readonly place: numbe
         </h3>
         <p>{rung.setUp}</p>
         {rung.support && <SupportNote support={rung.support} />}
+        {rung.climbs && <p className="text-sm">It climbs {CLIMBS_WORDS[rung.climbs]}.</p>}
+        {findings.map((finding) => (
+          <p key={finding.code} className="state-mark text-sm">
+            {ladderFindingInWords(finding)}
+          </p>
+        ))}
         {practice && (
           <p className="mt-1 text-sm">
             Practice:{' '}

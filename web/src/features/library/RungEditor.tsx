@@ -1,8 +1,9 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { doseInWords, PHASES } from '@myokinet/core/drills';
-import type { Rung } from '@myokinet/core/ladders';
+import { CLIMBS, type Rung } from '@myokinet/core/ladders';
 import { POSES } from '@myokinet/core/statics';
+import { CLIMBS_WORDS } from '@myokinet/core/words';
 import { ChevronDown, ChevronRight, Copy, GripVertical, Trash2 } from 'lucide-react';
 import { figureOn } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
@@ -18,6 +19,8 @@ export interface RungEditorProps {
   readonly open: boolean;
   readonly toggle: () => void;
   readonly problemOf: (field: string) => string | undefined;
+  /** What the model of the body holds against it. */
+  readonly findings: readonly string[];
   readonly change: (rung: Rung) => void;
   readonly copy: () => void;
   /** Absent for the last rung left. */
@@ -25,7 +28,7 @@ export interface RungEditorProps {
 }
 
 /** One rung: moved by its handle, opened by its name, its demands each with their own unit. */
-export function RungEditor({ rung, place, open, toggle, problemOf, change, copy, remove }: RungEditorProps) {
+export function RungEditor({ rung, place, open, toggle, problemOf, findings, change, copy, remove }: RungEditorProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: rung.id });
   const name = rung.name || 'new rung';
   return (
@@ -69,6 +72,11 @@ export function RungEditor({ rung, place, open, toggle, problemOf, change, copy,
           <Trash2 size={15} aria-hidden />
         </button>
       </div>
+      {findings.map((finding) => (
+        <p key={finding} className="state-mark ps-8 text-sm leading-snug">
+          {finding}
+        </p>
+      ))}
       {open && <RungFields rung={rung} problemOf={problemOf} change={change} />}
     </li>
   );
@@ -91,6 +99,12 @@ function RungFields({ rung, problemOf, change }: Pick<RungEditorProps, 'rung' | 
           change={(v) => edit({ pose: v as Rung['pose'] })}
         />
         <SupportNote support={rung.support} takeOff={() => edit({ support: undefined as never })} />
+        <SelectField
+          label="Climbs, where not by load"
+          value={rung.climbs ?? ''}
+          options={[{ value: '', label: 'by load' }, ...CLIMBS.map((value) => ({ value, label: CLIMBS_WORDS[value] }))]}
+          change={(v) => edit({ climbs: (v === '' ? undefined : v) as never })}
+        />
         <SelectField
           label="Practised in"
           value={rung.practice}

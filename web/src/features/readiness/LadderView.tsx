@@ -1,11 +1,12 @@
 import type { Ladder, Rung } from '@myokinet/core/ladders';
 import type { Gate, RungStanding, Standing } from '@myokinet/core/readiness';
 import { type CautionInForce } from '@myokinet/core/safety';
-import { type Build, type KnownBody, plannedLoad, setUpInWords } from '@myokinet/core/statics';
+import { type Build, type KnownBody, plannedLoads, setUpInWords } from '@myokinet/core/statics';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { figureOn } from '../../kit/figure.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
 import { cautionInWords } from '@myokinet/core/words';
 
@@ -71,7 +72,8 @@ function RungRow({
   readonly body: KnownBody;
   readonly now: Date;
 }) {
-  const load = useMemo(() => rung.support && plannedLoad(body, rung.support), [rung, body]);
+  const library = useLibrary();
+  const loads = useMemo(() => rung.support && plannedLoads(body, rung.support), [rung, body]);
   return (
     <div className={`flex min-h-12 items-stretch gap-2.5 ${here ? 'bg-primary/10' : ''}`} {...(here ? { 'aria-current': 'step' } : {})}>
       <div aria-hidden className={`relative w-7 flex-none border-x-[3px] ${reached ? 'border-base-content' : 'border-base-300'}`}>
@@ -89,9 +91,14 @@ function RungRow({
             <span className="aside">{standing ? stateWords(standing, now) : ''}</span>
           )}
         </span>
-        {load !== undefined && rung.support && (
+        {standing?.carriedFrom && (
+          <span className="aside block text-sm leading-tight">
+            signed as “{library.rungName(standing.carriedFrom.ladderId, standing.carriedFrom.rungId)}”, which has moved
+          </span>
+        )}
+        {loads && rung.support && (
           <span className="aside block text-sm leading-tight" title={setUpInWords(rung.support.setUp)}>
-            {Math.round(load * 100)}% on the hands
+            {Math.round(loads.share * 100)}% on the hands, {Math.round(loads.perArm * 100)}% on an arm
           </span>
         )}
         {closed && (
