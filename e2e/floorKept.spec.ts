@@ -196,6 +196,8 @@ test('a session is started from Today’s page of the trainee, joined, ended, an
     ],
   });
   await page.goto(`${server.address}/trainees/${traineeId}/floor`);
+  await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
+  await page.getByRole('button', { name: 'None of these' }).click();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page).toHaveURL(/\/floor\/0190d0a0-0000-7000-8000-00000000aaa3$/);
   await doSet(page);

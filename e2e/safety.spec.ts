@@ -23,6 +23,7 @@ test.describe('by touch, on a phone', () => {
     await page.getByRole('button', { name: 'Save' }).tap();
     await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
     await page.goto(`${server.address}/trainees/${idOf('Tamsin')}/floor`);
+    await page.getByRole('button', { name: 'None of these' }).tap();
     await page.getByRole('button', { name: /^Start/ }).tap();
     await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
     const floor = page.url();
@@ -51,6 +52,7 @@ test.describe('by touch, on a phone', () => {
 
   test('without a network the tap still says whom to call, and goes on record later', async ({ page, context }) => {
     await page.goto(`${server.address}/trainees/${idOf('Odo')}/floor`);
+    await page.getByRole('button', { name: 'None of these' }).tap();
     await page.getByRole('button', { name: /^Start/ }).tap();
     await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
     // The page itself comes with the program; here only the server is gone.
@@ -144,4 +146,45 @@ test('a lock closes checks and drills; a form answered again opens nothing; a do
   await expect(page.getByText(/up to 30% of body weight on one arm, effort up to 6; not overhead, hanging, head down/)).toBeVisible();
   await page.goto(`${at}/checks/new?scope=all`);
   await expect(page.getByRole('region', { name: 'Checks that are closed' })).toContainText('Free packed hang');
+});
+
+test('before a session: a fever and an unreported pain keep it shut; blood pressure and a guardian’s consent are on record', async ({
+  page,
+}) => {
+  await page.goto(`${server.address}/trainees/${idOf('Ines')}/floor`);
+  const start = page.getByRole('button', { name: /^(Start|Run it)/ });
+  await expect(start).toBeDisabled();
+  await page.getByLabel('Does anything hurt today?').check();
+  await page.getByRole('button', { name: 'That is how it is' }).click();
+  await expect(page.getByText('Report what hurts, so that the session knows.')).toBeVisible();
+  await expect(start).toBeDisabled();
+  await page.getByRole('button', { name: 'Report a symptom' }).click();
+  await page.getByRole('button', { name: 'Record the symptom' }).click();
+  await expect(start).toBeEnabled();
+
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await page.getByLabel('Fever today, or in the last 48 hours?').check();
+  await page.getByRole('button', { name: 'That is how it is' }).click();
+  await expect(page.getByText(/No session: 48 hours without fever first/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/No session: 48 hours without fever first/)).toBeVisible();
+  await expect(start).toBeDisabled();
+
+  await page.goto(`${server.address}/trainees/${idOf('Ines')}/screening`);
+  const pressure = page.getByRole('region', { name: 'Blood pressure' });
+  await pressure.getByLabel('Upper (mmHg)').fill('90');
+  await pressure.getByLabel('Lower (mmHg)').fill('120');
+  await pressure.getByRole('button', { name: 'Record the reading' }).click();
+  await expect(pressure.getByRole('alert')).toContainText('The lower figure lies below the upper one.');
+  await pressure.getByLabel('Upper (mmHg)').fill('152');
+  await pressure.getByLabel('Lower (mmHg)').fill('88');
+  await pressure.getByRole('button', { name: 'Record the reading' }).click();
+  await expect(pressure.getByText(/152\/88 mmHg/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What the answers mean' })).toContainText('152/88 mmHg');
+
+  await page.goto(`${server.address}/trainees/${idOf('Anselm')}/screening`);
+  const consent = page.getByRole('region', { name: 'Guardian’s consent' });
+  await expect(consent).toContainText('Counts for a year.');
+  await consent.getByRole('button', { name: 'They took it back' }).click();
+  await expect(page.getByRole('region', { name: 'What the answers mean' })).toContainText('No guardian’s consent');
 });

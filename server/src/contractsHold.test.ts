@@ -130,6 +130,14 @@ const WRITES: readonly Write[] = [
       said: 'Known for years, may be loaded.',
     }),
   ],
+  [
+    'BeforeSessionDto',
+    'POST',
+    () => `${at}/before-session`,
+    () => ({ id: v7(), at: past(), yes: ['fever'], ill: { since: past().slice(0, 10), clearSince: past() } }),
+  ],
+  ['BloodPressureDto', 'POST', () => `${at}/blood-pressures`, () => ({ id: v7(), takenAt: past(), systolic: 128, diastolic: 82 })],
+  ['GuardianConsentDto', 'POST', () => `${at}/consents`, () => ({ id: v7(), role: 'parent', givenOn: past().slice(0, 10), agreed: true })],
   ['ClearanceDto', 'POST', () => `${at}/clearances`, () => ({ id: v7(), ladderId: 'push-up', rungId: 'wall', initials: 'AS' })],
   ['WithdrawalDto', 'POST', () => `${at}/withdrawals`, () => ({ id: v7(), clearanceId: v7(), reason: 'because of it' })],
   [

@@ -21,6 +21,7 @@ import { readinessStore, type ReadinessStore } from './readiness/store.ts';
 import { batteryStore, type BatteryStore } from './batteries/store.ts';
 import { emergencyStore, type EmergencyStore } from './emergencies/store.ts';
 import { screeningStore, type ScreeningStore } from './screenings/store.ts';
+import { healthStore, type HealthStore } from './screenings/healthStore.ts';
 import { lastingPainStore, type LastingPainStore } from './screenings/lastingStore.ts';
 import { symptomStore, type SymptomStore } from './symptoms/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
@@ -36,6 +37,7 @@ export interface Services {
   readonly emergencies: EmergencyStore;
   readonly screenings: ScreeningStore;
   readonly lastingPains: LastingPainStore;
+  readonly health: HealthStore;
   readonly trainees: TraineeStore;
   readonly calibrations: CalibrationStore;
   readonly bands: BandStore;
@@ -61,7 +63,8 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const library = libraryStore(context, judge);
   const scope = () => ({ now: context.now(), library: library.current() });
   const emergencies = emergencyStore(context);
-  const screenings = screeningStore(context, emergencies);
+  const health = healthStore(context);
+  const screenings = screeningStore(context, emergencies, health);
   const calibrations = calibrationStore(context, scope);
   const lastingPains = lastingPainStore(context);
   const trainees = traineeStore(context, { screenings, calibrations, lastingPains });
@@ -81,6 +84,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     emergencies,
     screenings,
     lastingPains,
+    health,
     trainees,
     calibrations,
     bands: bandStore(context),

@@ -21,6 +21,7 @@ export {
   RungDto,
 } from './library.ts';
 export { EmergencyCareDto, EmergencyDto, EmergencyMistakeDto, EmergencySeenDto } from './emergency.ts';
+export { BeforeSessionDto, BloodPressureDto, GuardianConsentDto } from './health.ts';
 export { MeasureDto, NAMED_UNITS } from './measure.ts';
 export { withTwoErrors } from './olderMeasure.ts';
 export { findingsFrom } from './storedFindings.ts';
@@ -59,14 +60,23 @@ export { GateSettingsDto } from './gateSettings.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
 export type { FloorPhotoReply, FloorRunReply, FloorRunRow, WorkloadReply } from './floorReplies.ts';
 export type {
+  BeforeSessionReply,
+  BloodPressureReply,
+  ConsultationReply,
+  EmergencyCareReply,
+  EmergencyReply,
+  GuardianConsentReply,
+  HealthReply,
+  LastingPainReply,
+  ScreeningReply,
+  ScreeningsReply,
+} from './healthReplies.ts';
+export type {
   BandReply,
   CalibrationReply,
   CaseloadRow,
   CheckReply,
   ClearanceReply,
-  ConsultationReply,
-  EmergencyCareReply,
-  EmergencyReply,
   ImportReply,
   LibraryReply,
   MayBeUnreadable,
@@ -75,9 +85,7 @@ export type {
   SchoolsReply,
   GateSettingsReply,
   SavedGateSettings,
-  ScreeningReply,
   TakenBackReply,
-  ScreeningsReply,
   PictureReply,
   PlanBriefReply,
   PlanReply,
@@ -91,7 +99,6 @@ export type {
   RepeatabilityReply,
   BatteryReply,
   SessionReply,
-  LastingPainReply,
   StopSignReply,
   SymptomReply,
   TodayItem,

@@ -5,18 +5,8 @@ import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
-import type {
-  BeightonTest,
-  CautionInForce,
-  ClosingProblem,
-  Consultation,
-  EmergencyFact,
-  LastingPain,
-  ProfessionalRole,
-  ScreeningAnswer,
-  ScreeningOutcome,
-  Symptom,
-} from '../safety/index.ts';
+import type { CautionInForce, ClosingProblem, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
+import type { LastingPainReply } from './healthReplies.ts';
 import type { Schools } from '../schools/index.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadTotals } from '../workload/index.ts';
@@ -126,12 +116,6 @@ export interface StopSignReply {
 
 /** A symptom on record, as it was judged then. */
 export type SymptomReply = SymptomDto & Pick<Symptom, 'at' | 'judged'>;
-
-export interface LastingPainReply extends LastingPain {
-  readonly id: string;
-  readonly said: string;
-  readonly recordedAt: Instant;
-}
 
 export interface TrialReply {
   readonly id: string;
@@ -303,46 +287,6 @@ export type TodayItem = DueToday & {
   readonly traineeId: string;
   readonly name: string;
 };
-
-/** The screening as it was answered. */
-export interface ScreeningReply {
-  readonly id: string;
-  readonly takenAt: Instant;
-  readonly answers: readonly ScreeningAnswer[];
-  readonly beighton: readonly BeightonTest[] | null;
-  readonly note: string;
-  readonly coach: string;
-}
-
-export interface ConsultationReply extends Consultation {
-  readonly id: string;
-  readonly screeningId: string;
-  readonly recordedAt: Instant;
-  readonly coach: string;
-}
-
-/** That the emergency button was pressed, and what was seen. */
-export interface EmergencyReply extends EmergencyFact {
-  readonly id: string;
-  readonly recordedAt: Instant;
-  readonly coach: string;
-  readonly note: string;
-  /** Why it was a mistake. */
-  readonly mistake?: string;
-}
-
-/** Whom to call, and where the studio is; `id` is null while nobody has said. */
-export interface EmergencyCareReply {
-  readonly id: string | null;
-  readonly number: string;
-  readonly place: string;
-}
-
-export interface ScreeningsReply {
-  readonly current?: ScreeningReply;
-  readonly earlier: readonly ScreeningReply[];
-  readonly consultations: readonly ConsultationReply[];
-}
 
 /** An entry that the studio has touched. */
 export interface OwnEntryReply {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
 import { openLibrary } from '../library/index.ts';
 import { addDays, type CalendarDay, instant } from '../quantities/index.ts';
-import { type LoggedWork, type PlannedSession, plannerFacts, whatStays } from './index.ts';
+import { type LoggedWork, type PlannedSession, halvedDose, plannerFacts, whatStays } from './index.ts';
 
 const library = openLibrary(BUILT_IN);
 const now = new Date('2026-11-25T12:00:00Z');
@@ -84,4 +84,12 @@ describe('what stays when a plan is made again', () => {
     const all = [session('mixed', '2026-11-26', item('a', true), item('b')), session('empty', '2026-11-27')];
     expect(ask(all)).toEqual({ kept: [], pinned: [['2026-11-26', 'a']] });
   });
+});
+
+it('half of a dose is half the sets, or half of the one', () => {
+  const dose = { sets: 3, min: 8, max: 10, restSeconds: 40 };
+  expect(halvedDose(dose)).toEqual({ ...dose, sets: 1 });
+  expect(halvedDose({ ...dose, sets: 4 })).toEqual({ ...dose, sets: 2 });
+  expect(halvedDose({ ...dose, sets: 1 })).toEqual({ sets: 1, min: 4, max: 5, restSeconds: 40 });
+  expect(halvedDose({ ...dose, sets: 1, min: 1, max: 1 })).toMatchObject({ min: 1, max: 1 });
 });

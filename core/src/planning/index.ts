@@ -47,5 +47,5 @@ export { lightBecause } from './block/slots.ts';
 export { changesAlong, orderSession } from './sessionOrder.ts';
 export { doseToBuildOn, weekStartOf, weeksLater, type WeekDose } from './week.ts';
 export { shapeWeek, type WeekShape } from './rhythm.ts';
-export { usualDose, worksRebuilding } from './usualDose.ts';
+export { halvedDose, usualDose, worksRebuilding } from './usualDose.ts';
 export { calendarDaysBetween, dayOfWeek, dayShort, daysLater, loadedDays, weekdayOf } from './spacing.ts';

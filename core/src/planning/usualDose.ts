@@ -24,6 +24,17 @@ export function usualDose(drill: Pick<Drill, 'joint' | 'alsoWorks' | 'handLoad' 
   if (!worksRebuilding(drill, cautions)) return { sets, min, max, restSeconds };
   if (unit === 'reps')
     return { sets: REDUCED.sets, min: Math.min(min, REDUCED.reps.min), max: Math.min(max, REDUCED.reps.max), restSeconds };
-  const half = (value: number) => Math.max(1, Math.round(value * REDUCED.share));
   return { sets: REDUCED.sets, min: half(min), max: half(max), restSeconds };
 }
+
+/**
+ * Half of a dose, for a day after an illness: half the sets, or half of the one.
+ *
+ * @example halvedDose({ sets: 3, min: 8, max: 10, restSeconds: 40 }) // { sets: 1, min: 8, max: 10, restSeconds: 40 }
+ */
+export function halvedDose<T extends Pick<Dose, 'sets' | 'min' | 'max'>>(dose: T): T {
+  if (dose.sets > 1) return { ...dose, sets: Math.floor(dose.sets / 2) };
+  return { ...dose, min: half(dose.min), max: half(dose.max) };
+}
+
+const half = (value: number) => Math.max(1, Math.round(value * REDUCED.share));

@@ -20,6 +20,8 @@ export interface Caution {
   readonly openedBy?: readonly ProfessionalRole[];
   /** Joints that are being rebuilt: their drills go on at reduced doses. */
   readonly rebuilds?: readonly Joint[];
+  /** Every dose is halved while it stands. */
+  readonly halves?: true;
   /** A proposal gives stability of the shoulder the first claim on the minutes. */
   readonly stabilityFirst?: true;
 }
@@ -68,6 +70,12 @@ export const CAUTIONS = {
   'reflux-vertigo': { kind: 'ask first', closes: ['head down', 'fall', 'free hang', 'kick-up'], openedBy: DOCTOR_OR_THERAPIST },
   minor: { kind: 'stands', closes: ['one-hand hang'] },
   'from-60': { kind: 'ask first', closes: ['kick-up'], openedBy: DOCTOR_OR_THERAPIST },
+  'no-consent': { ...LOCK },
+  fever: { kind: 'lock', closes: ['anything'] },
+  'after-fever': { kind: 'stands', closes: ['hard effort'], halves: true },
+  'changed-since': { ...LOCK },
+  unfed: { kind: 'stands', closes: ['hard effort'] },
+  'controlled-pressure': { kind: 'ask first', closes: ['head down'], openedBy: DOCTOR },
   'pain-now': { kind: 'note' },
   'recent-surgery': { ...LOCK, openedBy: SURGEON },
   'arm-numbness': { ...LOCK, openedBy: DOCTOR_OR_THERAPIST },

@@ -1,5 +1,6 @@
 import type { BodySide, Joint } from '../anatomy/index.ts';
-import type { Instant } from '../quantities/index.ts';
+import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { BeforeQuestion } from './beforeQuestions.ts';
 import { type CautionId, cautionOf } from './cautions.ts';
 import type { EmergencySign } from './emergency.ts';
 import type { Permit } from './permit.ts';
@@ -20,6 +21,9 @@ export type CautionCause =
   | { readonly code: 'laxity'; readonly points: number }
   | { readonly code: 'born'; readonly on: string }
   | { readonly code: 'emergency'; readonly signs: readonly EmergencySign[]; readonly at: Instant }
+  | { readonly code: 'ill'; readonly since: CalendarDay; readonly until?: Instant }
+  | { readonly code: 'before session'; readonly told: readonly BeforeQuestion[]; readonly at: Instant }
+  | { readonly code: 'pressure'; readonly systolic: number; readonly diastolic: number; readonly at: Instant }
   /** Signed for before causes were kept as codes: as it was written then. */
   | { readonly code: 'as written'; readonly text: string };
 
@@ -34,6 +38,11 @@ export interface CautionInForce {
 /** The joints that are being rebuilt under these cautions. */
 export function rebuildingJoints(cautions: readonly CautionInForce[]): ReadonlySet<Joint> {
   return new Set(cautions.flatMap(({ id }) => cautionOf(id).rebuilds ?? []));
+}
+
+/** Whether every dose is halved for a while. */
+export function isHalved(cautions: readonly Pick<CautionInForce, 'id'>[]): boolean {
+  return cautions.some(({ id }) => cautionOf(id).halves);
 }
 
 /** Whose tissue grows, mends, gives or is older (professional judgement, from memory, no single published source). */

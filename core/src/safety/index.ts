@@ -1,4 +1,4 @@
-export { growsSlowly, rebuildingJoints, type CautionCause, type CautionInForce } from './inForce.ts';
+export { growsSlowly, isHalved, rebuildingJoints, type CautionCause, type CautionInForce } from './inForce.ts';
 export { CAUTION_IDS, cautionOf, type Caution, type CautionId, type CautionKind } from './cautions.ts';
 export {
   ANSWERS,
@@ -15,7 +15,6 @@ export {
   isLiftable,
   openedBy,
   SCREENING_FRESH_DAYS,
-  SLIP_MINUTES,
   screeningOutcome,
   type Consultation,
   type LiftedCaution,
@@ -74,3 +73,17 @@ export {
   type SymptomKind,
   type SymptomMoment,
 } from './symptoms.ts';
+export { BEFORE_SESSION, type BeforeQuestion } from './beforeQuestions.ts';
+export {
+  BEFORE_SESSION_HOURS,
+  afterIllness,
+  FEVER_CLEAR_HOURS,
+  stillCounts,
+  withoutSlips,
+  type AfterIllness,
+  type BeforeSession,
+  type Ill,
+} from './beforeSession.ts';
+export { PRESSURE_FRESH_DAYS, PRESSURE_LIMITS, pressureLevel, type BloodPressure } from './bloodPressure.ts';
+export { CONSENT_DAYS, consentStands, GUARDIAN_ROLES, type GuardianConsent, type GuardianRole } from './consent.ts';
+export { SLIP_MINUTES } from './slip.ts';

@@ -50,9 +50,15 @@ it.each<[string, Partial<Strain>, boolean]>([
 it('each thing that can be closed knows its own from the rest', () => {
   const closes = (own: Partial<Strain>) =>
     Object.entries(CLOSABLE)
-      .filter(([, of]) => of({ ...NONE, ...own }))
+      .filter(([name, of]) => name !== 'anything' && of({ ...NONE, ...own }))
       .map(([name]) => name);
   expect(closes({})).toEqual([]);
+  expect(CLOSABLE.anything()).toBe(true);
+  expect(closes({ loadInAll: 0.26 })).toEqual(['over a quarter']);
+  expect(closes({ loadInAll: 0.25 })).toEqual([]);
+  expect(closes({ hanging: true, mayFall: true })).toEqual(['hanging', 'fall', 'free hang']);
+  expect(closes({ hanging: true, oneArmed: true })).toEqual(['straining', 'hanging', 'one arm', 'one-hand hang']);
+  expect(closes({ hanging: true, loadPerArm: 0.26 })).toEqual(['straining', 'loaded', 'heavy load', 'hanging', 'heavy hang']);
   expect(closes({ loadPerArm: 0.25 })).toEqual(['straining', 'loaded']);
   expect(closes({ loadPerArm: 0.26 })).toEqual(['straining', 'loaded', 'heavy load']);
   expect(closes({ externalWeight: true })).toEqual(['straining', 'loaded', 'heavy load']);

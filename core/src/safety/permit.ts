@@ -52,6 +52,7 @@ const ROUNDING = 0.005;
 
 /** What a caution can close. */
 export const CLOSABLE = {
+  anything: () => true,
   straining: (s) =>
     s.effort >= STRAINING_EFFORT || s.loadPerArm >= STRAINING_LOAD || s.externalWeight || s.headDown || s.oneArmed || s.longHold,
   loaded: (s) => s.loadPerArm >= STRAINING_LOAD || s.externalWeight,

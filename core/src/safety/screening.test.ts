@@ -8,6 +8,7 @@ import {
   type CautionId,
   cautionOf,
   type Consultation,
+  type GuardianConsent,
   isLiftable,
   openedBy,
   type Permit,
@@ -30,8 +31,10 @@ function answered(yes: Partial<Record<QuestionId, BodySide>> = {}, own: Partial<
   };
 }
 
+/** Whoever is responsible agreed. */
+const consents: readonly GuardianConsent[] = [{ role: 'parent', givenOn: '2026-11-01' as CalendarDay, agreed: true }];
 const outcome = (screening: Screening | undefined, consultations: readonly Consultation[] = [], birthYear = 1990) =>
-  screeningOutcome(screening ? [screening] : [], { birthYear, consultations, now });
+  screeningOutcome(screening ? [screening] : [], { birthYear, consultations, consents, now });
 const idsOf = (screening: Screening | undefined, birthYear = 1990) => outcome(screening, [], birthYear).cautions.map((c) => c.id);
 
 describe('the questions', () => {
@@ -43,7 +46,19 @@ describe('the questions', () => {
 
   it('reach every caution except those that follow from age, an event, or not being asked', () => {
     const caused = new Set<CautionId>(QUESTION_IDS.flatMap((id) => [...questionOf(id).causes]));
-    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual(['unscreened', 'emergency', 'doctor-today', 'minor', 'from-60']);
+    expect(CAUTION_IDS.filter((id) => !caused.has(id))).toEqual([
+      'unscreened',
+      'emergency',
+      'doctor-today',
+      'minor',
+      'from-60',
+      'no-consent',
+      'fever',
+      'after-fever',
+      'changed-since',
+      'unfed',
+      'controlled-pressure',
+    ]);
   });
 
   it('count unsure as yes, and say so', () => {
@@ -89,7 +104,7 @@ describe('a screening', () => {
 
   it('knows the eighteenth birthday where it is known', () => {
     const born = (birthDate: string) =>
-      screeningOutcome([answered()], { birthYear: 2008, birthDate: birthDate as CalendarDay, consultations: [], now }).cautions;
+      screeningOutcome([answered()], { birthYear: 2008, birthDate: birthDate as CalendarDay, consultations: [], consents, now }).cautions;
     expect(born('2008-11-24')).toEqual([]);
     expect(born('2008-11-25')).toEqual([{ id: 'minor', because: [{ code: 'born', on: '2008-11-25' }] }]);
     expect(outcome(answered(), [], 2008).cautions).toEqual([{ id: 'minor', because: [{ code: 'born', on: '2008' }] }]);

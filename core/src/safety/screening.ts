@@ -1,6 +1,9 @@
 import type { BodySide } from '../anatomy/index.ts';
 import { ageOn, type Born, type CalendarDay, calendarDay, daysBetween, type Instant } from '../quantities/index.ts';
+import { type BeforeSession, cautionsBeforeSession } from './beforeSession.ts';
+import { type BloodPressure, pressureNow } from './bloodPressure.ts';
 import { type CautionId, cautionOf } from './cautions.ts';
+import { consentStands, type GuardianConsent } from './consent.ts';
 import type { CautionCause, CautionInForce } from './inForce.ts';
 import { type BeightonTest, beightonScore, type Laxity } from './laxity.ts';
 import { callFor, type EmergencyFact } from './emergency.ts';
@@ -66,6 +69,12 @@ export interface ScreenedPerson extends Born {
   readonly consultations: readonly Consultation[];
   /** Emergencies that were not pressed by mistake. */
   readonly emergencies?: readonly EmergencyFact[];
+  /** Short forms before sessions, newest first. */
+  readonly before?: readonly BeforeSession[];
+  /** Resting blood pressure, newest first. */
+  readonly pressures?: readonly BloodPressure[];
+  /** What those responsible for a child said, newest first. */
+  readonly consents?: readonly GuardianConsent[];
   /** Forms that were taken back, and not at once as a slip: what they said yes to still needs a professional's word. */
   readonly withdrawn?: readonly Screening[];
   readonly now: Date;
@@ -73,8 +82,6 @@ export interface ScreenedPerson extends Born {
 
 const ADULT_AGE = 18;
 const OLDER_AGE = 60;
-/** So soon after it was answered, a form that is taken back was a slip; later what it said yes to needs a professional's word. */
-export const SLIP_MINUTES = 10;
 /** Days after which the screening is asked again (professional judgement, from memory, no single source). */
 export const SCREENING_FRESH_DAYS = 180;
 
@@ -91,11 +98,15 @@ const RANK = { lock: 0, 'ask first': 1, stands: 2, note: 3 } as const;
  */
 export function screeningOutcome(
   screenings: readonly Screening[],
-  { consultations, emergencies = [], withdrawn = [], now, ...born }: ScreenedPerson,
+  { consultations, emergencies = [], before = [], pressures = [], consents = [], withdrawn = [], now, ...born }: ScreenedPerson,
 ): ScreeningOutcome {
   const [screening] = screenings;
   const caused = causes(screenings, withdrawn, consultations, born, now);
   addEmergencies(caused, emergencies, consultations);
+  addPressure(caused, pressures, now);
+  if (caused.has('minor') && !consentStands(consents, now)) caused.set('no-consent', { because: [], answers: [] });
+  for (const { id, because } of cautionsBeforeSession(before, screening?.takenAt, now))
+    caused.set(id, { because: [...because], answers: [] });
   const lifted: LiftedCaution[] = [];
   const cautions: CautionInForce[] = [];
   for (const [id, { because, answers }] of caused) {
@@ -194,6 +205,30 @@ function addEmergencies(
     entry.because.push({ code: 'emergency', signs, at });
     entry.answers.push({ questionId: null, side: 'whole', at });
   }
+}
+
+/**
+ * What a reading of the blood pressure adds, or takes: a high one is a caution, whatever the form says; a normal one of the last weeks
+ * shows that a known high pressure is under control.
+ */
+function addPressure(caused: Map<CautionId, Caused>, pressures: readonly BloodPressure[], now: Date): void {
+  const reading = pressureNow(pressures, now);
+  if (!reading) return;
+  const { level, systolic, diastolic, takenAt } = reading;
+  const cause: CautionCause = { code: 'pressure', systolic, diastolic, at: takenAt };
+  if (level !== 'normal') {
+    const id: CautionId = level === 'raised' ? 'raised-pressure' : 'very-high-pressure';
+    const entry = caused.get(id) ?? { because: [], answers: [] };
+    caused.set(id, entry);
+    entry.because.push(cause);
+    entry.answers.push({ questionId: null, side: 'whole', at: takenAt });
+    return;
+  }
+  const known = caused.get('raised-pressure');
+  // The pressure of the eye is not that of the arm.
+  if (!known || known.answers.some((a) => a.questionId !== 'raised-pressure') || known.answers.some((a) => a.at > takenAt)) return;
+  caused.delete('raised-pressure');
+  caused.set('controlled-pressure', { because: [...known.because, cause], answers: known.answers });
 }
 
 /** When the newest unbroken row of yes answers to a question began. */

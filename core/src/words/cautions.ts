@@ -1,5 +1,5 @@
 import { type CalendarDay, type Instant, longDay } from '../quantities/index.ts';
-import type { CautionCause, CautionId, CautionInForce, EmergencySign, LiftedCaution, Permit } from '../safety/index.ts';
+import type { BeforeQuestion, CautionCause, CautionId, CautionInForce, EmergencySign, LiftedCaution, Permit } from '../safety/index.ts';
 import { answerInWords } from './questions.ts';
 
 /** A caution's name and what it means for training. Wording defers to licensed professionals. */
@@ -126,6 +126,24 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, { readonly name: string; 
     name: 'Under 18',
     consequence: 'Growth plates: no fingertip and no one-armed loading, leans of at most 5 cm. A guardian’s consent is needed.',
   },
+  'no-consent': {
+    name: 'No guardian’s consent',
+    consequence: 'Nothing straining and no gate until whoever is responsible for the child has agreed; on the screening page.',
+  },
+  fever: {
+    name: 'Fever, or not yet 48 hours without',
+    consequence: 'No training at all until 48 hours without fever, then half for as many days as it lasted.',
+  },
+  'after-fever': { name: 'After a fever', consequence: 'Half of every dose and no efforts above 5, for as many days as it lasted.' },
+  'changed-since': {
+    name: 'A new medicine or an injury since the screening',
+    consequence: 'Nothing straining and no gate until the screening is answered anew.',
+  },
+  unfed: { name: 'Not eaten or drunk today', consequence: 'Eat and drink first; no efforts above 5 today.' },
+  'controlled-pressure': {
+    name: 'Raised blood pressure, under control',
+    consequence: 'Nothing head down until a doctor was asked; measured normal in the last four weeks.',
+  },
   'pain-now': { name: 'Pain before training', consequence: 'Report it as a symptom first, and look for the nearest position without it.' },
   'recent-surgery': {
     name: 'Operation within a year',
@@ -143,6 +161,15 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, { readonly name: string; 
     name: 'Medical hold',
     consequence: 'Nothing straining, no check of it and no gate until a doctor’s word says what is permitted.',
   },
+};
+
+/** The short form before a session: the question, and a yes as a fact. */
+export const BEFORE_SESSION_WORDS: Readonly<Record<BeforeQuestion, { readonly text: string; readonly fact: string }>> = {
+  pain: { text: 'Does anything hurt today?', fact: 'something hurts' },
+  fever: { text: 'Fever today, or in the last 48 hours?', fact: 'fever in the last 48 hours' },
+  medicine: { text: 'A new medicine since last time?', fact: 'a new medicine' },
+  injury: { text: 'An injury or a fall since last time?', fact: 'an injury or a fall' },
+  unfed: { text: 'Not eaten or drunk enough today?', fact: 'not eaten or drunk enough' },
 };
 
 /** What somebody sees or hears, in plain words. */
@@ -191,6 +218,12 @@ export function causeInWords(cause: CautionCause): string {
       return `born ${cause.on}`;
     case 'emergency':
       return `${cause.signs.map((s) => SIGN_WORDS[s].toLowerCase()).join(', ') || 'the emergency button'}, ${longDay(cause.at)}`;
+    case 'ill':
+      return `ill since ${dayOf(cause.since)}${cause.until ? `; until ${longDay(cause.until)}` : ', and not yet over'}`;
+    case 'before session':
+      return `${cause.told.map((q) => BEFORE_SESSION_WORDS[q].fact).join(', ')}, on ${longDay(cause.at)}`;
+    case 'pressure':
+      return `${cause.systolic}/${cause.diastolic} mmHg on ${longDay(cause.at)}`;
     case 'as written':
       return cause.text;
   }

@@ -7,7 +7,7 @@ export { responseInWords } from './response.ts';
 export { cleannessInWords, FEELING_WORDS } from './cleanness.ts';
 export { lockInWords } from './screening.ts';
 export { dueInWords, lapseInWords } from './today.ts';
-export { CAUTION_WORDS, causeInWords, cautionInWords, liftedInWords, permitInWords, SIGN_WORDS } from './cautions.ts';
+export { BEFORE_SESSION_WORDS, CAUTION_WORDS, causeInWords, cautionInWords, liftedInWords, permitInWords, SIGN_WORDS } from './cautions.ts';
 export { answerInWords, BEIGHTON_WORDS, GROUP_WORDS, laxityInWords, QUESTION_WORDS } from './questions.ts';
 export { closingProblemInWords, KIND_WORDS, placeInWords, stopSignInWords, symptomInWords } from './symptoms.ts';
 export { CLIMBS_WORDS, ladderFindingInWords } from './ladders.ts';

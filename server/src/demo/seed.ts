@@ -88,6 +88,13 @@ function live(story: Story, world: World): void {
   const traineeId = world.newId();
   world.services.trainees.save({ id: traineeId, revision: world.newId(), basedOn: null, ...story.profile });
   screening(traineeId, story, story.screening ?? {}, addHours(addWeeks(monday, -weeks), 9), world);
+  if (world.services.trainees.find(traineeId).screening.cautions.some((c) => c.id === 'minor'))
+    world.services.health.consent(traineeId, {
+      id: world.newId(),
+      role: 'parent',
+      givenOn: calendarDay(addWeeks(monday, -weeks)),
+      agreed: true,
+    });
   const measures = [...new Set(ladder.rungs.flatMap((r) => r.demands.map((d) => d.measureId)))];
   const life: Life = {
     story,

@@ -154,3 +154,74 @@ it('takes readings below zero where a check has them', async () => {
   const trials = [{ id: v7(), measureId: 'elbow-extension', side: 'left' as const, value: -6 }];
   expect(await bench.post(`${at}/checks`, { ...check, trials })).toMatchObject({ status: 201, body: { capacities: [{ value: -6 }] } });
 });
+
+describe('health besides the screening', () => {
+  const post = (path: string, body: object) => bench.post(`${at}/${path}`, { id: v7(), ...body });
+  const ids = async () => (await screenOf()).cautions.map((c) => c.id);
+
+  it('a fever locks until 48 hours after it, by its own days', async () => {
+    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
+    const since = calendarDay(addDays(bench.now(), -3));
+    expect(await post('before-session', { at: bench.now().toISOString(), yes: ['fever'], ill: { since } })).toMatchObject({
+      status: 201,
+      body: { before: [{ yes: ['fever'], ill: { since } }] },
+    });
+    expect(await ids()).toEqual(['fever']);
+    expect((await unmet()).join(' ')).toContain('Fever, or not yet 48 hours without');
+    bench.passDays(5);
+    await post('before-session', { at: bench.now().toISOString(), yes: [] });
+    expect(await ids()).toEqual(['after-fever']);
+    // Ill for six days: half for as many.
+    bench.passDays(6.1);
+    expect(await ids()).toEqual([]);
+  });
+
+  it('an injury since then is asked about in the screening before anything strains', async () => {
+    await bench.post(`${at}/screenings`, screeningDto(bench.now()));
+    await post('before-session', { at: bench.now().toISOString(), yes: ['injury'] });
+    expect(await ids()).toEqual(['changed-since']);
+    bench.passDays(0.1);
+    const { current } = (await bench.get(`${at}/screenings`)).body as ScreeningsReply;
+    await bench.post(`${at}/screenings`, { ...screeningDto(bench.now()), basedOn: current?.id ?? null });
+    expect(await ids()).toEqual([]);
+  });
+
+  it.each([
+    ['before-session', { at: '2026-11-24T09:00:00.000Z', yes: ['fever'] }, 'Say since which day there was a fever.'],
+    [
+      'before-session',
+      { at: '2026-11-24T09:00:00.000Z', yes: [], ill: { since: '2026-11-20' } },
+      'Days of illness go with a yes to fever.',
+    ],
+    ['before-session', { at: '2030-11-24T09:00:00.000Z', yes: [] }, 'in the future'],
+    ['before-session', { at: '2026-11-24T09:00:00.000Z', yes: ['cough'] }, 'The questions are'],
+    ['blood-pressures', { takenAt: '2026-11-24T09:00:00.000Z', systolic: 90, diastolic: 120 }, 'lower figure lies below'],
+    ['blood-pressures', { takenAt: '2026-11-24T09:00:00.000Z', systolic: 12, diastolic: 8 }, 'whole number from 60 to 260 mmHg'],
+    ['consents', { role: 'neighbour', givenOn: '2026-11-20', agreed: true }, 'Say who by role'],
+    ['consents', { role: 'parent', givenOn: '2031-11-20', agreed: true }, 'in the future'],
+  ])('%s refuses %j and keeps nothing', async (path, body, sentence) => {
+    const { status, body: problem } = await post(path, body);
+    expect([status, JSON.stringify(problem)]).toEqual([422, expect.stringContaining(sentence)]);
+    expect(((await bench.get(`${at}/screenings`)).body as ScreeningsReply).health).toEqual({ before: [], pressures: [], consents: [] });
+  });
+
+  it('a reading and a consent count in every list', async () => {
+    const child = traineeDto({ birthYear: 2014 });
+    await bench.post('/api/trainees', child);
+    const of = async () =>
+      ((await bench.get(`/api/trainees/${child.id}`)).body as TraineeReply).screening.cautions
+        .map((c) => c.id)
+        .filter((id) => id !== 'unscreened');
+    expect(await of()).toEqual(['no-consent', 'minor']);
+    await bench.post(`/api/trainees/${child.id}/consents`, { id: v7(), role: 'guardian', givenOn: calendarDay(bench.now()), agreed: true });
+    await bench.post(`/api/trainees/${child.id}/blood-pressures`, {
+      id: v7(),
+      takenAt: bench.now().toISOString(),
+      systolic: 150,
+      diastolic: 80,
+    });
+    expect((await of()).sort()).toEqual(['minor', 'raised-pressure']);
+    const list = (await bench.get('/api/caseload')).body as { id: string; cautions?: unknown }[];
+    expect(list.some((r) => r.id === child.id)).toBe(true);
+  });
+});

@@ -1,6 +1,13 @@
-import type { ConsultationDto, ConsultationReply, ScreeningDto, ScreeningReply, ScreeningsReply } from '@myokinet/core/contracts';
+import type {
+  ConsultationDto,
+  ConsultationReply,
+  HealthReply,
+  ScreeningDto,
+  ScreeningReply,
+  ScreeningsReply,
+} from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Born, type Instant, instant } from '@myokinet/core/quantities';
+import { type Born, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import {
   type EmergencyFact,
   type Permit,
@@ -8,11 +15,13 @@ import {
   type ScreeningOutcome,
   screeningOutcome,
   SLIP_MINUTES,
+  withoutSlips,
 } from '@myokinet/core/safety';
 import type { EmergencyStore } from '../emergencies/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
+import type { HealthStore } from './healthStore.ts';
 import * as sql from './statements.ts';
 
 type ScreeningRow = Omit<ScreeningReply, 'answers' | 'beighton'> & { traineeId: string; answers: string; beighton: string | null };
@@ -34,9 +43,10 @@ interface Facts {
   readonly withdrawn: readonly ScreeningRow[];
   readonly consultations: readonly ConsultationRow[];
   readonly happened: readonly EmergencyFact[];
+  readonly health: HealthReply;
 }
 
-export function screeningStore(context: Context, emergencies: EmergencyStore) {
+export function screeningStore(context: Context, emergencies: EmergencyStore, health: HealthStore) {
   const { db, who, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
   const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.SCREENINGS_OF_TRAINEE);
@@ -52,7 +62,7 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
 
   const outcome = (
     { birthYear, birthDate }: Person,
-    { screenings, withdrawn, consultations, happened }: Facts,
+    { screenings, withdrawn, consultations, happened, health }: Facts,
     moment = now(),
   ): ScreeningOutcome =>
     screeningOutcome(screenings.map(screeningReply), {
@@ -61,6 +71,9 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
       birthDate: birthDate ?? null,
       consultations: consultations.map(consultationReply),
       emergencies: happened.filter((e) => e.at <= instant(moment)),
+      before: withoutSlips(health.before).filter((f) => f.at <= instant(moment)),
+      pressures: health.pressures.filter((p) => p.takenAt <= instant(moment)),
+      consents: health.consents.filter((c) => c.givenOn <= calendarDay(moment)),
       now: moment,
     });
 
@@ -69,6 +82,7 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
     withdrawn: withdrawnOf.all({ traineeId, ...slip }),
     consultations: consultationsOf.all({ traineeId }),
     happened: emergencies.factsOf(traineeId),
+    health: health.of(traineeId),
   });
 
   function mustExist(traineeId: string): void {
@@ -82,6 +96,7 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
       ...(current ? { current } : {}),
       earlier,
       consultations: consultationsOf.all({ traineeId }).map(consultationReply),
+      health: health.of(traineeId),
     };
   }
 
@@ -93,10 +108,14 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
     /** The outcome as it was at a moment, by the answers and consultations that count today. */
     outcomeAt(person: Person, moment: Date): ScreeningOutcome {
       const until = instant(moment);
-      const { screenings, withdrawn, consultations, happened } = factsOf(person.id);
+      const { screenings, withdrawn, consultations, happened, health: known } = factsOf(person.id);
       const then = (rows: readonly ScreeningRow[]) => rows.filter((s) => s.takenAt <= until);
       const heard = consultations.filter((c) => c.recordedAt <= until);
-      return outcome(person, { screenings: then(screenings), withdrawn: then(withdrawn), consultations: heard, happened }, moment);
+      return outcome(
+        person,
+        { screenings: then(screenings), withdrawn: then(withdrawn), consultations: heard, happened, health: known },
+        moment,
+      );
     },
 
     /** The outcome of everybody in the studio, gathered once. */
@@ -106,12 +125,14 @@ export function screeningStore(context: Context, emergencies: EmergencyStore) {
       const withdrawn = byTrainee(withdrawnOfStudio.all({ studioId: who.studioId, ...slip }));
       const consultations = groupRows(consultationsOfStudio.all({ studioId: who.studioId }), (k) => k.traineeId);
       const happened = emergencies.factsOfStudio();
+      const healthOf = health.ofStudio();
       return (person) =>
         outcome(person, {
           screenings: screenings.get(person.id) ?? [],
           withdrawn: withdrawn.get(person.id) ?? [],
           consultations: consultations.get(person.id) ?? [],
           happened: happened(person.id),
+          health: healthOf(person.id),
         });
     },
 

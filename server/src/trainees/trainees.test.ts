@@ -58,7 +58,9 @@ describe('a trainee', () => {
   it('under 18 carries the caution by itself, and only while it lasts', async () => {
     const dto = traineeDto({ birthYear: 2009 });
     expect(await bench.post('/api/trainees', dto)).toMatchObject({
-      body: { screening: { cautions: [{ id: 'unscreened' }, { id: 'minor', because: [{ code: 'born', on: '2009' }] }] } },
+      body: {
+        screening: { cautions: [{ id: 'unscreened' }, { id: 'no-consent' }, { id: 'minor', because: [{ code: 'born', on: '2009' }] }] },
+      },
     });
     bench.passDays(2 * 366);
     expect(await bench.get(`/api/trainees/${dto.id}`)).toMatchObject({ body: { screening: { cautions: [{ id: 'unscreened' }] } } });
@@ -70,7 +72,7 @@ describe('a trainee', () => {
     const cautions = async (dto: ReturnType<typeof traineeDto>) =>
       ((await bench.post('/api/trainees', dto)).body as { screening: { cautions: { id: string }[] } }).screening.cautions.map((c) => c.id);
     expect(await cautions(born('2008-11-20'))).toEqual(['unscreened']);
-    expect(await cautions(born('2008-12-20'))).toEqual(['unscreened', 'minor']);
+    expect(await cautions(born('2008-12-20'))).toEqual(['unscreened', 'no-consent', 'minor']);
     expect(await bench.post('/api/trainees', born('2007-12-20'))).toMatchObject({
       status: 422,
       body: { fields: [{ field: '/birthDate' }] },

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { NewVersion } from './NewVersion.tsx';
 import { sendWaitingEmergencies } from '../features/emergency/index.ts';
+import { sendWaitingForms } from '../features/screening/index.ts';
 import { useOutbox } from '../client/useOutbox.ts';
 import { sendWaiting } from '../features/floor/index.ts';
 import { BinNote } from './BinNote.tsx';
@@ -26,6 +27,7 @@ export function Shell() {
   useShortcuts(setOpen);
   useOutbox(sendWaiting);
   useOutbox(sendWaitingEmergencies);
+  useOutbox(sendWaitingForms);
   return (
     <div className="group flex min-h-screen flex-col">
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">

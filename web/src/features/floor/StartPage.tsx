@@ -5,7 +5,7 @@ import { schoolsOf } from '@myokinet/core/schools';
 import { lockInWords } from '@myokinet/core/words';
 import { format, parseISO } from 'date-fns';
 import { Play } from 'lucide-react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Problem } from '../../client/problem.ts';
@@ -14,6 +14,7 @@ import { useFloorRunsQuery } from './endpoints.ts';
 import { usePlansQuery } from '../plan/index.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
 import { useRecordQuery } from '../record/index.ts';
+import { BeforeSession, type ReadyToStart } from '../screening/index.ts';
 import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -42,6 +43,8 @@ export function StartPage() {
   const runs = useFloorRunsQuery(trainee.id, { refetchOnMountOrArgChange: true });
   const today = useTodayQuery();
   const [others, setOthers] = useState<readonly string[]>([]);
+  const [asked, setAsked] = useState<Readonly<Record<string, ReadyToStart>>>({});
+  const onState = useCallback((id: string, state: ReadyToStart) => setAsked((all) => ({ ...all, [id]: state })), []);
   const [starting, setStarting] = useState(false);
   const [problem, setProblem] = useState<Problem | undefined>();
 
@@ -65,13 +68,22 @@ export function StartPage() {
   const unreadable = runs.data.flatMap((r) => r.unreadable ?? []);
   const holds = [
     ...readiness.data.stopSigns.filter((s) => !s.closure).map((s) => s.reason),
-    ...trainee.screening.locks.map((lock) => lockInWords(lock, now)),
+    // A fever closes everything, and is said where it was asked about.
+    ...trainee.screening.locks
+      .filter((lock) => lock.code !== 'caution' || lock.caution.id !== 'fever' || asked[trainee.id] !== 'wait')
+      .map((lock) => lockInWords(lock, now)),
   ];
   const closed = (chosen?.session.items ?? [])
     .map((i) => library.asPlanned(i))
     .filter((d) => exclusionByCaution(d, trainee.screening.cautions))
     .map((d) => d.name);
   const company = (today.data ?? []).filter((t) => t.kind === 'session' && t.traineeId !== trainee.id);
+
+  const people = [
+    { traineeId: trainee.id, name: trainee.name },
+    ...company.filter((t) => others.includes(t.traineeId)).map(({ traineeId, name }) => ({ traineeId, name })),
+  ];
+  const stillToAsk = people.filter((p) => asked[p.traineeId] !== 'go');
 
   const start = async () => {
     if (!chosen) return;
@@ -160,12 +172,15 @@ export function StartPage() {
                 {reason} Whatever strains stays closed.
               </p>
             ))}
-            {closed.length > 0 && (
+            {closed.length > 0 && asked[trainee.id] !== 'wait' && (
               <p className="mt-1 border-s-4 border-error ps-3 text-sm">
                 Closed in this session by a caution: {closed.join(' · ')}. The rest is run.
               </p>
             )}
-            <ul className="mt-1 list-disc ps-5">
+            {people.map(({ traineeId, name }) => (
+              <BeforeSession key={traineeId} {...{ traineeId, name, onState }} />
+            ))}
+            <ul className="mt-2 list-disc ps-5">
               {safetyChecks(chosen.session.items.map((i) => library.asPlanned(i))).map((line) => (
                 <li key={line}>{line}</li>
               ))}
@@ -182,7 +197,12 @@ export function StartPage() {
               This session is on record already. Run once more, it becomes a session of its own.
             </p>
           )}
-          <button type="button" className="btn btn-primary btn-lg mt-4 max-sm:w-full" disabled={starting} onClick={() => void start()}>
+          <button
+            type="button"
+            className="btn btn-primary btn-lg mt-4 max-sm:w-full"
+            disabled={starting || stillToAsk.length > 0}
+            onClick={() => void start()}
+          >
             <Play size={20} aria-hidden />
             {starting
               ? 'Getting it ready…'
@@ -192,6 +212,12 @@ export function StartPage() {
                   ? `Start with ${others.length + 1} trainees`
                   : 'Start'}
           </button>
+          {stillToAsk.length > 0 && (
+            <p className="mt-1 text-sm" role="status">
+              {stillToAsk.map((p) => p.name).join(', ')}:{' '}
+              {stillToAsk.some((p) => asked[p.traineeId] === 'wait') ? 'see above.' : 'ask first.'}
+            </p>
+          )}
           <p className="aside mt-2 text-sm">
             Everything the session needs comes onto this device; from then on it runs without the server.{' '}
             <Link className="link" to="../session" relative="path">

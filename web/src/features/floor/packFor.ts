@@ -1,5 +1,7 @@
 import type { FloorHead } from '@myokinet/core/floor';
+import { halvedDose } from '@myokinet/core/planning';
 import { instant } from '@myokinet/core/quantities';
+import { isHalved } from '@myokinet/core/safety';
 import type { Schools } from '@myokinet/core/schools';
 import { type Problem, problemFrom } from '../../client/problem.ts';
 import type { Dispatch } from '../../client/store.ts';
@@ -40,7 +42,8 @@ export async function packFor(
   return {
     pack: {
       id: head.id,
-      head,
+      // The day's form has been heard by now: after an illness everything is halved.
+      head: isHalved(trainee.data.screening.cautions) ? { ...head, items: head.items.map(halvedDose) } : head,
       trainee: trainee.data,
       content: library.data.content,
       schools: { ...schools.data.schools, ...own, progress: head.progress },

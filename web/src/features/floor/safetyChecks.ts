@@ -19,6 +19,5 @@ export function safetyChecks(drills: readonly Pick<Drill, 'equipment' | 'positio
     ...(drills.some((d) => d.position === 'inverted')
       ? ['A spotter stands by for inversions, and a cushion lies where a fall frightens.']
       : []),
-    'How is everybody today: anything that aches before it begins is reported first.',
   ];
 }

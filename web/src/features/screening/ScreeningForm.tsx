@@ -9,6 +9,7 @@ import {
   SCREENING_FRESH_DAYS,
   screeningOutcome,
   type ScreeningOutcome,
+  withoutSlips,
 } from '@myokinet/core/safety';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -41,7 +42,14 @@ export function ScreeningForm({ screening, children }: ScreenFormProps) {
   const outcome = unsaved
     ? screeningOutcome(
         [{ takenAt: instant(now), answers, beighton: value.beighton }, ...(current ? [current] : []), ...screening.earlier],
-        { birthYear: trainee.birthYear, birthDate: trainee.birthDate ?? null, consultations, now },
+        {
+          birthYear: trainee.birthYear,
+          birthDate: trainee.birthDate ?? null,
+          consultations,
+          ...screening.health,
+          before: withoutSlips(screening.health.before),
+          now,
+        },
       )
     : trainee.screening;
 

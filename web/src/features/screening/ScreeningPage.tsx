@@ -4,6 +4,7 @@ import { Waiting } from '../../kit/Waiting.tsx';
 import { useScreeningsQuery } from './endpoints.ts';
 import { TakeBack } from '../record/index.ts';
 import { useCurrentTrainee } from '../trainee/index.ts';
+import { Health } from './Health.tsx';
 import { LastingPains } from './LastingPains.tsx';
 import { Consequences } from './Consequences.tsx';
 import { ScreeningForm } from './ScreeningForm.tsx';
@@ -20,6 +21,7 @@ export function ScreeningPage() {
         <>
           <Consequences outcome={outcome} screening={data} unsaved={unsaved} />
           {data.current && !unsaved && <TakeBack traineeId={trainee.id} kind="screening" factId={data.current.id} what="this screening" />}
+          <Health health={data.health} />
           <LastingPains />
           {data.earlier.length > 0 && (
             <details className="mt-4 text-sm">

@@ -1,4 +1,14 @@
-import type { ConsultationDto, LastingPainDto, LastingPainReply, ScreeningDto, ScreeningsReply } from '@myokinet/core/contracts';
+import type {
+  BeforeSessionDto,
+  BloodPressureDto,
+  ConsultationDto,
+  GuardianConsentDto,
+  HealthReply,
+  LastingPainDto,
+  LastingPainReply,
+  ScreeningDto,
+  ScreeningsReply,
+} from '@myokinet/core/contracts';
 import { type About, api } from '../../client/api.ts';
 import { rests, stales } from '../../client/stale.ts';
 
@@ -21,6 +31,18 @@ const endpoints = api.injectEndpoints({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/lasting-pains`, method: 'POST', body }),
       invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
     }),
+    recordBeforeSession: build.mutation<HealthReply, About<BeforeSessionDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/before-session`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
+    }),
+    recordBloodPressure: build.mutation<HealthReply, About<BloodPressureDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/blood-pressures`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
+    }),
+    recordConsent: build.mutation<HealthReply, About<GuardianConsentDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/consents`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
+    }),
     recordConsultation: build.mutation<ScreeningsReply, About<ConsultationDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/consultations`, method: 'POST', body }),
       invalidatesTags: (_r, error, { traineeId }) => stales('screening', traineeId, error),
@@ -28,4 +50,15 @@ const endpoints = api.injectEndpoints({
   }),
 });
 
-export const { useScreeningsQuery, useRecordScreeningMutation, useRecordConsultationMutation, useRecordLastingPainMutation } = endpoints;
+/** What is asked outside the hooks. */
+export const screeningEndpoints = endpoints.endpoints;
+
+export const {
+  useScreeningsQuery,
+  useRecordScreeningMutation,
+  useRecordConsultationMutation,
+  useRecordLastingPainMutation,
+  useRecordBeforeSessionMutation,
+  useRecordBloodPressureMutation,
+  useRecordConsentMutation,
+} = endpoints;

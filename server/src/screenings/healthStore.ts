@@ -1,0 +1,105 @@
+import type {
+  BeforeSessionDto,
+  BeforeSessionReply,
+  BloodPressureDto,
+  BloodPressureReply,
+  GuardianConsentDto,
+  GuardianConsentReply,
+  HealthReply,
+} from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import { groupRows } from '../database/groupRows.ts';
+import * as sql from './healthStatements.ts';
+import { TRAINEE_OF_STUDIO } from './statements.ts';
+
+interface OfTrainee {
+  readonly traineeId: string;
+}
+type FormRow = OfTrainee &
+  Omit<BeforeSessionReply, 'yes' | 'ill'> & { yes: string; illSince: CalendarDay | null; clearSince: Instant | null };
+type PressureRow = OfTrainee & BloodPressureReply;
+type ConsentRow = OfTrainee & Omit<GuardianConsentReply, 'agreed'> & { agreed: 0 | 1 };
+
+/** Short forms before sessions, blood pressure, and guardians' consents. */
+export function healthStore(context: Context) {
+  const { db, who, now } = context;
+  const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(TRAINEE_OF_STUDIO);
+  const formsOf = db.prepare<{ traineeId: string }, FormRow>(sql.FORMS_OF_TRAINEE);
+  const formsOfStudio = db.prepare<{ studioId: string }, FormRow>(sql.FORMS_OF_STUDIO);
+  const pressuresOf = db.prepare<{ traineeId: string }, PressureRow>(sql.PRESSURES_OF_TRAINEE);
+  const pressuresOfStudio = db.prepare<{ studioId: string }, PressureRow>(sql.PRESSURES_OF_STUDIO);
+  const consentsOf = db.prepare<{ traineeId: string }, ConsentRow>(sql.CONSENTS_OF_TRAINEE);
+  const consentsOfStudio = db.prepare<{ studioId: string }, ConsentRow>(sql.CONSENTS_OF_STUDIO);
+  const insertForm = db.prepare(sql.INSERT_FORM);
+  const insertPressure = db.prepare(sql.INSERT_PRESSURE);
+  const insertConsent = db.prepare(sql.INSERT_CONSENT);
+
+  const of = (traineeId: string): HealthReply => ({
+    before: formsOf.all({ traineeId }).map(formReply),
+    pressures: pressuresOf.all({ traineeId }).map(plain),
+    consents: consentsOf.all({ traineeId }).map(consentReply),
+  });
+
+  function record(traineeId: string, dto: { readonly id: string }, insert: (head: object) => void): HealthReply {
+    if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
+    acceptOnce(context, dto.id, { traineeId, dto }, () =>
+      insert({ traineeId, studioId: who.studioId, coachId: who.coachId, recordedAt: instant(now()) }),
+    );
+    return of(traineeId);
+  }
+
+  return {
+    of,
+
+    /** Of everybody in the studio, gathered once. */
+    ofStudio(): (traineeId: string) => HealthReply {
+      const { studioId } = who;
+      const [forms, pressures, consents] = [
+        groupRows(formsOfStudio.all({ studioId }), (r) => r.traineeId),
+        groupRows(pressuresOfStudio.all({ studioId }), (r) => r.traineeId),
+        groupRows(consentsOfStudio.all({ studioId }), (r) => r.traineeId),
+      ];
+      return (id) => ({
+        before: (forms.get(id) ?? []).map(formReply),
+        pressures: (pressures.get(id) ?? []).map(plain),
+        consents: (consents.get(id) ?? []).map(consentReply),
+      });
+    },
+
+    beforeSession: (traineeId: string, dto: BeforeSessionDto): HealthReply =>
+      record(traineeId, dto, (head) =>
+        insertForm.run({
+          ...head,
+          ...{ id: dto.id, at: dto.at, yes: JSON.stringify(dto.yes) },
+          ...{ illSince: dto.ill?.since ?? null, clearSince: dto.ill?.clearSince ?? null },
+        }),
+      ),
+
+    bloodPressure: (traineeId: string, dto: BloodPressureDto): HealthReply =>
+      record(traineeId, dto, (head) => insertPressure.run({ ...head, ...dto })),
+
+    consent: (traineeId: string, dto: GuardianConsentDto): HealthReply =>
+      record(traineeId, dto, (head) => insertConsent.run({ ...head, ...dto, agreed: dto.agreed ? 1 : 0 })),
+  };
+}
+
+export type HealthStore = ReturnType<typeof healthStore>;
+
+function plain<T extends OfTrainee>({ traineeId: _, ...row }: T): Omit<T, 'traineeId'> {
+  return row;
+}
+
+function formReply({ traineeId: _, yes, illSince, clearSince, ...row }: FormRow): BeforeSessionReply {
+  return {
+    ...row,
+    yes: JSON.parse(yes) as BeforeSessionReply['yes'],
+    ...(illSince ? { ill: { since: illSince, ...(clearSince ? { clearSince } : {}) } } : {}),
+  };
+}
+
+function consentReply({ traineeId: _, agreed, ...row }: ConsentRow): GuardianConsentReply {
+  return { ...row, agreed: agreed === 1 };
+}

@@ -1,0 +1,48 @@
+import type { Dispatch } from './store.ts';
+
+/** What this browser keeps under a key; whatever it refuses to keep must not stand in anybody's way. */
+export function readKept<T>(key: string, otherwise: T): T {
+  try {
+    return (JSON.parse(localStorage.getItem(key) ?? 'null') as T | null) ?? otherwise;
+  } catch {
+    return otherwise;
+  }
+}
+
+export function keep(key: string, value: unknown): void {
+  try {
+    localStorage.setItem(key, JSON.stringify(value));
+  } catch {
+    // The page still shows what it shows.
+  }
+}
+
+/** A write that the server has not got yet. */
+interface Write {
+  readonly body: { readonly id: string };
+}
+
+/** Refused for what it says; anything else (no answer, a server in trouble) is tried again. */
+function isRefusal(error: unknown): boolean {
+  const { status } = error as { readonly status?: unknown };
+  return typeof status === 'number' && status >= 400 && status < 500;
+}
+
+/** Writes that wait on this device until the server has them; what it refuses is not asked again. */
+export function waitingWrites<T extends Write>(key: string, send: (dispatch: Dispatch, item: T) => Promise<{ readonly error?: unknown }>) {
+  const all = (): readonly T[] => readKept<readonly T[]>(key, []);
+  return {
+    all,
+    keep: (item: T): void => keep(key, [...all(), item]),
+    async sendAll({ dispatch }: { readonly dispatch: Dispatch }): Promise<void> {
+      for (const item of all()) {
+        const { error } = await send(dispatch, item);
+        if (error && !isRefusal(error)) return;
+        keep(
+          key,
+          all().filter((w) => w.body.id !== item.body.id),
+        );
+      }
+    },
+  };
+}

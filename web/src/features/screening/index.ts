@@ -1,0 +1,2 @@
+export { BeforeSession, type ReadyToStart } from './BeforeSession.tsx';
+export { sendWaitingForms } from './beforeSessionHere.ts';
