@@ -161,8 +161,9 @@ describe('customary doses (common practice, no source)', () => {
     expect(library.drill(id).dose).toMatchObject({ unit, min, max, sets, perSide }),
   );
 
-  it('stand in the order of a session: wrists first, long holds last', () =>
+  it('stand in the order of a session: pulse before wrists, long holds last', () =>
     expect(PHASES).toEqual([
+      'pulse',
       'wrists and forearms',
       'warm-up',
       'active mobility',

@@ -8,6 +8,7 @@ import type { FaultId } from './fault.ts';
 
 /** Parts of a session, in the order in which they are done. */
 export const PHASES = [
+  'pulse',
   'wrists and forearms',
   'warm-up',
   'active mobility',

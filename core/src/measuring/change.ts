@@ -77,20 +77,49 @@ export interface SideDifference {
 /** Share of the larger side that two sides may differ by, where nobody set less. */
 export const ALLOWED_SIDE_SHARE = 0.1;
 
+/** How far two sides may differ where a figure says more than a share does (professional judgement, from memory). */
+const SIDE_LIMITS: Readonly<Record<string, { readonly amount: number } | { readonly share: number }>> = {
+  ...Object.fromEntries(
+    [
+      'shoulder-flexion',
+      'shoulder-flexion-passive',
+      'shoulder-extension',
+      'shoulder-abduction',
+      'shoulder-internal-rotation',
+      'shoulder-external-rotation',
+      'scaption',
+      'horizontal-adduction',
+    ].map((id) => [id, { amount: 10 }]),
+  ),
+  ...Object.fromEntries(
+    ['wrist-extension', 'wrist-flexion', 'wrist-extension-loaded', 'radial-deviation', 'ulnar-deviation', 'pronation', 'supination'].map(
+      (id) => [id, { amount: 8 }],
+    ),
+  ),
+  grip: { share: 0.15 },
+};
+
 /**
- * Left against right: alike when they differ by no more than 10 % of the larger, or by no more than
- * what the checks can detect, whichever is more (common practice, no source). Levels, which have no
- * error band, are alike within one step (project default).
+ * Left against right: alike when they differ by no more than 10° at the shoulder, 8° at wrist and forearm, 15% of grip, and else 10 % of
+ * the larger; or by no more than what the checks can detect, whichever is more. Levels, which have no error band, are alike within one
+ * step (project default).
  *
- * @param share of the larger side that they may differ by
+ * @param share of the larger side that they may differ by; a studio that sets less than the usual tenth has every limit that much smaller
  * @throws Refusal `measure-mismatch`
- * @example sideDifference(left148, right165).alike // false: 17° apart, 16.5° allowed
+ * @example sideDifference(left150, right165).alike // shoulder flexion: false, 15° apart, 10° allowed
  */
 export function sideDifference(left: Capacity, right: Capacity, share = ALLOWED_SIDE_SHARE): SideDifference {
   const larger = Math.max(left.value, right.value);
   const smaller = Math.min(left.value, right.value);
   const oneStep = left.band === 0 && right.band === 0 ? 1 : 0;
-  const allowed = Math.max(share * larger, minimalDetectableChange(left, right), oneStep) as Amount;
+  const allowed = Math.max(limitOf(left.measureId, larger, share), minimalDetectableChange(left, right), oneStep) as Amount;
   const difference = (larger - smaller) as Amount;
   return { difference, weakerPercent: larger <= 0 ? 100 : Math.max(0, (100 * smaller) / larger), allowed, alike: difference <= allowed };
+}
+
+function limitOf(measureId: string, larger: number, share: number): number {
+  const own = SIDE_LIMITS[measureId];
+  if (!own) return share * larger;
+  const stricter = Math.min(1, share / ALLOWED_SIDE_SHARE);
+  return stricter * ('amount' in own ? own.amount : own.share * larger);
 }

@@ -6,6 +6,8 @@ const BY_WORDS: Readonly<Record<ShownBy, string>> = {
   work: 'was carried clean in the last weeks',
   rung: 'is what the signed rung puts there',
   entry: 'is where anybody begins',
+  growth: 'is ten points more than an arm carried in the last weeks',
+  beginner: 'is the most in the first four weeks',
 };
 
 /**
@@ -20,9 +22,12 @@ export function beyondInWords(
 ): string {
   const after = shown.afterDays === undefined ? '' : `, and less for ${shown.afterDays} days without load`;
   const check = LOAD_CHECKS[direction];
-  const first = hasMeasure(check) ? ` Check “${measure(check).name}” first.` : '';
+  const first = WAITS.includes(shown.by) || !hasMeasure(check) ? '' : ` Check “${measure(check).name}” first.`;
   return `Puts ${percent(perArm)} of body weight on an arm; ${percent(shown.perArm)} ${BY_WORDS[shown.by]}${after}.${first}`;
 }
+
+/** What no check opens, only time. */
+const WAITS: readonly ShownBy[] = ['growth', 'beginner'];
 
 const percent = (share: number) => `${Math.round(share * 100)}%`;
 
@@ -40,12 +45,12 @@ export function heldBack(
 ): readonly string[] {
   return DIRECTIONS.flatMap((direction) => {
     const { by, afterDays, perArm } = shown[direction];
-    if (by !== 'entry' && afterDays === undefined) return [];
+    if (by !== 'entry' && !WAITS.includes(by) && afterDays === undefined) return [];
     const waiting = drills.filter((d) => !d.rung && beyondShown(d, shown)?.direction === direction).length;
     if (waiting === 0) return [];
-    const why = by === 'entry' ? 'which is where anybody begins' : `less for ${afterDays ?? 0} days without load`;
+    const why = by === 'entry' || WAITS.includes(by) ? `which ${BY_WORDS[by]}` : `less for ${afterDays ?? 0} days without load`;
     const check = LOAD_CHECKS[direction];
-    const first = hasMeasure(check) ? ` Check “${measure(check).name}”.` : '';
+    const first = WAITS.includes(by) || !hasMeasure(check) ? '' : ` Check “${measure(check).name}”.`;
     return [
       `${DIRECTION_WORDS[direction]} stays at ${percent(perArm)} of body weight on an arm, ${why}: ${waiting} ${waiting === 1 ? 'drill waits' : 'drills wait'}.${first}`,
     ];

@@ -33,6 +33,13 @@ export interface SessionBrief extends FrameBrief {
 
 /** Warm-up in all, before loaded work (common practice, no source); unloaded mobility needs less (project default). */
 export const WARM_UP_SECONDS = { loaded: 600, mobility: 180 } as const;
+/** From 60 on before loaded work (professional judgement, from memory). */
+const LONGER_WARM_UP_SECONDS = 900;
+
+/** How long the warm-up of a session is, in seconds. */
+export function warmUpSeconds(kind: FrameBrief['kind'], cautions: readonly Pick<CautionInForce, 'id'>[]): number {
+  return kind === 'loaded' && cautions.some(({ id }) => id === 'from-60') ? LONGER_WARM_UP_SECONDS : WARM_UP_SECONDS[kind];
+}
 
 /** How many drills of a phase one session holds at most (project default: a session stays readable). */
 export const MOST_PER_PHASE: Partial<Record<Phase, number>> = {
@@ -56,17 +63,24 @@ export function frame({ kind, allowed, needs, cautions, stretching, form }: Fram
   // The sort is stable: what serves nothing in particular keeps its customary place.
   const wrists = allowed.filter((d) => d.phase === 'wrists and forearms').sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
   const warmUps = allowed.filter((d) => d.phase === 'warm-up');
+  // Four minutes of pulse come before anything bears on a wrist.
+  const pulse = allowed.filter((d) => d.phase === 'pulse').slice(0, 1);
   const openers: Drill[] =
-    kind === 'mobility' ? wrists : wrists.flatMap((w, i) => [w, ...warmUps.slice(i, i + 1)]).concat(warmUps.slice(wrists.length));
+    kind === 'mobility'
+      ? wrists
+      : [...pulse, ...wrists.flatMap((w, i) => [w, ...warmUps.slice(i, i + 1)]), ...warmUps.slice(wrists.length)];
   const items: ComposedItem[] = [];
   const add = (drill: Drill, why: string) => items.push(asItem(drill, usualDose(drill, cautions), why, cautions));
   let seconds = 0;
   for (const drill of openers) {
-    if (seconds >= WARM_UP_SECONDS[kind]) break;
+    if (seconds >= warmUpSeconds(kind, cautions)) break;
     const dose = usualDose(drill, cautions);
     const { perSet, once } = itemSeconds(drill, dose, form);
     seconds += dose.sets * perSet + once;
-    const why = kind === 'loaded' ? 'Warm-up: at least 10 minutes before any load.' : 'Wrists and forearms first, as in every session.';
+    const why =
+      kind === 'loaded'
+        ? `Warm-up: at least ${warmUpSeconds(kind, cautions) / 60} minutes before any load.`
+        : 'Wrists and forearms first, as in every session.';
     add(drill, why);
   }
   const passive = (d: Drill) => d.phase === 'cool-down' && d.quality === 'mobility passive';

@@ -22,7 +22,7 @@ export const PLACES = { gym: 'Gym', home: 'Home', deck: 'Deck' } as const;
 export type Place = keyof typeof PLACES;
 
 /** Phases that open and close every session whatever it is for: they make ready, and do not progress. */
-export const FRAME_PHASES: readonly Phase[] = ['wrists and forearms', 'warm-up', 'cool-down'];
+export const FRAME_PHASES: readonly Phase[] = ['pulse', 'wrists and forearms', 'warm-up', 'cool-down'];
 
 /** How the drills of a session follow each other. */
 export const SESSION_FORMS = {

@@ -60,13 +60,15 @@ export function plannerFacts(
 ): PlannerFacts {
   const since = instant(addDays(now, -DID_WELL_DAYS));
   const didWell = [...new Set(recent.filter((s) => s.clean && s.performedAt >= since).flatMap((s) => s.drillIds))];
+  const weeksIn = firstAt ? Math.floor(daysBetween(firstAt, now) / DAYS_PER_WEEK) : 0;
+  const recentDrills = [...new Set(recent.flatMap((s) => s.drillIds))];
   return {
-    weeksIn: firstAt ? Math.floor(daysBetween(firstAt, now) / DAYS_PER_WEEK) : 0,
+    weeksIn,
     knownDrills,
     didWell,
     weekDoses: weekDoses(recent),
     lastLoaded: lastLoaded(recent, library),
-    shown: shownOf({ ...shown, library, didWell, massKg, now }),
+    shown: shownOf({ ...shown, library, didWell, massKg, recentDrills, weeksIn, now }),
   };
 }
 

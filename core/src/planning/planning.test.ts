@@ -105,7 +105,9 @@ describe('a proposal', () => {
 
   it('warms up for ten minutes before load, and ends with a cool-down', () => {
     for (const s of proposal.sessions.filter((x) => isLoadedSession(x.items, library))) {
-      const opening = s.items.filter((i) => ['wrists and forearms', 'warm-up'].includes(drillOf(i.drillId).phase));
+      const opening = s.items.filter((i) => ['pulse', 'wrists and forearms', 'warm-up'].includes(drillOf(i.drillId).phase));
+      // Four minutes of pulse, before anything bears on a wrist.
+      expect([drillOf(opening[0]!.drillId).phase, opening[0]!.max]).toEqual(['pulse', 240]);
       expect(sessionMinutes(opening, library)).toBeGreaterThanOrEqual(10);
       expect(drillOf(s.items.at(-1)?.drillId ?? '').phase).toBe('cool-down');
     }

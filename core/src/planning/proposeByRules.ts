@@ -1,11 +1,12 @@
-import { type Dose, drillSeconds, LOADING_PHASES } from '../drills/index.ts';
+import { type Dose, drillSeconds, LOADING_PHASES, type Phase } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { candidatesFor, type LeftOut, type Limits } from './candidates.ts';
 import { heldBack } from './beyondInWords.ts';
 import { growthOf } from './brief.ts';
-import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief } from './composeSession.ts';
+import { withinDoses } from './doseLimits.ts';
+import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief, warmUpSeconds } from './composeSession.ts';
 import { mainNeed, type NeedFacts, needsFrom, worth } from './needs.ts';
 import { isLoadedSession, plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
 import { shapeWeek } from './rhythm.ts';
@@ -108,7 +109,7 @@ export function proposeByRules(input: RulesInput): RulesProposal {
       const needed = (secondsIn(frame(brief), library) + ONE_DRILL_SECONDS) / 60;
       if (brief.seconds / 60 < needed)
         return refuse(
-          `${brief.seconds / 60} minutes cannot hold the ${brief.kind === 'loaded' ? '10-minute warm-up' : 'warm-up'}, one drill and a cool-down; ${Math.ceil(needed)} minutes would.`,
+          `${brief.seconds / 60} minutes cannot hold the ${brief.kind === 'loaded' ? `${warmUpSeconds('loaded', cautions) / 60}-minute warm-up` : 'warm-up'}, one drill and a cool-down; ${Math.ceil(needed)} minutes would.`,
         );
       composed.set(key, composeSession(brief));
     }
@@ -123,11 +124,15 @@ export function proposeByRules(input: RulesInput): RulesProposal {
     ),
     ramp: growthOf({ ramp: input.ramp ?? RAMP }, input.cautions),
   });
-  const sessions = weeks.map(({ day, items }) => ({
-    id: input.newId(),
-    day,
-    items: orderFor(items, input).map((item) => ({ id: input.newId(), ...item })),
-  }));
+  const sessions = withinDoses(
+    weeks.map(({ day, items }) => ({
+      id: input.newId(),
+      day,
+      items: orderFor(items, input).map((item) => ({ id: input.newId(), ...item })),
+    })),
+    library,
+    known,
+  );
   const notes = [
     ...(shape.note ? [shape.note] : []),
     ...spacingNotes(days, loaded, loadedDone, input),
@@ -138,13 +143,15 @@ export function proposeByRules(input: RulesInput): RulesProposal {
   return { sessions, leftOut: usefulLeftOut, notes };
 }
 
+const OPENING: readonly Phase[] = ['pulse', 'wrists and forearms'];
+
 /** Phases in order; a hold that the school allows before load stays among the openers. */
 function orderFor(items: readonly ComposedItem[], { library, schools }: RulesInput): readonly ComposedItem[] {
   if (schools.stretching === 'after load') return orderSession(items, library);
   const early = items.filter((i) => i.why.startsWith(BEFORE_LOAD));
   const [openers, rest] = [
-    items.filter((i) => library.drill(i.drillId).phase === 'wrists and forearms'),
-    items.filter((i) => !early.includes(i) && library.drill(i.drillId).phase !== 'wrists and forearms'),
+    items.filter((i) => OPENING.includes(library.drill(i.drillId).phase)),
+    items.filter((i) => !early.includes(i) && !OPENING.includes(library.drill(i.drillId).phase)),
   ];
   return [...orderSession(openers, library), ...early, ...orderSession(rest, library)];
 }

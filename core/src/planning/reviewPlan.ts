@@ -6,11 +6,13 @@ import { closedJoints, LIGHT, slotsOf } from './block/slots.ts';
 import { BALANCE_START } from './block/rules.ts';
 import { growthOf, PAUSE_REASONS, type PlanBrief } from './brief.ts';
 import { exclusionOf, type Limits } from './candidates.ts';
+import { doseFindings } from './doseLimits.ts';
 import { FRAME_PHASES, jointsLoadedBy, plannedHandLoad, type PlannedItem, type PlannedSession, sessionMinutes } from './plan.ts';
 import { LOADED_DAYS_PER_WEEK, shapeWeek } from './rhythm.ts';
 import { calendarDaysBetween, dayShort, LOADED_DAYS_APART, weekdayOf } from './spacing.ts';
 import { usualDose, worksRebuilding } from './usualDose.ts';
 import { type WeekDose, weeksLater } from './week.ts';
+import { doseBeyondInWords } from '../words/index.ts';
 
 export interface PlanRules extends Omit<Limits, 'equipment'> {
   readonly schools: Schools;
@@ -19,6 +21,8 @@ export interface PlanRules extends Omit<Limits, 'equipment'> {
   readonly weekStart: CalendarDay;
   /** Whole weeks since the first session on record, at that Monday. */
   readonly weeksIn: number;
+  /** Drills done before; absent: nobody knows. */
+  readonly knownDrills?: readonly string[];
   /** The logged week that the first one builds on. */
   readonly buildOn?: WeekDose | undefined;
 }
@@ -47,7 +51,7 @@ export function reviewPlan(sessions: readonly PlannedSession[], rules: PlanRules
     ...itemFindings(session, rules),
     ...spacingFindings(session, inOrder.slice(0, i), rules),
   ]);
-  return [...single, ...weekFindings(inOrder, rules)];
+  return [...single, ...doses(inOrder, rules), ...weekFindings(inOrder, rules)];
 }
 
 function timeFinding({ id, day, items, form }: PlannedSession, rules: PlanRules): PlanFinding[] {
@@ -180,6 +184,19 @@ function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): Pla
     logged = false;
   });
   return findings;
+}
+
+/** More of a kind of work than one week or one session should hold. */
+function doses(inOrder: readonly PlannedSession[], { library, weekStart, knownDrills }: PlanRules): PlanFinding[] {
+  const known = new Set(knownDrills ?? library.drills.map((d) => d.id));
+  const weeks = new Map<number, PlannedSession[]>();
+  for (const session of inOrder) {
+    const week = weekIndex(weekStart, session.day);
+    weeks.set(week, [...(weeks.get(week) ?? []), session]);
+  }
+  return [...weeks.values()].flatMap((week) =>
+    doseFindings(week, library, known).map((finding) => ({ sessionId: finding.sessionId, sentence: doseBeyondInWords(finding) })),
+  );
 }
 
 /** Hand load of what is neither warm-up nor cool-down. */

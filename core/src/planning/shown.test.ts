@@ -81,6 +81,43 @@ describe('on one arm', () => {
   });
 });
 
+describe('growth on one arm', () => {
+  const capacities = [check('hand-load-push', 104, 4, 2), check('hand-load-hang', 104, 4, 2)];
+
+  it('ten points more than an arm carried in the last weeks, clean or not, is the most', () => {
+    const found = shown({ capacities, recentDrills: ['kneeling-push-up', 'no such drill'] });
+    expect(found.push).toEqual({ perArm: onArm('kneeling-push-up') + 0.1, by: 'growth' });
+    // Nothing was hung: ten points above where anybody begins.
+    expect(found.pull.perArm).toBeCloseTo(0.225, 9);
+    expect(shown({ capacities, recentDrills: ['plank'] }).push.perArm).toBeCloseTo(onArm('plank') + 0.1, 9);
+    expect(shown({ capacities: [], recentDrills: ['plank'] })).toEqual(NOTHING_SHOWN);
+  });
+
+  it('the signed rung counts as carried', () => {
+    const { rungs } = library.ladder('push-up');
+    const here = rungs.findIndex((r) => r.id === 'floor');
+    expect(shown({ capacities, recentDrills: [], foothold: { ladderId: 'push-up', here } }).push.perArm).toBeCloseTo(
+      onArm(rungs[here]!.practice) + 0.1,
+      9,
+    );
+  });
+
+  it('in the first four weeks no arm carries more than 35%', () => {
+    expect([0, 3, 4].map((weeksIn) => shown({ capacities, weeksIn }).push)).toEqual([
+      { perArm: 0.35, by: 'beginner' },
+      { perArm: 0.35, by: 'beginner' },
+      { perArm: 0.5, by: 'check' },
+    ]);
+  });
+
+  it('is said, with nothing to check for it', () => {
+    const [push] = heldBack(shown({ capacities, weeksIn: 0 }), library);
+    expect(push).toMatch(
+      /^Pushing stays at 35% of body weight on an arm, which is the most in the first four weeks: \d+ drills? waits?\.$/,
+    );
+  });
+});
+
 describe('after days without load (professional judgement, from memory, no single source)', () => {
   const capacities = [check('hand-load-push', 104, 4, 100)];
   it.each<[number, number, number, boolean]>([

@@ -14,8 +14,10 @@ export type Direction = (typeof DIRECTIONS)[number];
  * - `work`: a drill of a clean session of the last weeks
  * - `rung`: the practice of the rung that is signed
  * - `entry`: nothing was shown; what anybody may begin with
+ * - `growth`: more was shown, but an arm carries at most ten points more than in the last weeks
+ * - `beginner`: more was shown, but the first weeks stay below
  */
-export type ShownBy = 'check' | 'work' | 'rung' | 'entry';
+export type ShownBy = 'check' | 'work' | 'rung' | 'entry' | 'growth' | 'beginner';
 
 /** The most that either arm was shown to carry, as a share of body weight. */
 export interface ShownLoad {
@@ -41,6 +43,11 @@ const ENTRY: Readonly<Record<Direction, number>> = { push: 0.225, pull: 0.125, c
 const MOST_OF_GRIP = 0.4;
 /** A free hang of so many seconds, its band taken off, shows half of body weight on each arm, which a scale cannot. */
 const FREE_HANG_SECONDS = 5;
+
+/** An arm carries at most so much more than in the last weeks, as a share of body weight (professional judgement, from memory). */
+const GROWTH = 0.1;
+/** In the first weeks no arm carries more (professional judgement, from memory). */
+const BEGINNER = { weeks: 4, perArm: 0.35 } as const;
 
 interface Layoff {
   readonly fromDays: number;
@@ -71,6 +78,10 @@ export interface ShownFacts {
   readonly didWell: readonly string[];
   readonly foothold: { readonly ladderId: string; readonly here: number };
   readonly massKg: number;
+  /** Drills of the last weeks, clean or not; absent: nobody knows. */
+  readonly recentDrills?: readonly string[];
+  /** Whole weeks since the first session on record; absent: nobody knows. */
+  readonly weeksIn?: number;
   /** When anything last loaded the hands; absent: never. */
   readonly lastLoadedAt?: Instant | undefined;
   readonly now: Date;
@@ -112,7 +123,17 @@ function shownIn(direction: Direction, facts: ShownFacts, layoff: (Layoff & { re
     { perArm: carried(didWell) * keeps, by: 'work', ...after },
     { perArm: carried(rungs.map((r) => r.practice)) * keeps, by: 'rung', ...after },
   ];
-  return candidates.reduce((most, one) => (one.perArm > most.perArm ? one : most));
+  const most = candidates.reduce((best, one) => (one.perArm > best.perArm ? one : best));
+  const used = Math.max(ENTRY[direction], carried(facts.recentDrills ?? []) * keeps, carried(rungs.map((r) => r.practice)) * keeps);
+  return capped(capped(most, facts.recentDrills && { perArm: used + GROWTH, by: 'growth' }), beginnerCap(facts));
+}
+
+function capped(shown: ShownLoad, cap: ShownLoad | undefined): ShownLoad {
+  return cap && cap.perArm < shown.perArm - ROUNDING ? { ...shown, ...cap } : shown;
+}
+
+function beginnerCap({ weeksIn }: ShownFacts): ShownLoad | undefined {
+  return weeksIn !== undefined && weeksIn < BEGINNER.weeks ? { perArm: BEGINNER.perArm, by: 'beginner' } : undefined;
 }
 
 const POINTS = 100;

@@ -70,12 +70,16 @@ describe('slots', () => {
   });
 
   it('are light every fourth week, or as the brief says', () => {
-    expect([0, 1, 2, 3].map((w) => lightBecause(w, day('2026-11-30'), { brief: brief(), weeksIn: 0 }))).toEqual([
+    expect([0, 1, 2, 3].map((w) => lightBecause(w, day('2026-11-30'), { brief: brief(), weeksIn: 28 }))).toEqual([
       undefined,
       undefined,
       undefined,
       'a light one, every 4th',
     ]);
+    // Who has just begun needs them less often; who asks for fewer still gets them less often.
+    const early = (own: object) =>
+      Array.from({ length: 9 }, (_, w) => w).filter((w) => lightBecause(w, day('2026-11-30'), { brief: brief(own), weeksIn: 0 }));
+    expect([early({}), early({ deloadEvery: 8 }), early({ deloadEvery: 0 })]).toEqual([[6], [7], []]);
     expect(lightBecause(3, day('2026-11-30'), { brief: brief({ deloadEvery: 0 }), weeksIn: 0 })).toBeUndefined();
   });
 });

@@ -1,3 +1,4 @@
+import { SIDES } from '../anatomy/index.ts';
 import { sideDifference } from '../measuring/index.ts';
 import type { DemandSide, DemandVerdict, GateFinding } from './findings.ts';
 import type { GateInput } from './gateInput.ts';
@@ -41,13 +42,22 @@ function verdictOn({ state, stale, inFuture, skipped, capacity, demand }: Headro
   return state === 'spare' ? 'spare' : 'short';
 }
 
-/** Left and right of a check are alike, within what they can differ by. */
-export function sidesAlike({ headrooms }: GateInput, { sideDifferencePercent }: GateSettings): GateFinding[] {
+/**
+ * Left and right of a check are alike, within what they can differ by; sides that are not close the gate where the weaker has no spare,
+ * or where the difference is new: the figures before were alike.
+ */
+export function sidesAlike({ headrooms, before }: GateInput, { sideDifferencePercent }: GateSettings): GateFinding[] {
+  const share = sideDifferencePercent / 100;
   return byMeasure(headrooms).flatMap(([measureId, sides]): GateFinding[] => {
-    const [left, right] = (['left', 'right'] as const).map((side) => sides.find((h) => h.side === side && !h.stale)?.capacity);
-    if (!left || !right) return [];
-    const { difference, allowed, alike } = sideDifference(left, right, sideDifferencePercent / 100);
-    return [{ rule: 'sides', measureId, met: alike, left: left.value, right: right.value, difference, allowed }];
+    const [left, right] = SIDES.map((side) => sides.find((h) => h.side === side && !h.stale));
+    if (!left?.capacity || !right?.capacity) return [];
+    const { difference, allowed, alike } = sideDifference(left.capacity, right.capacity, share);
+    const figures = { left: left.capacity.value, right: right.capacity.value, difference, allowed };
+    if (alike) return [{ rule: 'sides', measureId, met: true, ...figures }];
+    const weaker = (left.bands ?? 0) < (right.bands ?? 0) ? left : right;
+    const [l, r] = SIDES.map((side) => before?.(measureId, side));
+    const apart = !PASSES.has(verdictOn(weaker)) ? 'weaker short' : l && r && sideDifference(l, r, share).alike ? 'new' : 'known';
+    return [{ rule: 'sides', measureId, met: apart === 'known', ...figures, apart }];
   });
 }
 

@@ -39,6 +39,8 @@ export type GateFinding =
       readonly right: Amount;
       readonly difference: Amount;
       readonly allowed: Amount;
+      /** Of sides that are not alike: the weaker has no spare, the difference is new, or it is known and harmless. */
+      readonly apart?: 'weaker short' | 'new' | 'known';
     }
   | { readonly rule: 'stop-signs'; readonly met: boolean; readonly open: readonly Symptom[] }
   | { readonly rule: 'settled'; readonly met: boolean; readonly closedAt?: Instant; readonly days: number }

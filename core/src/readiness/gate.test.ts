@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { demandsOn } from '../ladders/index.ts';
 import { openLibrary } from '../library/index.ts';
-import { capacityFromTrials } from '../measuring/index.ts';
+import { type Capacity, capacityFromTrials } from '../measuring/index.ts';
 import { addDays, instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import { say } from '../words/index.ts';
@@ -133,9 +133,26 @@ describe('each condition closes it by itself, with a sentence', () => {
     expect(unmet({ headrooms })[0]?.sentence).toMatch(/has never been checked; at least 60° asked/);
   });
 
-  it('sides that differ beyond their limit, though both are spare', () => {
-    const [line] = unmet({ headrooms: headroomsWith({ 'wrist-extension/left': 66, 'wrist-extension/right': 80 }) });
-    expect(line).toMatchObject({ rule: 'sides', sentence: 'Sides of wrist extension differ by 14°; up to 9° counts as alike.' });
+  it('sides that differ beyond their limit: where it is new, or the weaker has no spare', () => {
+    const headrooms = headroomsWith({ 'wrist-extension/left': 66, 'wrist-extension/right': 80 });
+    const earlier =
+      (left: number, right: number): GateInput['before'] =>
+      (measureId, side) =>
+        ({
+          ...headrooms.find((h) => h.side === side && h.demand.measureId === measureId)!.capacity!,
+          value: side === 'left' ? left : right,
+        }) as Capacity;
+    expect(unmet({ headrooms, before: earlier(70, 72) })).toMatchObject([
+      {
+        rule: 'sides',
+        apart: 'new',
+        sentence: 'Sides of wrist extension differ by 14°; up to 9° counts as alike. They were alike the time before: find out why first.',
+      },
+    ]);
+    expect(unmet({ headrooms, before: earlier(60, 78) })).toEqual([]);
+    expect(unmet({ headrooms })).toEqual([]);
+    const short = unmet({ headrooms: headroomsWith({ 'wrist-extension/left': 58, 'wrist-extension/right': 80 }) });
+    expect(short.find((f) => f.rule === 'sides')).toMatchObject({ apart: 'weaker short' });
   });
 
   it('an open stop sign', () => {

@@ -1,3 +1,5 @@
+import type { Side } from '../anatomy/index.ts';
+import type { Capacity } from '../measuring/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { CautionInForce, ScreeningLock, Symptom } from '../safety/index.ts';
 import type { SessionFact } from './cleanSession.ts';
@@ -24,6 +26,8 @@ export interface TissueTime {
 export interface GateInput {
   /** Every demand of the rung, each side. */
   readonly headrooms: readonly Headroom[];
+  /** What a side of a check showed before its newest figure. */
+  readonly before?: ((measureId: string, side: Side) => Capacity | undefined) | undefined;
   /** Sessions of the last weeks, any order. */
   readonly sessions: readonly SessionFact[];
   /** Symptoms of the last days, of sessions or not, whoever reported them. */

@@ -10,7 +10,7 @@ export interface GateSettings {
   readonly sessionWindowDays: number;
   /** Days over which symptoms and mornings must have been quiet, and after which a closed stop sign is settled. */
   readonly quietDays: number;
-  /** Percent of the larger side that two sides may differ by; what two checks can differ by is always allowed. */
+  /** Percent of the larger side that two sides may differ by (limits of its own at shoulder, wrist and grip shrink alike); what two checks can differ by is always allowed. */
   readonly sideDifferencePercent: number;
   /** Percent of its fresh days for which a check counts at a gate. */
   readonly freshPercent: number;
@@ -39,4 +39,4 @@ export const GATE_LIMITS: Readonly<Record<GateSetting, { readonly min: number; r
 };
 
 /** Version of the rules that a verdict was reached by; raised whenever a rule changes what it needs. */
-export const RULES_VERSION = 5;
+export const RULES_VERSION = 6;

@@ -146,9 +146,19 @@ function mayOpen(h: History): boolean {
         if (s.measureId === measureId && s.at > a.at && (s.reason === 'pain' || s.reason === 'not safe today')) return false;
     }
   const [left, right] = [newestOf(FLEXION.measureId, 'left')!, newestOf(FLEXION.measureId, 'right')!];
-  const apart = Math.abs(left.value - right.value);
-  if (apart > 0.1 * Math.max(left.value, right.value) && apart > 1.959963984540054 * Math.hypot(left.band / 1.645, right.band / 1.645))
-    return false;
+  // Ten degrees at the shoulder, or what two checks can differ by. Both have spare by now: only a difference that is new closes the gate.
+  const unlike = (l: Attempt, r: Attempt) => {
+    const apart = Math.abs(l.value - r.value);
+    return apart > 10 && apart > 1.959963984540054 * Math.hypot(l.band / 1.645, r.band / 1.645);
+  };
+  const beforeThat = (newest: Attempt) => {
+    let found: Attempt | undefined;
+    for (const a of h.attempts)
+      if (a.measureId === newest.measureId && a.side === newest.side && a.at < newest.at && (!found || a.at > found.at)) found = a;
+    return found;
+  };
+  const [l, r] = [beforeThat(left), beforeThat(right)];
+  if (unlike(left, right) && l && r && !unlike(l, r)) return false;
 
   const all = [...h.elsewhere, ...h.sessions.flatMap((s) => s.felt)];
   let lastStop = -Infinity;
@@ -219,15 +229,24 @@ function symptomOf({ closedAt: _, at, gone, usual, ...felt }: Felt): Symptom {
 /** The same history by way of the program. */
 function programOpens(h: History): boolean {
   const newest = new Map<string, Attempt>();
-  for (const a of [...h.attempts].sort((x, y) => x.at - y.at)) newest.set(checkKey(a.measureId, a.side), a);
-  const capacities = [...newest.values()].map(
-    (a): Capacity =>
-      ({
-        ...{ measureId: a.measureId, side: a.side, value: a.value, band: a.band, standardError: a.band / 1.645, trials: 3 },
-        ...{ takenAt: iso(a.at), errorBasis: 'default' },
-        ...(a.provisional ? { provisional: a.provisional } : {}),
-      }) as Capacity,
-  );
+  const second = new Map<string, Attempt>();
+  for (const a of [...h.attempts].sort((x, y) => x.at - y.at)) {
+    const key = checkKey(a.measureId, a.side);
+    const last = newest.get(key);
+    if (last) second.set(key, last);
+    newest.set(key, a);
+  }
+  const asCapacity = (a: Attempt): Capacity =>
+    ({
+      ...{ measureId: a.measureId, side: a.side, value: a.value, band: a.band, standardError: a.band / 1.645, trials: 3 },
+      ...{ takenAt: iso(a.at), errorBasis: 'default' },
+      ...(a.provisional ? { provisional: a.provisional } : {}),
+    }) as Capacity;
+  const capacities = [...newest.values()].map(asCapacity);
+  const before = (measureId: string, side: 'left' | 'right') => {
+    const a = second.get(checkKey(measureId, side));
+    return a && asCapacity(a);
+  };
   const sessions = h.sessions.map((s, i): SessionFact => {
     const sets = s.amounts.map((amount, set) => ({
       ...{ amount, faults: s.faultStayed ? [{ faultId: 'shrug', mended: false }] : [] },
@@ -262,7 +281,7 @@ function programOpens(h: History): boolean {
             ? [{ code: 'screening-stale', takenAt: iso(h.screenedAt) }]
             : [],
     },
-    ...{ capacities, skips, sessions, symptoms: felt.map(symptomOf), checkDates: new Map() },
+    ...{ capacities, before, skips, sessions, symptoms: felt.map(symptomOf), checkDates: new Map() },
     clearances: [signed('new', h.signedAt), ...(h.withdrawnAt === undefined ? [] : [{ ...signed('old', NOW - 90 * DAY, h.withdrawnAt) }])],
     openStopSigns: signs.filter((s) => s.closedAt === undefined).map(symptomOf),
     lastStopSignAt: latest(signs.map((s) => s.at)),
@@ -290,6 +309,13 @@ function history(random: seedrandom.PRNG): History {
   const attempts = [
     ...(odd(0.02) ? [] : [attempt(FLEXION.measureId, 'left', FLEXION.asked, 28)]),
     attempt(FLEXION.measureId, 'right', FLEXION.asked + (odd() ? 25 : 0), 28),
+    // What both sides showed before, mostly alike.
+    ...(odd(0.5)
+      ? (['left', 'right'] as const).map((side) => ({
+          ...{ measureId: FLEXION.measureId, side, band: 3, at: NOW - 40 * DAY },
+          value: 150 + (side === 'right' && odd(0.3) ? 25 : 6 * random()),
+        }))
+      : []),
     attempt(HOLD.measureId, 'whole', HOLD.asked, 21),
     ...(odd(0.2) ? [attempt(HOLD.measureId, 'whole', HOLD.asked, 21)] : []),
   ];

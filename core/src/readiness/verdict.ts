@@ -23,6 +23,8 @@ export interface ReadinessFacts {
   /** The latest capacity of each check and side. */
   readonly capacities: readonly Capacity[];
   readonly checkDates: CheckDates;
+  /** What a side of a check showed before its newest figure. */
+  readonly before?: GateInput['before'];
   readonly clearances: readonly ClearanceFact[];
   readonly sessions: readonly SessionFact[];
   readonly symptoms: readonly Symptom[];
@@ -69,6 +71,7 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
   const headrooms = headroomsFor(rung, facts, standing);
   const gate = judgeGate({
     headrooms,
+    before: facts.before,
     sessions: facts.sessions,
     symptoms: facts.symptoms,
     openStopSigns: facts.openStopSigns,

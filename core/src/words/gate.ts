@@ -108,12 +108,20 @@ function sideFound({ side, verdict, skipped }: DemandSide, h: Headroom | undefin
   }
 }
 
-function sidesFound({ left, right, difference, allowed }: Found<'sides'>, measure: Measure): string {
+function sidesFound({ left, right, difference, allowed, apart }: Found<'sides'>, measure: Measure): string {
+  const why = apart ? ` ${APART_WORDS[apart]}` : '';
   if (measure.choices)
-    return `${measure.name}: ${formatReading(measure, left)} left, ${formatReading(measure, right)} right; one step apart counts as alike.`;
+    return `${measure.name}: ${formatReading(measure, left)} left, ${formatReading(measure, right)} right; one step apart counts as alike.${why}`;
   const [differ, alikeUpTo] = formatApart(difference, allowed, measure.unit);
-  return `Sides of ${measure.phrase} differ by ${differ}; up to ${alikeUpTo} counts as alike.`;
+  return `Sides of ${measure.phrase} differ by ${differ}; up to ${alikeUpTo} counts as alike.${why}`;
 }
+
+/** What sides that are not alike mean. */
+const APART_WORDS = {
+  'weaker short': 'The weaker side has no spare.',
+  new: 'They were alike the time before: find out why first.',
+  known: 'Both have spare, and the difference is not new: it closes nothing.',
+} as const;
 
 function settledFound({ met, closedAt, days }: Found<'settled'>, now: Date): string {
   if (!closedAt || met) return `No stop sign was closed in the last ${days} days.`;

@@ -83,6 +83,14 @@ export const TRAIL_OF_KEY = `
   ORDER BY taken_at DESC
   LIMIT @limit`;
 
+/** What a side showed before its newest figure. */
+export const CAPACITY_BEFORE = `
+  SELECT ${CAPACITY_COLUMNS}
+  FROM capacity
+  WHERE trainee_id = @traineeId AND measure_id = @measureId AND side = @side AND taken_at < @before
+  ORDER BY taken_at DESC
+  LIMIT 1`;
+
 export const KNOWN_DRILLS = `
   SELECT DISTINCT i.drill_id AS drillId
   FROM session_in_force s

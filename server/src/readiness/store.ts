@@ -86,6 +86,7 @@ export interface SignedGate {
 }
 
 export function readinessStore({ db, who, now }: Context, { trainees, screenings, symptoms, library, gates }: Neighbours) {
+  const capacityBefore = db.prepare<{ traineeId: string; measureId: string; side: string; before: Instant }, Capacity>(sql.CAPACITY_BEFORE);
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
   const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, BuildOnRow>(sql.SESSIONS_TO_BUILD_ON);
@@ -143,6 +144,11 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
       screening: trainee.screening,
       capacities,
       checkDates: checkTimes(capacities, rows.late.get(trainee.id) ?? []),
+      // Asked for only where two sides are not alike.
+      before: (measureId, side) => {
+        const newest = capacities.find((c) => c.measureId === measureId && c.side === side)?.takenAt;
+        return newest && capacityBefore.get({ traineeId: trainee.id, measureId, side, before: newest });
+      },
       clearances: (rows.clearances.get(trainee.id) ?? []).flatMap((row) => clearanceFact(row) ?? []),
       sessions: recent.map((s): SessionFact => ({
         ...{ id: s.id, performedAt: s.performedAt, plannedSessionId: s.plannedSessionId, clean: s.clean === 1 },

@@ -1,3 +1,4 @@
+import { doseRules } from './doseRules.ts';
 import { loadRules } from './loadRules.ts';
 import { type BlockProgram, type Model, modelOf } from './model.ts';
 import { needRules } from './needRules.ts';
@@ -16,6 +17,7 @@ export function blockProgram(task: BlockTask): BlockProgram {
   sessionRules(model);
   weekRules(model);
   loadRules(model);
+  doseRules(model);
   needRules(model);
   return { program: model.builder.build(), levels: model.levels, loaded: model.loaded };
 }

@@ -64,7 +64,7 @@ export function writtenSessions(
 function inOrder({ input: { library, schools } }: BlockTask, items: readonly ChosenItem[]): readonly ChosenItem[] {
   if (schools.stretching === 'after load') return orderSession(items, library);
   const early = items.filter((i) => i.why?.startsWith(BEFORE_LOAD));
-  const isOpener = (i: ChosenItem) => library.drill(i.drillId).phase === 'wrists and forearms';
+  const isOpener = (i: ChosenItem) => ['pulse', 'wrists and forearms'].includes(library.drill(i.drillId).phase);
   return [
     ...orderSession(items.filter(isOpener), library),
     ...early,

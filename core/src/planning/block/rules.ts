@@ -8,6 +8,7 @@ export const BLOCK_RULES = {
   'joint ramp': 'the limit on how fast the load of one joint grows',
   light: 'the light week',
   new: 'half dose for new drills',
+  doses: 'the most that a week or a session holds of one kind of work',
   pairs: 'stability beside every new range',
   balance: 'the balance of push and pull',
   always: 'drills of every week',

@@ -100,7 +100,7 @@ export const LIGHT = 0.6;
  * Why a week is a light one; nothing for an ordinary one.
  *
  * @param week index of the week after the one that `weeksIn` counts to
- * @example lightBecause(0, '2026-11-30', { brief: { deloadEvery: 4, … }, weeksIn: 3 }) // 'a light one, every 4th'
+ * @example lightBecause(0, '2026-11-30', { brief: { deloadEvery: 4, … }, weeksIn: 31 }) // 'a light one, every 4th'
  */
 export function lightBecause(
   week: number,
@@ -114,8 +114,16 @@ export function lightBecause(
       p.to >= daysLater(weekStart, -1),
   );
   if (back) return `the first after a pause (${PAUSE_REASONS[back.reason].toLowerCase()})`;
-  const { deloadEvery } = brief;
-  return deloadEvery > 0 && (weeksIn + week + 1) % deloadEvery === 0 ? `a light one, every ${ordinal(deloadEvery)}` : undefined;
+  const every = lightEvery(brief, weeksIn + week);
+  return every > 0 && (weeksIn + week + 1) % every === 0 ? `a light one, every ${ordinal(every)}` : undefined;
+}
+
+/** Who began so few weeks ago needs light weeks less often: every seventh (professional judgement, from memory: every 6th to 8th). */
+const BEGINNER = { weeks: 26, every: 7 } as const;
+
+/** Every how many weeks a light one comes; a brief that asks for none has none. */
+function lightEvery({ deloadEvery }: Pick<PlanBrief, 'deloadEvery'>, weeksIn: number): number {
+  return deloadEvery > 0 && weeksIn < BEGINNER.weeks ? Math.max(deloadEvery, BEGINNER.every) : deloadEvery;
 }
 
 function ordinal(n: number): string {

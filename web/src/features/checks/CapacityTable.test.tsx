@@ -52,7 +52,7 @@ describe('the table of capacities', () => {
     ]);
     expect(left?.[2]).toBe('+20°, a real change');
     expect(right?.[2]).toMatch(/^(no change|−0\.\d°|0°)/);
-    expect(left?.at(-1)).toMatch(/^Shoulder flexionleft ahead by 30° \(weaker side 82%\), 17° allowed$/);
+    expect(left?.at(-1)).toMatch(/^Shoulder flexionleft ahead by 30° \(weaker side 82%\), 10° allowed$/);
   });
 
   it('says how old a figure is, when it falls due and when it has', () => {

@@ -120,7 +120,7 @@ export function SessionStack({ session, week, desk, now, locked, findings, open 
       ))}
       <SortableContext items={main.map((i) => i.id)} strategy={verticalListSortingStrategy}>
         <ol ref={setInto} className="mt-1 min-h-4">
-          <FrameLine items={session.items} phases={['wrists and forearms', 'warm-up']} name="Warm-up" />
+          <FrameLine items={session.items} phases={['pulse', 'wrists and forearms', 'warm-up']} name="Warm-up" />
           {main.map((item) => (
             <DrillLine
               key={item.id}

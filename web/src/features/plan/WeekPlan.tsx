@@ -1,5 +1,5 @@
 import type { Library } from '@myokinet/core/library';
-import { sessionMinutes, weekStartOf } from '@myokinet/core/planning';
+import { FRAME_PHASES, sessionMinutes, weekStartOf } from '@myokinet/core/planning';
 import { dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { Link } from 'react-router';
@@ -43,7 +43,7 @@ const AIMS_SHOWN = 3;
 
 /** The first drills that are more than warm-up and cool-down. */
 function aims(drillIds: readonly string[], library: Library): string {
-  const names = drillIds.map(library.drill).filter((d) => !['warm-up', 'wrists and forearms', 'cool-down'].includes(d.phase));
+  const names = drillIds.map(library.drill).filter((d) => !FRAME_PHASES.includes(d.phase));
   return names
     .slice(0, AIMS_SHOWN)
     .map((d) => d.name.charAt(0).toLowerCase() + d.name.slice(1))

@@ -49,6 +49,7 @@ export function planRules(
     cautions: trainee.screening.cautions,
     foothold: { ladderId, here: standing.here, shown: planner.shown },
     buildOn: doseToBuildOn(planner.weekDoses, weekStart, now),
+    knownDrills: planner.knownDrills,
   };
   return { ...rules, review: (sessions) => reviewPlan(asPlanned(sessions), rules) };
 }
