@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { type Drill, EQUIPMENT, faultsOf, isLoaded, PHASES, POSITIONS, QUALITIES } from '../drills/index.ts';
+import {
+  bladeOf,
+  cuesOf,
+  type Drill,
+  EQUIPMENT,
+  faultsOf,
+  isLoaded,
+  isOverheadUnderLoad,
+  PHASES,
+  POSITIONS,
+  QUALITIES,
+} from '../drills/index.ts';
 import { exclusionByCaution, libraryProblems } from '../library/index.ts';
 import { CAUTION_IDS, type CautionId, cautionOf } from '../safety/index.ts';
 import { DEFAULT_SCHOOLS } from '../schools/index.ts';
@@ -189,5 +200,31 @@ describe('customary doses (common practice, no source)', () => {
   it('slow is the rule: but for circles, marches and pulses no repetition takes under two seconds', () => {
     const quick = general.filter((d) => d.dose.tempo && d.dose.tempo.out + d.dose.tempo.hold + d.dose.tempo.back < 2);
     expect(quick.map((d) => d.id)).toEqual(['wrist-circles']);
+  });
+});
+
+describe('schools cannot loosen safety (professional judgement, from memory)', () => {
+  const overhead = library.drills.filter((d) => isOverheadUnderLoad(d));
+
+  it('above the head under load the blade follows the arm, and nothing says down and back, or blades touching', () => {
+    expect(overhead.length).toBeGreaterThan(30);
+    for (const drill of library.drills)
+      for (const blade of ['by drill', 'set', 'sweep', 'follow'] as const) {
+        const schools = { ...DEFAULT_SCHOOLS, blade };
+        const said = cuesOf(drill, schools).join(' ');
+        if (!isOverheadUnderLoad(drill)) continue;
+        expect([drill.id, blade, bladeOf(drill, schools)]).toEqual([drill.id, blade, drill.blade ? 'follow' : undefined]);
+        expect([drill.id, blade, /down and back|touching|pull(ed)? together,|blades down|shoulders down/i.exec(said)?.[0]]).toEqual([
+          drill.id,
+          blade,
+          undefined,
+        ]);
+      }
+  });
+
+  it('a shrug that pushes above the head is no fault; one that hangs is', () => {
+    const faults = (id: string) => faultsOf(library.drill(id), DEFAULT_SCHOOLS, library.faults);
+    expect([faults('practice-wall-handstand'), faults('practice-overhead-press')].flat()).not.toContain('shrug');
+    expect(faults('practice-half-hang')).toContain('shrug');
   });
 });

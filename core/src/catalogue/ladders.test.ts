@@ -3,6 +3,7 @@ import { LOADING_PHASES } from '../drills/index.ts';
 import { demandsOn, type Ladder, ladderFindings, measuresDemanded } from '../ladders/index.ts';
 import { demandInWords, rungDemandInWords } from '../words/index.ts';
 import { openLibrary } from '../library/index.ts';
+import { REFERENCES } from '../reference/index.ts';
 import { POSES } from '../statics/index.ts';
 import { BUILT_IN, BUILT_IN_LIBRARY } from './index.ts';
 import { bodyModel } from '../statics/index.ts';
@@ -208,4 +209,18 @@ it('each ladder names what prepares for its first rung: general drills that load
       expect([id, drill?.rung, LOADING_PHASES.includes(drill!.phase)]).toEqual([id, undefined, true]);
     }
   }
+});
+
+it('asks for no range beyond the mean and one deviation of healthy adults (Boone & Azen 1979, from memory)', () => {
+  const norms = new Map(REFERENCES.filter((r) => r.unit === 'deg' && r.sd !== undefined).map((r) => [r.measureId, r]));
+  let held = 0;
+  for (const ladder of ladders)
+    for (const rung of ladder.rungs)
+      for (const d of demandsOn(rung, TYPICAL, measureOf)) {
+        const norm = norms.get(d.measureId);
+        if (!norm || d.direction === 'at most') continue;
+        held++;
+        expect([ladder.id, rung.id, d.measureId, d.value <= norm.mean + norm.sd!]).toEqual([ladder.id, rung.id, d.measureId, true]);
+      }
+  expect(held).toBeGreaterThan(100);
 });

@@ -1,8 +1,12 @@
 import type { Blade, Schools } from '../schools/index.ts';
 import { type Drill, isLoaded } from './drill.ts';
+import { strainOf } from './strain.ts';
 import type { FaultEntry, FaultId } from './fault.ts';
 
-type Coached = Pick<Drill, 'blade' | 'bladeCues' | 'cue' | 'faults' | 'handLoad' | 'position'>;
+type Coached = Pick<
+  Drill,
+  'blade' | 'bladeCues' | 'cue' | 'faults' | 'handLoad' | 'position' | 'effort' | 'support' | 'pose' | 'equipment' | 'dose' | 'quality'
+>;
 
 /** What each blade school says where a drill has no words of its own (common practice, no source). */
 const BLADE_CUES: Readonly<Record<Blade, string>> = {
@@ -11,14 +15,25 @@ const BLADE_CUES: Readonly<Record<Blade, string>> = {
   follow: 'Let the blades turn up and forward with the arms.',
 };
 
+/** Hanging, the blade turns up with the arm and is held there; no school has it down and back (professional judgement, from memory). */
+const HANGING_CUE = 'Long neck: the blades stay turned up with the arms, held and not pulled together.';
+
+/** Whether the arms are above the head under load: there the blade turns upward, whatever the school. */
+export function isOverheadUnderLoad(drill: Coached): boolean {
+  const { overhead, externalWeight } = strainOf(drill);
+  return overhead && (isLoaded(drill) || externalWeight);
+}
+
 /**
  * The rule for the shoulder blade in a drill: the school's, or the drill's own. A full sweep is
- * taught only unloaded or on hands and knees; elsewhere the drill's own rule stands.
+ * taught only unloaded or on hands and knees; elsewhere the drill's own rule stands. Above the head under load it follows the arm in
+ * every school.
  *
  * @returns nothing where the blade does not matter
- * @example bladeOf(packedHang, { ...DEFAULT_SCHOOLS, blade: 'sweep' }) // 'set'
+ * @example bladeOf(packedHang, { ...DEFAULT_SCHOOLS, blade: 'set' }) // 'follow'
  */
 export function bladeOf(drill: Coached, { blade }: Pick<Schools, 'blade'>): Blade | undefined {
+  if (drill.blade && isOverheadUnderLoad(drill)) return 'follow';
   if (!drill.blade || blade === 'by drill') return drill.blade;
   if (blade === 'sweep' && isLoaded(drill) && drill.position !== 'hands and knees') return drill.blade;
   return blade;
@@ -26,6 +41,7 @@ export function bladeOf(drill: Coached, { blade }: Pick<Schools, 'blade'>): Blad
 
 /** What a blade school says in this drill. */
 export function bladeCue(drill: Coached, blade: Blade): string {
+  if (drill.position === 'hanging' && isOverheadUnderLoad(drill)) return HANGING_CUE;
   return drill.bladeCues?.[blade] ?? BLADE_CUES[blade];
 }
 
@@ -43,7 +59,9 @@ export function cuesOf(drill: Coached, schools: Pick<Schools, 'blade'>): readonl
 export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>, faults: readonly FaultEntry[]): readonly FaultId[] {
   const blade = bladeOf(drill, schools);
   const fits = ({ under }: FaultEntry) => under === undefined || under === blade;
-  const own = drill.faults.filter((id) => faults.some((f) => f.id === id && fits(f)));
+  // Pushing above the head the shoulders rise with the arms: that is technique.
+  const rises = drill.position !== 'hanging' && isOverheadUnderLoad(drill);
+  const own = drill.faults.filter((id) => faults.some((f) => f.id === id && fits(f)) && !(rises && id === 'shrug'));
   const ofSchool = faults.filter((f) => f.under !== undefined && f.under === blade).map((f) => f.id);
   return [...new Set([...own, ...ofSchool])];
 }

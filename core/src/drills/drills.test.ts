@@ -61,14 +61,17 @@ describe('cues and faults follow the blade school', () => {
   const tabletop = drillOf('tabletop-scapular-push-up');
   const overhead = drillOf('wall-slides');
 
-  it('each drill has its own rule: set in a hang, sweep in tabletop, follow overhead (common practice, no source)', () => {
-    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('by drill')))).toEqual(['set', 'sweep', 'follow']);
+  it('each drill has its own rule: sweep in tabletop, follow overhead, and above the head under load for all (common practice, no source)', () => {
+    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('by drill')))).toEqual(['follow', 'sweep', 'follow']);
+    expect(bladeOf(drillOf('practice-strict-pull-up'), under('set'))).toBe('follow');
+    expect(bladeOf(drillOf('low-bar-rows'), under('set'))).toBe('set');
+    expect(bladeOf(drillOf('band-pull-aparts'), under('set'))).toBe('set');
     expect(bladeOf(drillOf('wrist-circles'), under('set'))).toBeUndefined();
   });
 
   it('a school takes its place, but a full sweep never under load outside hands and knees', () => {
     expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('follow')))).toEqual(['follow', 'follow', 'follow']);
-    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('sweep')))).toEqual(['set', 'sweep', 'sweep']);
+    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('sweep')))).toEqual(['follow', 'sweep', 'sweep']);
   });
 
   it('the cue of the school stands beside the drill’s own', () => {

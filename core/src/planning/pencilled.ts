@@ -6,6 +6,7 @@ import type { Schools } from '../schools/index.ts';
 import { type KnownBody, supportOn, type SupportPlan } from '../statics/index.ts';
 import { type DrillDone, nextDose, type NextDose } from './nextDose.ts';
 import { FRAME_PHASES } from './plan.ts';
+import { beyondShown, type Shown } from './shown.ts';
 
 /** A logged session, as far as the next doses rest on it. */
 export interface LoggedDoses {
@@ -71,6 +72,8 @@ interface Circumstances {
   readonly practiceId: string | undefined;
   readonly today: CalendarDay;
   readonly done: ReadonlySet<string>;
+  /** What no dose goes beyond; absent: nobody knows. */
+  readonly shown?: Shown | undefined;
 }
 
 /**
@@ -78,7 +81,7 @@ interface Circumstances {
  * upon, and is left alone.
  */
 export function pencilledDoses(weeks: readonly Week<PlannedToGrow>[], given: Circumstances): readonly PencilledDose[] {
-  const { logged, library, body, progress, practiceId, today, done } = given;
+  const { logged, library, body, progress, practiceId, today, done, shown } = given;
   const history = drillHistory(logged);
   const coming = weeks
     .flatMap((w) => w.sessions)
@@ -103,7 +106,9 @@ export function pencilledDoses(weeks: readonly Week<PlannedToGrow>[], given: Cir
     if (!next || (next.change === 'same' && !next.offersCheck)) return [];
     const to = appliedTo(item, next, { library, body });
     const alike = items.filter((i) => sameDose(i, item)).map((i) => i.id);
-    return same(item, to) ? [] : [{ drillId, next, to, itemIds: alike }];
+    const tooMuch =
+      next.loadChange > 0 && shown && beyondShown(library.asPlanned({ drillId, ...(to.support ? { support: to.support } : {}) }), shown);
+    return tooMuch || same(item, to) ? [] : [{ drillId, next, to, itemIds: alike }];
   });
 }
 

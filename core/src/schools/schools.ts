@@ -26,7 +26,8 @@ export const SCHOOLS = {
     choices: {
       'by drill': {
         name: 'As each drill has it',
-        holds: 'Set for hanging and pulling, follow overhead and in arm balances, full sweep where nothing is loaded.',
+        holds:
+          'Set for pulling, follow in arm balances, full sweep where nothing is loaded. Above the head under load it turns up with the arm, whatever is chosen here.',
         others: 'Others teach one rule for every position, so that the trainee has one thing to remember.',
       },
       set: {

@@ -67,7 +67,7 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     alsoWorks: ['elbow', 'grip'],
     motions: ['retraction', 'grasp'],
     quality: 'strength',
-    position: 'hanging',
+    position: 'supine',
     pose: 'feet-supported hang',
     equipment: ['bar'],
     dose: reps(6, 10, 3, { tempo: { out: 2, hold: 1, back: 3 }, restSeconds: 60 }),

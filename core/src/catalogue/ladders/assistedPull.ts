@@ -42,6 +42,7 @@ export const ASSISTED_PULL = climb({
         cue: 'One long line, chest to the bar; feet nearer when it shakes.',
         trains: { 'rows-clean': 3, 'packed-hang': 2, grip: 2, 'hand-load-hang': 2 },
         equipment: ['bar'],
+        position: 'supine',
         excludedBy: ['shoulder-injury', 'elbow-pain'],
         easier: ['low-bar-rows'],
       },

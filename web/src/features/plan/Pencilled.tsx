@@ -26,6 +26,7 @@ export function Pencilled({ desk, now }: { readonly desk: PlanDesk; readonly now
     practiceId,
     today: calendarDay(now),
     done,
+    shown: foothold.shown,
   });
   // A few are shown at once; from then on it is the coach who opens and closes.
   const [open, setOpen] = useState(doses.length <= SHOWN_AT_ONCE);

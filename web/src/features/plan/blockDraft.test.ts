@@ -5,7 +5,8 @@ import type { CalendarDay, Instant } from '@myokinet/core/quantities';
 import { bodyModel } from '@myokinet/core/statics';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../../client/newId.ts';
-import { pencilledDoses, withDoses } from '@myokinet/core/planning';
+import { armLoadOf } from '@myokinet/core/drills';
+import { NOTHING_SHOWN, pencilledDoses, type Shown, withDoses } from '@myokinet/core/planning';
 import {
   emptyDraft,
   freeDay,
@@ -130,8 +131,9 @@ describe('pencilled doses', () => {
     clearances: [],
     takenBack: [],
   });
-  const ask = (weeks: readonly PlanDto[], drillId: string) =>
+  const ask = (weeks: readonly PlanDto[], drillId: string, shown?: Shown) =>
     pencilledDoses(weeks, {
+      ...(shown ? { shown } : {}),
       logged: record(drillId).sessions,
       library,
       body: bodyModel({ statureM: 1.7, massKg: 70 }),
@@ -157,6 +159,13 @@ describe('pencilled doses', () => {
     ]);
     // What was decided upon gets no pencil.
     expect(ask(inked, drill.id)).toEqual([]);
+  });
+
+  it('put no more on an arm than was shown', () => {
+    const weeks = [week('2026-11-23', session('2026-11-27', item(drill.id)))];
+    const perArm = armLoadOf(drill);
+    const shown = (more: number): Shown => ({ ...NOTHING_SHOWN, push: { perArm: perArm + more, by: 'check' } });
+    expect([ask(weeks, drill.id, shown(0.03)).length, ask(weeks, drill.id, shown(0.01)).length]).toEqual([1, 0]);
   });
 
   it('add repetitions where there is no dial', () => {
