@@ -126,6 +126,10 @@ describe.each(ladders.map((l) => [l.name, l] as const))('%s', (_name, ladder) =>
     }
   });
 
+  it('never goes by what is seen by eye alone', () => {
+    for (const rung of ladder.rungs) expect([rung.id, rung.demands.some((d) => !measureOf(d.measureId).choices)]).toEqual([rung.id, true]);
+  });
+
   it('asks for each check once a rung, and never less of it further up', () => {
     for (const rung of ladder.rungs) expect(new Set(rung.demands.map((d) => d.measureId)).size).toBe(rung.demands.length);
     for (const measureId of measuresDemanded(ladder.rungs)) {

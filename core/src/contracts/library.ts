@@ -177,6 +177,7 @@ export class DrillDto {
   @AllDifferent() @IsEntryId(true) @ArrayMaxSize(MOST.faultsOfDrill) @IsArray() faults!: FaultId[];
   @AllDifferent() @ArrayMaxSize(MOST.neighbours) @Matches(/^[a-z0-9-]+$/, { each: true }) @IsArray() easier!: string[];
   @SomeOf(CAUTION_IDS) excludedBy!: CautionId[];
+  @IsOptional() @Equals(true) byChoice?: true;
   @IsPlainText('An aid', { min: 1, max: MOST.text }, true) @ArrayMaxSize(MOST.aids) @IsArray() aids!: string[];
   @IsTexts('isStandIns', 'Stand-ins', EQUIPMENT_IDS) standIns!: Partial<Record<Equipment, string>>;
   @IsOptional() @Part(() => RungRefDto) rung?: RungRefDto;

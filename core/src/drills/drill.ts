@@ -95,6 +95,8 @@ export interface Drill {
   /** Neighbours that are a step easier, by id; the harder ones follow from theirs. */
   readonly easier: readonly string[];
   readonly excludedBy: readonly CautionId[];
+  /** Proposed only where the coach asks for it. */
+  readonly byChoice?: true;
   /** What makes it bearable. */
   readonly aids: readonly string[];
   /** What can stand in for its equipment. */

@@ -70,6 +70,7 @@ const COLUMNS: Readonly<Record<string, Column>> = {
   faults: list((d) => d.faults),
   easier: list((d) => d.easier),
   excludedBy: list((d) => d.excludedBy),
+  byChoice: { write: (d) => (d.byChoice ? 'yes' : ''), read: (t) => (t === 'yes' ? true : undefined) },
   aids: list((d) => d.aids),
   standIns: pairs((d) => d.standIns, String),
   'rung.ladderId': optional((d) => d.rung?.ladderId),
@@ -130,7 +131,7 @@ function inRow(problem: FieldProblem): FieldProblem {
 }
 
 /** Columns that tables written by earlier versions do not have. */
-const LATER_COLUMNS: ReadonlySet<string> = new Set(['support']);
+const LATER_COLUMNS: ReadonlySet<string> = new Set(['support', 'byChoice']);
 
 /** Rows count from one, and the first holds the names. */
 const FIRST_ROW = 2;

@@ -61,7 +61,9 @@ const WORTH_ADDING = 0.6;
 /** Parts that hold no matter what: warm-up first, cool-down last. */
 export function frame({ kind, allowed, needs, cautions, stretching, form }: FrameBrief): readonly ComposedItem[] {
   // The sort is stable: what serves nothing in particular keeps its customary place.
-  const wrists = allowed.filter((d) => d.phase === 'wrists and forearms').sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
+  const wrists = allowed
+    .filter((d) => d.phase === 'wrists and forearms' && !d.byChoice)
+    .sort((a, b) => worth(b, needs, []) - worth(a, needs, []));
   const warmUps = allowed.filter((d) => d.phase === 'warm-up');
   // Four minutes of pulse come before anything bears on a wrist.
   const pulse = allowed.filter((d) => d.phase === 'pulse').slice(0, 1);
@@ -130,6 +132,7 @@ export function composeSession(brief: SessionBrief): readonly ComposedItem[] {
     (d) =>
       (MOST_PER_PHASE[d.phase] ?? 0) > 0 &&
       d.phase !== 'cool-down' &&
+      !d.byChoice &&
       (brief.kind === 'loaded' || !isLoaded(d)) &&
       (!d.rung || d.id === brief.practiceId),
   );

@@ -68,6 +68,7 @@ export const CAUTIONS = {
   pregnancy: { kind: 'ask first', closes: ['head down', 'fall', 'free hang'], openedBy: MIDWIFE_OR_DOCTOR },
   'head-injury': { ...LOCK, openedBy: DOCTOR },
   'reflux-vertigo': { kind: 'ask first', closes: ['head down', 'fall', 'free hang', 'kick-up'], openedBy: DOCTOR_OR_THERAPIST },
+  reflux: { kind: 'note' },
   minor: { kind: 'stands', closes: ['one-hand hang'] },
   'from-60': { kind: 'ask first', closes: ['kick-up'], openedBy: DOCTOR_OR_THERAPIST },
   'no-consent': { ...LOCK },

@@ -33,6 +33,7 @@ export const QUESTIONS = {
   'raised-pressure': { group: 'heart', sided: false, causes: ['raised-pressure'] },
   'eye-pressure': { group: 'head', sided: false, causes: ['raised-pressure'] },
   'reflux-vertigo': { group: 'head', sided: false, causes: ['reflux-vertigo'] },
+  reflux: { group: 'head', sided: false, causes: ['reflux'] },
   'eye-surgery': { group: 'head', sided: false, causes: ['eye-surgery'] },
   'unsteady-gait': { group: 'head', sided: false, causes: ['unsteady-gait'] },
   seizures: { group: 'head', sided: false, causes: ['seizures'] },

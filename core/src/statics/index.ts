@@ -28,7 +28,7 @@ export {
   type KnownBody,
   type Span,
 } from './handLoad.ts';
-export { notchesOf, solveSetUp, withNotch, type Notch, type Solved, type Wanted } from './solveSetUp.ts';
+export { nearestSetUp, notchesOf, solveSetUp, withNotch, type Notch, type Solved, type Wanted } from './solveSetUp.ts';
 export {
   plannedLoad,
   plannedLoads,

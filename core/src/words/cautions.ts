@@ -114,9 +114,10 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, { readonly name: string; 
     consequence: 'Nothing straining, no check of it and no gate until a doctor’s word says what is permitted.',
   },
   'reflux-vertigo': {
-    name: 'Reflux or vertigo',
+    name: 'Dizziness or vertigo',
     consequence: 'No inversions, no free hangs, no swings; ask a licensed professional first.',
   },
+  reflux: { name: 'Reflux', consequence: 'Nothing head down soon after a meal; stop where it burns.' },
   'from-60': {
     name: 'From 60',
     consequence:

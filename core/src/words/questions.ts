@@ -44,7 +44,8 @@ export const QUESTION_WORDS: Readonly<Record<QuestionId, { readonly text: string
   'head-injury': { text: 'A blow to the head or a concussion in the last three months?', fact: 'a recent head injury' },
   'raised-pressure': { text: 'Raised blood pressure, treated or not?', fact: 'raised blood pressure' },
   'eye-pressure': { text: 'Raised eye pressure, or trouble with the retina?', fact: 'raised eye pressure or a retina at risk' },
-  'reflux-vertigo': { text: 'Reflux, dizziness or vertigo, above all with the head down?', fact: 'reflux or vertigo' },
+  'reflux-vertigo': { text: 'Dizziness or vertigo, above all with the head down?', fact: 'dizziness or vertigo' },
+  reflux: { text: 'Reflux, with the head down or after a meal?', fact: 'reflux' },
   'eye-surgery': {
     text: 'An operation on an eye, or a disease of the retina that is active now?',
     fact: 'eye surgery or an active disease of the retina',

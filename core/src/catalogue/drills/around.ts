@@ -47,7 +47,7 @@ export const AROUND: readonly Drill[] = [
     cue: 'Low back heavy on the floor; knees bend before the back lifts.',
     faults: ['low-back-arches', 'neck-leads', 'breath-held'],
     easier: ['ribs-and-pelvis'],
-    excludedBy: ['pregnancy', 'raised-pressure'],
+    excludedBy: ['pregnancy', 'raised-pressure', 'recent-birth'],
     aids: ['Knees bent', 'Arms by the sides'],
   }),
   drill({
@@ -146,7 +146,7 @@ export const AROUND: readonly Drill[] = [
     cue: 'Hands beside the knees, lift both heels without leaning back.',
     faults: ['low-back-arches', 'breath-held'],
     easier: ['straddle-pulses', 'flat-back-hinge'],
-    excludedBy: ['pregnancy'],
+    excludedBy: ['pregnancy', 'recent-birth'],
     aids: ['One leg at a time', 'Hands nearer the hips'],
   }),
   drill({

@@ -8,7 +8,7 @@ export const FINGERTIPS: readonly Drill[] = [
   drill({
     id: 'fingertip-table-press',
     name: 'Fingertip press on a table',
-    phase: 'wrists and forearms',
+    phase: 'isolation',
     joint: 'grip',
     alsoWorks: ['wrist'],
     motions: ['grasp', 'bracing'],

@@ -44,6 +44,7 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     joint: 'forearm',
     alsoWorks: ['wrist', 'neck', 'shoulder'],
     motions: ['extension', 'supination'],
+    byChoice: true,
     quality: 'mobility active',
     position: 'standing',
     pose: 'standing, arms forward',
@@ -291,7 +292,7 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     cue: 'Stick level at shoulder height, straight arms; down as slowly as up.',
     faults: ['shrug', 'leans', 'wrist-sideways', 'rushed'],
     easier: ['wrist-curls', 'band-wrist-curls'],
-    excludedBy: ['elbow-pain', 'wrist-injury', 'minor', 'finger-injury'],
+    excludedBy: ['elbow-pain', 'wrist-injury', 'minor', 'finger-injury', 'raised-pressure', 'shoulder-injury'],
     aids: ['Forearms on a high table'],
   }),
   drill({
@@ -362,7 +363,7 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     trains: { 'wrist-flexion': 1, 'back-of-hand': 1, 'peel-test': 1 },
     cue: 'Arm forward, knuckles down; the other hand only steadies.',
     faults: ['elbows-lock', 'wrist-sideways'],
-    excludedBy: ['wrist-injury'],
+    excludedBy: ['wrist-injury', 'arm-numbness', 'lax-joints'],
     easier: ['knuckle-bends'],
   }),
 ];

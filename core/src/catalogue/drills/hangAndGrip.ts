@@ -173,7 +173,7 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     cue: 'A towel over the bar in both fists, wrists straight, lean back until the hands work.',
     faults: ['wrist-sideways', 'shrug', 'breath-held'],
     easier: ['towel-wringing'],
-    excludedBy: ['elbow-pain', 'finger-injury', 'minor', 'shoulder-injury'],
+    excludedBy: ['elbow-pain', 'finger-injury', 'minor', 'shoulder-injury', 'raised-pressure'],
     aids: [MORE_ON_THE_FEET],
   }),
   drill({

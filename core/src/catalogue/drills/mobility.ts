@@ -191,6 +191,7 @@ export const COOL_DOWN: readonly Drill[] = [
     alsoWorks: ['forearm', 'elbow'],
     faults: ['elbows-lock'],
     easier: ['wrist-circles'],
+    excludedBy: ['wrist-injury', 'arm-numbness', 'lax-joints'],
   }),
   drill({
     id: 'kneeling-chest-to-floor',
@@ -241,7 +242,7 @@ export const COOL_DOWN: readonly Drill[] = [
     cue: 'Blade stays down, breathe between the blades.',
     alsoWorks: ['scapula'],
     faults: ['shrug'],
-    excludedBy: ['shoulder-dislocated', 'lax-joints'],
+    excludedBy: ['shoulder-dislocated', 'lax-joints', 'shoulder-injury'],
   }),
   drill({
     id: 'shake-out',

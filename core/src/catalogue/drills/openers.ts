@@ -100,6 +100,7 @@ export const OPENERS: readonly Drill[] = [
     cue: 'Ear to shoulder, look over the shoulder, slow nod; nothing forced.',
     alsoWorks: ['scapula'],
     faults: ['rushed', 'neck-leads'],
+    excludedBy: ['neck-condition', 'arm-numbness', 'head-injury'],
   }),
   drill({
     id: 'upper-back-turns',

@@ -198,7 +198,7 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     cue: 'Knees soft, let the arms be carried by their weight, no bouncing.',
     faults: ['breath-held', 'elbows-lock'],
     easier: ['backward-reaches'],
-    excludedBy: [...NOT_LOOSE, 'raised-pressure', 'reflux-vertigo', 'head-injury'],
+    excludedBy: [...NOT_LOOSE, 'raised-pressure', 'reflux-vertigo', 'head-injury', 'neck-condition', 'pregnancy'],
     aids: ['Strap between the hands', 'Upright in place of folded'],
   }),
   drill({

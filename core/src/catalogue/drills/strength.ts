@@ -35,7 +35,7 @@ export const STRENGTH: readonly Drill[] = [
     cue: 'Squeeze a rolled towel hard, wrist straight, then let go completely.',
     alsoWorks: ['wrist'],
     faults: ['wrist-sideways', 'breath-held'],
-    excludedBy: ['elbow-pain', 'minor'],
+    excludedBy: ['elbow-pain', 'minor', 'raised-pressure', 'finger-injury'],
   }),
   drill({
     id: 'carry-hold',

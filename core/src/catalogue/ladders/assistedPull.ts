@@ -200,7 +200,7 @@ export const ASSISTED_PULL = climb({
         cue: 'Five even seconds; where it drops, it ended one step above.',
         trains: { 'free-hang': 2, grip: 3, 'hand-load-hang': 2 },
         equipment: ['bar', 'step'],
-        excludedBy: [...BEFORE_PULLS, 'minor'],
+        excludedBy: BEFORE_PULLS,
       },
     },
     {
@@ -222,7 +222,7 @@ export const ASSISTED_PULL = climb({
         cue: 'Every repetition from a set hang; stop one before the ugly one.',
         trains: { 'free-hang': 2, grip: 3, 'hand-load-hang': 3 },
         equipment: ['bar'],
-        excludedBy: [...BEFORE_PULLS, 'minor'],
+        excludedBy: BEFORE_PULLS,
       },
     },
     {

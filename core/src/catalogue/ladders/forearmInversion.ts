@@ -20,7 +20,7 @@ export const FOREARM_INVERSION = climb({
   aim: 'From the forearm plank to a balance on the forearms: the arms carry, the neck never does.',
   warnings: [
     'The neck is never the support: a hand fits under the head at all times.',
-    'No inversions with a neck condition, raised eye or blood pressure, pregnancy, a recent head injury, reflux or vertigo, unless a licensed professional has cleared them.',
+    'No inversions with a neck condition, raised eye or blood pressure, pregnancy, a recent head injury or vertigo, unless a licensed professional has cleared them.',
     'A spotter and a soft landing for everything from the supported inversion up.',
   ],
   preparation: ['rocked-back-reach', 'forearm-scapular-push-up', 'forearm-plank', 'forearm-dog-to-plank'],

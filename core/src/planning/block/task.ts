@@ -154,6 +154,7 @@ function mayStand(
   },
 ): boolean {
   if (drill.rung && drill.id !== rules.practiceId) return false;
+  if (drill.byChoice) return rules.brief.always.includes(drill.id) || rules.brief.likes.includes(drill.id);
   if ((MOST_PER_PHASE[drill.phase] ?? 0) === 0 || drill.phase === 'cool-down') return rules.brief.always.includes(drill.id);
   if (isLoaded(drill) && (!slot.loadable || rules.stopped || loadedJoints(drill).some((j) => closed?.has(j)))) return false;
   const { always, likes } = rules.brief;

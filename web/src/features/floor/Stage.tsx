@@ -13,6 +13,7 @@ import { FloorSetUp } from './FloorSetUp.tsx';
 import { JustDone } from './JustDone.tsx';
 import { Meanwhile } from './Meanwhile.tsx';
 import { PaceDial } from './PaceDial.tsx';
+import { RampLine } from './RampLine.tsx';
 import { SideMark } from './SideMark.tsx';
 import { StageFoot } from './StageFoot.tsx';
 import { type OpenSheet, StageSheets } from './StageSheets.tsx';
@@ -143,6 +144,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
           {doseInWords({ ...item.now, sets: 1 }, drill.dose, byFeel ? 'feel' : 'count').replace(/^1 × /, '')}
         </p>
       </div>
+      {(phase.kind === 'ready' || phase.kind === 'between') && <RampLine person={person} step={step} />}
       <p className="sr-only" aria-live="polite">
         {phase.kind === 'between' ? phase.transition.says.join(' ') : phase.kind === 'work' ? 'Go.' : ''}
       </p>

@@ -181,7 +181,10 @@ export function StartPage() {
               <BeforeSession key={traineeId} {...{ traineeId, name, onState }} />
             ))}
             <ul className="mt-2 list-disc ps-5">
-              {safetyChecks(chosen.session.items.map((i) => library.asPlanned(i))).map((line) => (
+              {safetyChecks(
+                chosen.session.items.map((i) => library.asPlanned(i)),
+                trainee.mass,
+              ).map((line) => (
                 <li key={line}>{line}</li>
               ))}
             </ul>

@@ -106,10 +106,13 @@ it('every fault of a drill has a letter of its own', () => {
 });
 
 it('what has to hold is looked at before it starts', () => {
-  const lines = safetyChecks([{ equipment: ['bar', 'band'], position: 'hanging' }]);
-  expect(lines).toHaveLength(2);
+  const lines = safetyChecks([{ equipment: ['bar', 'band'], position: 'hanging' }], 91);
+  expect(lines).toHaveLength(3);
+  expect(lines[2]).toMatch(/rated for 190 kg at least: twice its mass/);
+  const swing = { equipment: ['bar'], position: 'hanging', support: { setUp: { position: 'swing' } } } as const;
+  expect(safetyChecks([swing], 60).at(-1)).toMatch(/rated for 180 kg at least: three times/);
   expect(lines.join(' ')).toMatch(/bar holds.*no nicks/);
-  expect(safetyChecks([{ equipment: [], position: 'inverted' }])[0]).toMatch(/spotter/);
+  expect(safetyChecks([{ equipment: [], position: 'inverted' }], 70)[0]).toMatch(/spotter/);
 });
 
 it('a planned session keeps its id as a run, and gets one of its own when it is run once more', () => {
