@@ -28,10 +28,12 @@ export function ProtocolLines({
   );
 }
 
-/** Which of the trials becomes the capacity. */
-export function whatCounts({ choices, trials, combine }: Measure): string {
-  if (choices || trials === 1) return 'One look counts.';
-  return combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.';
+/** Which of the trials becomes the capacity, and what is none. */
+export function whatCounts({ choices, trials, combine, unit, better }: Measure): string {
+  if (choices) return 'Two looks, best from film; the worse counts.';
+  const which = trials === 1 ? 'One attempt counts.' : combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.';
+  const end = unit === 'deg' && better === 'more' ? ' What pain or worry ends is no end of range: skip it with that reason.' : '';
+  return `${which}${end}`;
 }
 
 /** How the check in focus is taken, step by step. */
