@@ -223,7 +223,7 @@ test('a once dislocated shoulder changes plan and ladder, with reasons, until a 
   await expect(page.getByRole('list', { name: 'Cautions' })).toContainText('Shoulder once dislocated');
 });
 
-test('a plan may follow another school than the studio, and is logged by feel', async ({ page }) => {
+test('a plan may follow another school than the studio, and is logged by feel', { tag: '@long' }, async ({ page }) => {
   const at = `/trainees/${idOf('Bram')}`;
   await open(page, `${at}/plan`);
   await page.getByRole('link', { name: /^This week/ }).click();
@@ -284,43 +284,45 @@ test('a fault gets the studio’s words, where it is looked for too', async ({ p
   await expect(page.getByRole('region', { name: 'Faults it invites' })).toContainText('Stiff as a mast.');
 });
 
-test('a check of the studio’s own is written, asked for by a rung, taken in a battery, and retired only when nothing asks for it', async ({
-  page,
-}) => {
-  await open(page, '/library/checks/elbow-crease');
-  await page.getByRole('link', { name: 'Copy as a new check' }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Elbow crease, leaning');
-  await page.getByLabel('Good is').selectOption('inside');
-  await page.getByLabel('Good from').fill('60');
-  await page.getByLabel('Good to').fill('30');
-  await page.getByRole('button', { name: 'Save for the studio' }).click();
-  await expect(page.getByText('Say from where to where the check is good.').first()).toBeVisible();
-  await page.getByLabel('Good from').fill('30');
-  await page.getByLabel('Good to').fill('60');
-  await page.getByRole('button', { name: 'Save for the studio' }).click();
-  await expect(page.getByText('From 30° to 60°')).toBeVisible();
-  await expect(page.getByText('No rung asks for it yet')).toBeVisible();
+test(
+  'a check of the studio’s own is written, asked for by a rung, taken in a battery, and retired only when nothing asks for it',
+  { tag: '@long' },
+  async ({ page }) => {
+    await open(page, '/library/checks/elbow-crease');
+    await page.getByRole('link', { name: 'Copy as a new check' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Elbow crease, leaning');
+    await page.getByLabel('Good is').selectOption('inside');
+    await page.getByLabel('Good from').fill('60');
+    await page.getByLabel('Good to').fill('30');
+    await page.getByRole('button', { name: 'Save for the studio' }).click();
+    await expect(page.getByText('Say from where to where the check is good.').first()).toBeVisible();
+    await page.getByLabel('Good from').fill('30');
+    await page.getByLabel('Good to').fill('60');
+    await page.getByRole('button', { name: 'Save for the studio' }).click();
+    await expect(page.getByText('From 30° to 60°')).toBeVisible();
+    await expect(page.getByText('No rung asks for it yet')).toBeVisible();
 
-  const ladderId = crew.find((r) => r.name.startsWith('Tobias'))?.ladderId ?? '';
-  await open(page, `/library/ladders/${ladderId}/edit`);
-  await page.locator('ol > li button[aria-expanded]').first().click();
-  await page.getByLabel('Add a demand').selectOption({ label: 'Elbow crease, leaning (degrees)' });
-  await expect(page.getByLabel('Elbow crease, leaning: upper end asked')).toHaveValue('60');
-  await page.getByRole('button', { name: 'Save for the studio' }).click();
-  await expect(page.getByText('from 30° to 60°')).toBeVisible();
+    const ladderId = crew.find((r) => r.name.startsWith('Tobias'))?.ladderId ?? '';
+    await open(page, `/library/ladders/${ladderId}/edit`);
+    await page.locator('ol > li button[aria-expanded]').first().click();
+    await page.getByLabel('Add a demand').selectOption({ label: 'Elbow crease, leaning (degrees)' });
+    await expect(page.getByLabel('Elbow crease, leaning: upper end asked')).toHaveValue('60');
+    await page.getByRole('button', { name: 'Save for the studio' }).click();
+    await expect(page.getByText('from 30° to 60°')).toBeVisible();
 
-  const checkId = (await own()).find((e) => e.kind === 'measure')?.id ?? '';
-  await open(page, `/trainees/${idOf('Tobias')}/battery?scope=${checkId}`);
-  await expect(page.getByRole('heading', { name: 'Elbow crease, leaning' })).toBeVisible();
-  await open(page, `/library/checks/${checkId}`);
-  await expect(page.getByRole('button', { name: 'Set it aside' })).toBeDisabled();
-  await expect(page.getByText(/It can be set aside once no rung asks for it/)).toBeVisible();
-  await open(page, `/library/ladders/${ladderId}`);
-  await page.getByRole('button', { name: 'Go back to the built-in' }).click();
-  await open(page, `/library/checks/${checkId}`);
-  await page.getByRole('button', { name: 'Set it aside' }).click();
-  await expect(page.getByText(/Set aside: kept for the record/)).toBeVisible();
-});
+    const checkId = (await own()).find((e) => e.kind === 'measure')?.id ?? '';
+    await open(page, `/trainees/${idOf('Tobias')}/battery?scope=${checkId}`);
+    await expect(page.getByRole('heading', { name: 'Elbow crease, leaning' })).toBeVisible();
+    await open(page, `/library/checks/${checkId}`);
+    await expect(page.getByRole('button', { name: 'Set it aside' })).toBeDisabled();
+    await expect(page.getByText(/It can be set aside once no rung asks for it/)).toBeVisible();
+    await open(page, `/library/ladders/${ladderId}`);
+    await page.getByRole('button', { name: 'Go back to the built-in' }).click();
+    await open(page, `/library/checks/${checkId}`);
+    await page.getByRole('button', { name: 'Set it aside' }).click();
+    await expect(page.getByText(/Set aside: kept for the record/)).toBeVisible();
+  },
+);
 
 test('a fault of the studio’s own is written, and invited by a drill', async ({ page }) => {
   await open(page, '/library/faults');

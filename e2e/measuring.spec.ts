@@ -203,104 +203,109 @@ async function drag(page: Page, name: string, to: { readonly x: number; readonly
   await page.mouse.up();
 }
 
-test('a drawn picture of a known angle is read, kept, compared a week later, and lands in the history', async ({ page, browser }) => {
-  // Somebody whose next gate asks for it, so that it is seen in the headroom chart.
-  let id = '';
-  for (const trainee of crew.slice(8)) {
-    const { headrooms } = await server.api<ReadinessReply>(`/api/trainees/${trainee.id}/readiness`);
-    if (id === '' && headrooms.some((h) => h.demand.measureId === 'shoulder-flexion')) id = trainee.id;
-  }
-  expect(id).not.toBe('');
-  for (const [flexion, side] of [
-    [150, 'left'],
-    [162, 'left'],
-  ] as const) {
-    const figure = await drawFigure(browser, flexion);
-    await open(page, id, 'shoulder-flexion');
+test(
+  'a drawn picture of a known angle is read, kept, compared a week later, and lands in the history',
+  { tag: '@long' },
+  async ({ page, browser }) => {
+    // Somebody whose next gate asks for it, so that it is seen in the headroom chart.
+    let id = '';
+    for (const trainee of crew.slice(8)) {
+      const { headrooms } = await server.api<ReadinessReply>(`/api/trainees/${trainee.id}/readiness`);
+      if (id === '' && headrooms.some((h) => h.demand.measureId === 'shoulder-flexion')) id = trainee.id;
+    }
+    expect(id).not.toBe('');
+    for (const [flexion, side] of [
+      [150, 'left'],
+      [162, 'left'],
+    ] as const) {
+      const figure = await drawFigure(browser, flexion);
+      await open(page, id, 'shoulder-flexion');
+      await page.getByRole('button', { name: 'Picture' }).click();
+      await page.getByLabel(/A photo or video/).setInputFiles({ name: 'figure.png', mimeType: 'image/png', buffer: figure.png });
+      await expect(page.getByText('3 of 3 landmarks still to be placed.')).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
+      await drag(page, 'Hip, the bony point at the side', figure.landmarks.hip);
+      await drag(page, 'Shoulder, the bony tip', figure.landmarks.shoulder);
+      await drag(page, 'Elbow, the outer knuckle', figure.landmarks.elbow);
+      const angle = page.getByRole('status', { name: 'Angle' });
+      // Which way the trainee faces is asked, never assumed; the wrong answer reads an arm that went back, and is asked about.
+      await expect(page.getByText(/Say which way the trainee faces/)).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
+      await page.getByRole('button', { name: 'left', exact: true }).click();
+      await expect(
+        page.getByText(flexion === 150 ? /the other way round\? Does the trainee face the other way/ : /Beyond straight up, \d+° and not/),
+      ).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
+      await page.getByRole('button', { name: 'right', exact: true }).click();
+      await expect(angle).toHaveText(/^\d+° ± \d/);
+      const read = Number.parseInt((await angle.textContent()) ?? '', 10);
+      // A mouse on a picture shown smaller than it is: within two degrees.
+      expect(Math.abs(read - flexion)).toBeLessThanOrEqual(2);
+      await page.getByRole('button', { name: `Use ${read}° as the trial` }).click();
+      await expect(page.getByRole('button', { name: new RegExp(`^${side}, trial 1: ${read}°`) })).toBeVisible();
+      await page.getByRole('button', { name: 'Picture' }).click();
+      await page.getByRole('button', { name: 'right, trial 3: nothing yet' }).click();
+      await page.getByRole('button', { name: 'Next check' }).click();
+      await page.getByRole('button', { name: 'Save the battery' }).click();
+      await expect(page.getByRole('heading', { name: /^Headroom/ })).toBeVisible();
+    }
+    const [newest] = await checksOf(id);
+    const shown = newest?.trials[0]?.value ?? 0;
+    await expect(page.getByRole('row', { name: new RegExp(`Shoulder flexion.*left.*${shown}°`) }).first()).toBeAttached();
+    const pictures = await server.api<readonly PictureReply[]>(`/api/trainees/${id}/pictures`);
+    expect(pictures).toHaveLength(2);
+    const [check] = await checksOf(id);
+    expect(check?.trials[0]?.reading).toMatchObject({ kind: 'picture', points: [{ placedBy: 'coach' }, {}, {}] });
+
+    await page.goto(`${server.address}/trainees/${id}/pictures`);
+    await expect(page.getByText(/a real change, beyond|inside the error band/)).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Both pictures laid on one another' })).toBeVisible();
+    page.once('dialog', (d) => void d.accept());
+    await page
+      .getByRole('button', { name: /^Take the image of/ })
+      .first()
+      .click();
+    await expect(page.getByText('image taken off the record; the angle stays')).toBeVisible();
+    await page.goto(`${server.address}/trainees/${id}/history?measure=shoulder-flexion`);
+    await expect(page.getByRole('heading', { name: 'Shoulder flexion' })).toBeVisible();
+    await expect(page.getByText(/, picture;? ?/).first()).toBeVisible();
+    await page.getByRole('slider').focus();
+    await page.keyboard.press('Home');
+    await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /left/);
+  },
+);
+
+test(
+  'the pose model comes only when asked for, marks what it suggests, and a suggestion left alone opens no gate',
+  { tag: '@long' },
+  async ({ page, browser }) => {
+    const asked: string[] = [];
+    page.on('request', (r) => asked.push(r.url()));
+    const figure = await drawFigure(browser, 150);
+    await page.goto(server.address);
+    await open(page, idAt(6), 'shoulder-flexion');
+    await page.getByRole('button', { name: 'right, trial 1: nothing yet' }).click();
     await page.getByRole('button', { name: 'Picture' }).click();
     await page.getByLabel(/A photo or video/).setInputFiles({ name: 'figure.png', mimeType: 'image/png', buffer: figure.png });
     await expect(page.getByText('3 of 3 landmarks still to be placed.')).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
-    await drag(page, 'Hip, the bony point at the side', figure.landmarks.hip);
-    await drag(page, 'Shoulder, the bony tip', figure.landmarks.shoulder);
-    await drag(page, 'Elbow, the outer knuckle', figure.landmarks.elbow);
-    const angle = page.getByRole('status', { name: 'Angle' });
-    // Which way the trainee faces is asked, never assumed; the wrong answer reads an arm that went back, and is asked about.
-    await expect(page.getByText(/Say which way the trainee faces/)).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
-    await page.getByRole('button', { name: 'left', exact: true }).click();
-    await expect(
-      page.getByText(flexion === 150 ? /the other way round\? Does the trainee face the other way/ : /Beyond straight up, \d+° and not/),
-    ).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Use as the trial' })).toBeDisabled();
+    const heavy = /pose|tfjs|movenet/i;
+    expect(asked.filter((url) => heavy.test(url))).toEqual([]);
+    await page.getByRole('button', { name: 'Suggest points' }).click();
+    await expect(page.getByText(/The model saw 3 of 3 points/)).toBeVisible();
+    expect(asked.some((url) => heavy.test(url))).toBe(true);
+    // Nothing leaves the machine.
+    expect(asked.filter((url) => !url.startsWith(server.address) && !url.startsWith(`blob:${server.address}`))).toEqual([]);
+    await expect(page.getByText(/Suggested points that nobody has confirmed open no gate/)).toBeVisible();
     await page.getByRole('button', { name: 'right', exact: true }).click();
-    await expect(angle).toHaveText(/^\d+° ± \d/);
-    const read = Number.parseInt((await angle.textContent()) ?? '', 10);
-    // A mouse on a picture shown smaller than it is: within two degrees.
-    expect(Math.abs(read - flexion)).toBeLessThanOrEqual(2);
-    await page.getByRole('button', { name: `Use ${read}° as the trial` }).click();
-    await expect(page.getByRole('button', { name: new RegExp(`^${side}, trial 1: ${read}°`) })).toBeVisible();
-    await page.getByRole('button', { name: 'Picture' }).click();
-    await page.getByRole('button', { name: 'right, trial 3: nothing yet' }).click();
-    await page.getByRole('button', { name: 'Next check' }).click();
-    await page.getByRole('button', { name: 'Save the battery' }).click();
-    await expect(page.getByRole('heading', { name: /^Headroom/ })).toBeVisible();
-  }
-  const [newest] = await checksOf(id);
-  const shown = newest?.trials[0]?.value ?? 0;
-  await expect(page.getByRole('row', { name: new RegExp(`Shoulder flexion.*left.*${shown}°`) }).first()).toBeAttached();
-  const pictures = await server.api<readonly PictureReply[]>(`/api/trainees/${id}/pictures`);
-  expect(pictures).toHaveLength(2);
-  const [check] = await checksOf(id);
-  expect(check?.trials[0]?.reading).toMatchObject({ kind: 'picture', points: [{ placedBy: 'coach' }, {}, {}] });
-
-  await page.goto(`${server.address}/trainees/${id}/pictures`);
-  await expect(page.getByText(/a real change, beyond|inside the error band/)).toBeVisible();
-  await expect(page.getByRole('img', { name: 'Both pictures laid on one another' })).toBeVisible();
-  page.once('dialog', (d) => void d.accept());
-  await page
-    .getByRole('button', { name: /^Take the image of/ })
-    .first()
-    .click();
-  await expect(page.getByText('image taken off the record; the angle stays')).toBeVisible();
-  await page.goto(`${server.address}/trainees/${id}/history?measure=shoulder-flexion`);
-  await expect(page.getByRole('heading', { name: 'Shoulder flexion' })).toBeVisible();
-  await expect(page.getByText(/, picture;? ?/).first()).toBeVisible();
-  await page.getByRole('slider').focus();
-  await page.keyboard.press('Home');
-  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /left/);
-});
-
-test('the pose model comes only when asked for, marks what it suggests, and a suggestion left alone opens no gate', async ({
-  page,
-  browser,
-}) => {
-  const asked: string[] = [];
-  page.on('request', (r) => asked.push(r.url()));
-  const figure = await drawFigure(browser, 150);
-  await page.goto(server.address);
-  await open(page, idAt(6), 'shoulder-flexion');
-  await page.getByRole('button', { name: 'right, trial 1: nothing yet' }).click();
-  await page.getByRole('button', { name: 'Picture' }).click();
-  await page.getByLabel(/A photo or video/).setInputFiles({ name: 'figure.png', mimeType: 'image/png', buffer: figure.png });
-  await expect(page.getByText('3 of 3 landmarks still to be placed.')).toBeVisible();
-  const heavy = /pose|tfjs|movenet/i;
-  expect(asked.filter((url) => heavy.test(url))).toEqual([]);
-  await page.getByRole('button', { name: 'Suggest points' }).click();
-  await expect(page.getByText(/The model saw 3 of 3 points/)).toBeVisible();
-  expect(asked.some((url) => heavy.test(url))).toBe(true);
-  // Nothing leaves the machine.
-  expect(asked.filter((url) => !url.startsWith(server.address) && !url.startsWith(`blob:${server.address}`))).toEqual([]);
-  await expect(page.getByText(/Suggested points that nobody has confirmed open no gate/)).toBeVisible();
-  await page.getByRole('button', { name: 'right', exact: true }).click();
-  const read = Number.parseInt((await page.getByRole('status', { name: 'Angle' }).textContent()) ?? '', 10);
-  // It tends to read arms low; it is a place to start from.
-  expect(Math.abs(read - 150)).toBeLessThanOrEqual(12);
-  await page.getByRole('button', { name: new RegExp(`^Use ${read}°`) }).click();
-  const { battery } = await expectRun(idAt(6));
-  expect(battery?.cells[0]?.reading?.points?.map((p) => p.placedBy)).toEqual(['suggested', 'suggested', 'suggested']);
-  await expect(page.getByText('suggested', { exact: true })).toBeVisible();
-});
+    const read = Number.parseInt((await page.getByRole('status', { name: 'Angle' }).textContent()) ?? '', 10);
+    // It tends to read arms low; it is a place to start from.
+    expect(Math.abs(read - 150)).toBeLessThanOrEqual(12);
+    await page.getByRole('button', { name: new RegExp(`^Use ${read}°`) }).click();
+    const { battery } = await expectRun(idAt(6));
+    expect(battery?.cells[0]?.reading?.points?.map((p) => p.placedBy)).toEqual(['suggested', 'suggested', 'suggested']);
+    await expect(page.getByText('suggested', { exact: true })).toBeVisible();
+  },
+);
 
 test('files that are no pictures say so, and nothing is lost', async ({ page }) => {
   await open(page, idAt(7), 'shoulder-flexion');

@@ -78,17 +78,7 @@ async function faultsFound(page: Page, only?: readonly string[]): Promise<readon
 }
 
 /** Pages that axe visits on every run; the others in the long suite. */
-const OFTEN = [
-  'emergency',
-  'today',
-  'caseload',
-  'readiness, gate closed',
-  'readiness, gate open',
-  'readiness, stop sign',
-  'battery run',
-  'screen',
-  'record',
-];
+const OFTEN = ['emergency', 'today', 'caseload', 'readiness, gate closed', 'battery run', 'screen', 'record'];
 
 /** What is written to the console, and how far a page spills over its window, on a laptop and on a phone. */
 async function fitsAndIsQuiet(page: Page, name: string, path: string): Promise<void> {

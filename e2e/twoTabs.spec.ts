@@ -50,7 +50,7 @@ test('two tabs edit the same week: the second is told, keeps its version, and ch
   await expect(two.getByRole('region', { name: /^Session/ })).toHaveCount(3);
 });
 
-test('two tabs correct the same session: the second is told, and keeps what it typed', async ({ browser }) => {
+test('two tabs correct the same session: the second is told, and keeps what it typed', { tag: '@long' }, async ({ browser }) => {
   const demo = await new Server().start({ demo: true });
   const [row] = (await demo.api<readonly CaseloadRow[]>('/api/caseload')).filter((r) => r.lastSessionAt);
   const pages = await Promise.all([1, 2].map(async () => (await atTheMoment(await browser.newContext())).newPage()));

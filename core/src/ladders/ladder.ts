@@ -139,7 +139,7 @@ function figureOn(
   const load = support && plannedLoads(body, support)?.[sided ? 'perArm' : 'share'];
   const basis =
     support && load !== undefined
-      ? `${value === 1 ? '' : `${percent(value)} of `}this rung’s load${sided ? ' on one hand' : ''}`
+      ? `${value === 1 ? '' : `${percent(value)} of `}this rung’s load${sided ? ', one hand' : ''}`
       : 'the set-up of this rung can not be built for this trainee, so all of body weight is asked';
   return { figure: Math.round(100 * value * (load ?? UNBUILDABLE)), basis };
 }

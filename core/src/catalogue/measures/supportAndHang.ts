@@ -34,7 +34,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
   }),
   loadTolerated({
     id: 'forearm-load',
-    name: 'Load tolerated on the forearms',
+    name: 'Load on the forearms',
     phrase: 'load tolerated on the forearms',
     joint: 'shoulder',
     motion: 'bracing',
@@ -261,7 +261,7 @@ export const HANG_MEASURES: readonly Measure[] = [
   }),
   loadTolerated({
     id: 'one-hand-load-hang',
-    name: 'Load tolerated on one hand, hanging',
+    name: 'Load on one hand, hanging',
     phrase: 'load tolerated on this hand in a hang',
     joint: 'grip',
     motion: 'grasp',
@@ -275,7 +275,7 @@ export const HANG_MEASURES: readonly Measure[] = [
   }),
   hold({
     id: 'one-hand-hold',
-    name: 'One-hand hold, feet carrying half',
+    name: 'One-hand hold, half weight',
     phrase: 'one-hand hold at half weight',
     joint: 'grip',
     motion: 'grasp',

@@ -26,7 +26,8 @@ export function RampLine({ person, step }: { readonly person: FloorPerson; reado
   return (
     <p className="border-s-4 border-secondary ps-3 text-lg leading-snug">
       First two easy sets, not logged:{' '}
-      {sets.map(({ part, setUp }) => `${Math.round(part * 100)}%${setUp ? ` (${setUpInWords(setUp)})` : ''}`).join(', then ')} of the load.
+      {sets.map(({ part, setUp }) => `${Math.round(part * 100)}%${setUp ? ` (${setUpInWords(setUp)})` : ''}`).join(', then ')} of the load
+      {sets.some(({ setUp }) => !setUp) && ': hands higher, knees down, or feet helping'}.
     </p>
   );
 }

@@ -98,7 +98,7 @@ function RungRow({
         )}
         {loads && rung.support && (
           <span className="aside block text-sm leading-tight" title={setUpInWords(rung.support.setUp)}>
-            {Math.round(loads.share * 100)}% on the hands, {Math.round(loads.perArm * 100)}% on an arm
+            {loadInWords(loads)}
           </span>
         )}
         {closed && (
@@ -139,4 +139,10 @@ function GateBar({ gate }: { readonly gate: Gate }) {
       {gate.open ? 'gate open, not signed' : `gate closed, ${gate.unmet.length} unmet`}
     </div>
   );
+}
+
+/** `50% on the hands, 25% an arm`, or what one arm carries alone. */
+function loadInWords({ share, perArm }: { readonly share: number; readonly perArm: number }): string {
+  const percent = (part: number) => `${Math.round(part * 100)}%`;
+  return perArm >= share ? `${percent(perArm)} on one arm` : `${percent(share)} on the hands, ${percent(perArm)} an arm`;
 }
