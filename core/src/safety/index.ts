@@ -16,6 +16,7 @@ export {
   openedBy,
   SCREENING_FRESH_DAYS,
   screeningOutcome,
+  surelyAdult,
   type Consultation,
   type LiftedCaution,
   type ScreeningAnswer,

@@ -256,7 +256,8 @@ function perhapsFrom60(born: Born, now: Date): boolean {
   return ageOn(born, now).years >= OLDER_AGE;
 }
 
-function surelyAdult(born: Born, now: Date): boolean {
+/** Whether somebody is an adult beyond doubt: where only the year is known, from the year after. */
+export function surelyAdult(born: Born, now: Date): boolean {
   const { years, sure } = ageOn(born, now);
   return sure ? years >= ADULT_AGE : years > ADULT_AGE;
 }

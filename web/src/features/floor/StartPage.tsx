@@ -1,5 +1,5 @@
 import { exclusionByCaution } from '@myokinet/core/library';
-import { sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
+import { beyondInWords, beyondShown, sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, dayInWords } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
 import { lockInWords } from '@myokinet/core/words';
@@ -19,7 +19,7 @@ import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
-import { useCurrentTrainee } from '../trainee/index.ts';
+import { useCurrentTrainee, useFittedLibrary } from '../trainee/index.ts';
 import type { FloorHome } from './floorSync.ts';
 import { safetyChecks } from './safetyChecks.ts';
 import { sessionToday, startRuns, type ToRun } from './startRuns.ts';
@@ -31,6 +31,7 @@ const MOST_OTHERS = 5;
 export function StartPage() {
   const trainee = useCurrentTrainee();
   const library = useLibrary();
+  const fitted = useFittedLibrary();
   const studio = useSchools();
   const home = useStore() as FloorHome;
   const navigate = useNavigate();
@@ -77,6 +78,12 @@ export function StartPage() {
     .map((i) => library.asPlanned(i))
     .filter((d) => exclusionByCaution(d, trainee.screening.cautions))
     .map((d) => d.name);
+  const { shown } = readiness.data.planner;
+  const beyond = (chosen?.session.items ?? []).flatMap((item) => {
+    const drill = fitted.asPlanned(item);
+    const found = beyondShown(drill, shown);
+    return found ? [{ id: item.id, name: drill.name, why: beyondInWords(found, library) }] : [];
+  });
   const company = (today.data ?? []).filter((t) => t.kind === 'session' && t.traineeId !== trainee.id);
 
   const people = [
@@ -177,6 +184,11 @@ export function StartPage() {
                 Closed in this session by a caution: {closed.join(' · ')}. The rest is run.
               </p>
             )}
+            {beyond.map(({ id, name, why }) => (
+              <p key={id} className="mt-1 border-s-4 border-warning ps-3 text-sm leading-snug">
+                <span className="font-semibold">{name}</span>: {why}
+              </p>
+            ))}
             {people.map(({ traineeId, name }) => (
               <BeforeSession key={traineeId} {...{ traineeId, name, onState }} />
             ))}

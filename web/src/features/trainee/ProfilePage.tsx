@@ -1,4 +1,5 @@
 import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
+import { surelyAdult } from '@myokinet/core/safety';
 import { useState } from 'react';
 import { useDraft } from '../../client/useDraft.ts';
 import { newId } from '../../client/newId.ts';
@@ -44,6 +45,12 @@ export function ProfilePage() {
         saving={isLoading}
         error={conflict ? undefined : error}
       />
+      {becomesAdult(trainee, draft.value) && (
+        <p role="status" className="mt-3 max-w-3xl border-s-4 border-warning bg-warning/10 px-3 py-1.5 leading-snug">
+          With this date {trainee.name} is an adult: what is closed to children opens, and no guardian’s consent is asked for. The profile
+          before it stays on record.
+        </p>
+      )}
       {draft.exists && (
         <button type="button" className="btn btn-ghost btn-sm mt-3" onClick={startOver}>
           Throw my changes away
@@ -61,4 +68,11 @@ function nextRevision({
   ...profile
 }: TraineeReply): TraineeValues {
   return { ...profile, basedOn: profile.revision, revision: newId() };
+}
+
+/** Whether the date that is typed makes an adult of somebody who was none. */
+function becomesAdult(before: TraineeReply, typed: TraineeValues): boolean {
+  const { birthYear, birthDate = null } = typed;
+  const now = new Date();
+  return birthYear !== null && !surelyAdult(before, now) && surelyAdult({ birthYear, birthDate }, now);
 }
