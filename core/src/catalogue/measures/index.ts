@@ -1,6 +1,7 @@
 import type { Measure } from '../../measuring/index.ts';
+import { HANG_MEASURES } from './hang.ts';
 import { SHOULDER_MEASURES } from './shoulder.ts';
-import { HANG_MEASURES, SUPPORT_MEASURES } from './supportAndHang.ts';
+import { SUPPORT_MEASURES } from './support.ts';
 import { WRIST_AND_GRIP_MEASURES } from './wristAndGrip.ts';
 
 /** Every check the product ships. */
