@@ -39,6 +39,8 @@ export class BeforeSessionDto {
   @IsArray()
   yes!: BeforeQuestion[];
   @IsOptional() @Part(() => IllDto) ill?: IllDto;
+  /** The form that this one was asked again for, at once: it was a slip. */
+  @IsOptional() @IsUUID('7') replaces?: string;
 }
 
 const mmHg = (label: string, { min, max }: { readonly min: number; readonly max: number }): PropertyDecorator => {

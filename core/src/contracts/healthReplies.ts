@@ -64,7 +64,7 @@ interface Recorded {
   readonly coach: string;
 }
 
-export type BeforeSessionReply = BeforeSession & Recorded;
+export type BeforeSessionReply = BeforeSession & Recorded & { readonly replaces?: string };
 export type BloodPressureReply = BloodPressure & Recorded;
 export type GuardianConsentReply = GuardianConsent & Recorded;
 

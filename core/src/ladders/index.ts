@@ -14,4 +14,4 @@ export {
   type Rung,
   type RungDemand,
 } from './ladder.ts';
-export { ladderFindings, type LadderFinding } from './ladderFindings.ts';
+export { LOAD_PER_GRIP, MOST_OF_GRIP, ladderFindings, type LadderFinding } from './ladderFindings.ts';

@@ -28,9 +28,9 @@ const MOST_WRIST_DEG = 95;
 /** What a folded mat or wedge takes off (project default). */
 const WEDGE_DEG = 10;
 /** A hook holds more than a fist squeezes (professional judgement, from memory). */
-const LOAD_PER_GRIP = 1.5;
+export const LOAD_PER_GRIP = 1.5;
 /** A carried weight is at most two fifths of what the hand squeezes (professional judgement, from memory). */
-const MOST_OF_GRIP = 0.4;
+export const MOST_OF_GRIP = 0.4;
 /** A free hang of so many seconds shows what a scale cannot: all of body weight on two hands. */
 const FREE_HANG_SECONDS = 10;
 const POINTS = 100;

@@ -1,5 +1,6 @@
 import type { BodySide } from '../anatomy/index.ts';
 import { armLoadOf, type Drill } from '../drills/index.ts';
+import { MOST_OF_GRIP } from '../ladders/index.ts';
 import type { Library } from '../library/index.ts';
 import { type Capacity, measureSides } from '../measuring/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
@@ -39,8 +40,6 @@ export const LOAD_CHECKS: Readonly<Record<Direction, string>> = { push: 'hand-lo
 /** What anybody may begin with: on hands and knees, a hang with the feet carrying most, a full shopping bag (project defaults). */
 const ENTRY: Readonly<Record<Direction, number>> = { push: 0.225, pull: 0.125, carry: 0.1 };
 
-/** A carried weight is at most two fifths of what the weaker hand squeezes (professional judgement, from memory). */
-const MOST_OF_GRIP = 0.4;
 /** A free hang of so many seconds, its band taken off, shows half of body weight on each arm, which a scale cannot. */
 const FREE_HANG_SECONDS = 5;
 

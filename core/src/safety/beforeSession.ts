@@ -90,14 +90,21 @@ export function stillCounts({ at }: Pick<BeforeSession, 'at'>, now: Date): boole
   return hours > -0.1 && hours <= BEFORE_SESSION_HOURS;
 }
 
+/** A form as it is on record. */
+interface OnRecord extends Pick<BeforeSession, 'at'> {
+  readonly id: string;
+  /** The form that was asked again at once, and was a slip. */
+  readonly replaces?: string | undefined;
+}
+
 /**
- * The forms without those that were answered anew at once: those were a slip.
+ * The forms without those that were asked again at once, by whoever had answered them: those were a slip. What somebody else answers
+ * takes nothing back.
  *
  * @param forms newest first
  */
-export function withoutSlips<T extends Pick<BeforeSession, 'at'>>(forms: readonly T[]): readonly T[] {
-  return forms.filter(({ at }, i) => {
-    const next = forms[i - 1];
-    return !next || daysBetween(at, next.at) * HOURS_PER_DAY * 60 > SLIP_MINUTES;
-  });
+export function withoutSlips<T extends OnRecord>(forms: readonly T[]): readonly T[] {
+  return forms.filter(
+    ({ id, at }) => !forms.some((f) => f.replaces === id && f.at >= at && daysBetween(at, f.at) * HOURS_PER_DAY * 60 <= SLIP_MINUTES),
+  );
 }

@@ -78,11 +78,22 @@ describe('the short form before a session', () => {
     expect(idsOf({ before: [form(1, ['unfed'])] })).toEqual([]);
   });
 
-  it('answered anew within ten minutes, the first was a slip', () => {
-    const minutes = (n: number) => n / 1440;
-    const slip = form(minutes(20), ['injury']);
-    expect(withoutSlips([form(minutes(11), []), slip])).toHaveLength(1);
-    expect(withoutSlips([form(minutes(9), []), slip])).toHaveLength(2);
+  it('asked again at once by whoever answered, the first was a slip; what somebody else answers takes nothing back', () => {
+    const at = (minutes: number) => ago(minutes / 1440);
+    const first = { ...form(0, ['injury']), id: 'first', at: at(20) };
+    const second = (minutes: number, replaces?: string) => ({
+      ...form(0, []),
+      id: 'second',
+      at: at(minutes),
+      ...(replaces ? { replaces } : {}),
+    });
+    const left = (f: ReturnType<typeof second>) => withoutSlips([f, first]).map((x) => x.id);
+    expect([left(second(11, 'first')), left(second(9, 'first')), left(second(11)), left(second(11, 'another'))]).toEqual([
+      ['second'],
+      ['second', 'first'],
+      ['second', 'first'],
+      ['second', 'first'],
+    ]);
   });
 
   it('counts for twelve hours', () => {

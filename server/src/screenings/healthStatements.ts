@@ -1,6 +1,6 @@
 /** An illness and what changed since the screening are asked for no longer than the screening itself lasts. */
 const FORMS = `
-  SELECT b.id, b.trainee_id AS traineeId, b.at, b.yes, b.ill_since AS illSince, b.clear_since AS clearSince,
+  SELECT b.id, b.trainee_id AS traineeId, b.at, b.yes, b.ill_since AS illSince, b.clear_since AS clearSince, b.replaces,
     b.recorded_at AS recordedAt, c.name AS coach
   FROM before_session b JOIN coach c ON c.id = b.coach_id`;
 
@@ -31,8 +31,8 @@ export const CONSENTS_OF_TRAINEE = `${CONSENTS} WHERE g.trainee_id = @traineeId 
 export const CONSENTS_OF_STUDIO = `${CONSENTS} WHERE g.studio_id = @studioId ORDER BY g.recorded_at DESC, g.id DESC`;
 
 export const INSERT_FORM = `
-  INSERT INTO before_session (id, studio_id, trainee_id, coach_id, at, yes, ill_since, clear_since, recorded_at)
-  VALUES (@id, @studioId, @traineeId, @coachId, @at, @yes, @illSince, @clearSince, @recordedAt)`;
+  INSERT INTO before_session (id, studio_id, trainee_id, coach_id, at, yes, ill_since, clear_since, replaces, recorded_at)
+  VALUES (@id, @studioId, @traineeId, @coachId, @at, @yes, @illSince, @clearSince, @replaces, @recordedAt)`;
 
 export const INSERT_PRESSURE = `
   INSERT INTO blood_pressure (id, studio_id, trainee_id, coach_id, taken_at, systolic, diastolic, recorded_at)

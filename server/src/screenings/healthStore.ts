@@ -19,7 +19,12 @@ interface OfTrainee {
   readonly traineeId: string;
 }
 type FormRow = OfTrainee &
-  Omit<BeforeSessionReply, 'yes' | 'ill'> & { yes: string; illSince: CalendarDay | null; clearSince: Instant | null };
+  Omit<BeforeSessionReply, 'yes' | 'ill' | 'replaces'> & {
+    replaces: string | null;
+    yes: string;
+    illSince: CalendarDay | null;
+    clearSince: Instant | null;
+  };
 type PressureRow = OfTrainee & BloodPressureReply;
 type ConsentRow = OfTrainee & Omit<GuardianConsentReply, 'agreed'> & { agreed: 0 | 1 };
 
@@ -74,7 +79,7 @@ export function healthStore(context: Context) {
         insertForm.run({
           ...head,
           ...{ id: dto.id, at: dto.at, yes: JSON.stringify(dto.yes) },
-          ...{ illSince: dto.ill?.since ?? null, clearSince: dto.ill?.clearSince ?? null },
+          ...{ illSince: dto.ill?.since ?? null, clearSince: dto.ill?.clearSince ?? null, replaces: dto.replaces ?? null },
         }),
       ),
 
@@ -92,10 +97,11 @@ function plain<T extends OfTrainee>({ traineeId: _, ...row }: T): Omit<T, 'train
   return row;
 }
 
-function formReply({ traineeId: _, yes, illSince, clearSince, ...row }: FormRow): BeforeSessionReply {
+function formReply({ traineeId: _, yes, illSince, clearSince, replaces, ...row }: FormRow): BeforeSessionReply {
   return {
     ...row,
     yes: JSON.parse(yes) as BeforeSessionReply['yes'],
+    ...(replaces === null ? {} : { replaces }),
     ...(illSince ? { ill: { since: illSince, ...(clearSince ? { clearSince } : {}) } } : {}),
   };
 }

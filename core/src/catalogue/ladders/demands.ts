@@ -1,4 +1,4 @@
-import type { RungDemand } from '../../ladders/index.ts';
+import { LOAD_PER_GRIP, type RungDemand } from '../../ladders/index.ts';
 import { COMMON_PRACTICE, type Origin, projectDefault } from '../../reference/index.ts';
 import { UNIT_OF } from '../measures/index.ts';
 
@@ -29,9 +29,6 @@ export function within(measureId: string, value: number, upTo: number): RungDema
 export function shareOfBodyMass(measureId: string, value: number): RungDemand {
   return { ...demand(measureId, value, 'at least', STARTING_VALUE), per: 'bodyMass' };
 }
-
-/** What one hand may carry of what it squeezes on a dynamometer: a hook holds more than a fist (professional judgement, from memory). */
-const LOAD_PER_GRIP = 1.5;
 
 /** Grip for so much of body weight on one hand. */
 export function gripFor(shareOnOneHand: number): RungDemand {

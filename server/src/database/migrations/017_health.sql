@@ -8,6 +8,7 @@ CREATE TABLE before_session (
   yes         TEXT NOT NULL CHECK (json_valid(yes)),
   ill_since   TEXT CHECK (ill_since IS NULL OR ill_since GLOB '????-??-??'),
   clear_since TEXT CHECK (clear_since IS NULL OR clear_since GLOB '????-??-??T??:??:??.???Z'),
+  replaces    TEXT,
   recorded_at TEXT NOT NULL CHECK (recorded_at GLOB '????-??-??T??:??:??.???Z')
 ) STRICT;
 CREATE INDEX before_session_by_trainee ON before_session (trainee_id, at);

@@ -23,6 +23,9 @@ import { useRecordBeforeSessionMutation, useScreeningsQuery } from './endpoints.
 /** Whether a session may begin: not before the form was answered, nor with a fever, a change unscreened, or a pain unreported. */
 export type ReadyToStart = 'ask' | 'go' | 'wait';
 
+/** A form as it was answered on this page. */
+type Answered = Form & { readonly id: string; readonly replaces?: string };
+
 /** The short form before a session: one tap where nothing speaks against it. */
 export function BeforeSession({
   traineeId,
@@ -34,10 +37,11 @@ export function BeforeSession({
   readonly onState: (traineeId: string, state: ReadyToStart) => void;
 }) {
   const { data } = useScreeningsQuery(traineeId);
-  const [here, setHere] = useState<Form | undefined>();
+  const [here, setHere] = useState<Answered | undefined>();
   const [again, setAgain] = useState(false);
   const [now] = useState(() => new Date());
-  const known = withoutSlips([...(here ? [here] : []), ...(data?.health.before ?? [])]);
+  const recorded = data?.health.before ?? [];
+  const known = withoutSlips(here && !recorded.some((f) => f.id === here.id) ? [here, ...recorded] : recorded);
   const newest = known[0];
   const counts = newest !== undefined && !again && stillCounts(newest, new Date());
   const record = useRecordQuery(traineeId, { skip: !counts || !newest.yes.includes('pain') });
@@ -57,6 +61,8 @@ export function BeforeSession({
       <Questions
         traineeId={traineeId}
         name={name}
+        // Asked again by whoever answered on this page: the answer before was a slip, if it was just now.
+        replaces={again && here ? here.id : undefined}
         done={(form) => {
           setHere(form);
           setAgain(false);
@@ -101,7 +107,17 @@ export function BeforeSession({
   );
 }
 
-function Questions({ traineeId, name, done }: { readonly traineeId: string; readonly name: string; readonly done: (form: Form) => void }) {
+function Questions({
+  traineeId,
+  name,
+  replaces,
+  done,
+}: {
+  readonly traineeId: string;
+  readonly name: string;
+  readonly replaces: string | undefined;
+  readonly done: (form: Answered) => void;
+}) {
   const id = useId();
   const [send, { isLoading, error }] = useRecordBeforeSessionMutation();
   const [yes, setYes] = useState<readonly BeforeQuestion[]>([]);
@@ -109,7 +125,7 @@ function Questions({ traineeId, name, done }: { readonly traineeId: string; read
   const [clear, setClear] = useState('');
   const save = async () => {
     const ill = yes.includes('fever') ? { since, ...(clear ? { clearSince: instant(new Date(clear)) satisfies Instant } : {}) } : undefined;
-    const body = { id: newId(), at: instant(new Date()), yes: [...yes], ...(ill ? { ill } : {}) };
+    const body = { id: newId(), at: instant(new Date()), yes: [...yes], ...(ill ? { ill } : {}), ...(replaces ? { replaces } : {}) };
     const result = await send({ traineeId, body });
     if (result.error && !isOffline(result.error)) return;
     if (result.error) formsHere.keep({ traineeId, body });
