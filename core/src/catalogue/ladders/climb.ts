@@ -13,7 +13,8 @@ type Practice = Pick<Drill, 'dose' | 'cue' | 'trains'> &
     readonly share?: number;
   };
 
-interface RungEntry extends Omit<Rung, 'practice'> {
+/** A rung with how it is practised. */
+export interface RungEntry extends Omit<Rung, 'practice'> {
   readonly practice: Practice;
 }
 

@@ -1,5 +1,6 @@
 import { reps, seconds } from '../drills/entry.ts';
-import { climb } from './climb.ts';
+import type { RungDemand } from '../../ladders/index.ts';
+import { climb, type RungEntry } from './climb.ts';
 import { atLeast, atMost, customary, gripFor, ownLoad, shareOfBodyMass, WITHIN_TEN_POINTS } from './demands.ts';
 
 const BEFORE_ANY_HANG = ['shoulder-injury'] as const;
@@ -7,6 +8,53 @@ const BEFORE_FREE_HANGS = ['shoulder-injury', 'elbow-pain', 'raised-pressure', '
 /** Children hang by two hands; so does whoever is lax, or whose shoulder has been out. */
 const BEFORE_ONE_HAND = ['shoulder-injury', 'elbow-pain', 'minor', 'lax-joints', 'unstable-under-load'] as const;
 const BEFORE_SWINGS = [...BEFORE_FREE_HANGS, 'lax-joints', 'head-injury', 'pregnancy'] as const;
+
+/** A rung on one hand with the feet helping: what they ask alike stands once, and grows by the share that the hand carries. */
+function oneHanded({
+  share,
+  asks: { grip, tolerated, freeHang, packs, swing },
+  easier,
+  dose,
+  cue,
+  climbs,
+  ...named
+}: Pick<RungEntry, 'id' | 'name' | 'setUp' | 'climbs'> &
+  Pick<RungEntry['practice'], 'easier' | 'dose' | 'cue'> & {
+    readonly share: number;
+    readonly asks: {
+      readonly grip: RungDemand;
+      readonly tolerated: number;
+      readonly freeHang: number;
+      readonly packs: number;
+      readonly swing: number;
+    };
+  }): RungEntry {
+  return {
+    ...named,
+    pose: 'one-hand tap, feet light',
+    support: { setUp: { position: 'supported-hang', hands: 'one' }, wanted: share },
+    ...(climbs ? { climbs } : {}),
+    demands: [
+      atLeast('shoulder-flexion', 150),
+      atLeast('shoulder-abduction', 160),
+      atLeast('shoulder-external-rotation', 85),
+      grip,
+      atLeast('free-hang', freeHang),
+      ownLoad('one-hand-load-hang', tolerated),
+      customary('one-hand-hold', 10),
+      atLeast('one-shoulder-packs', packs),
+      atMost('release-swing', swing),
+    ],
+    practice: {
+      ...(easier ? { easier } : {}),
+      equipment: ['bar', 'step'],
+      dose,
+      trains: { 'release-swing': 3, 'one-hand-hold': 3, 'one-hand-load-hang': 3, 'one-shoulder-packs': 2, grip: 1 },
+      cue,
+      excludedBy: BEFORE_ONE_HAND,
+    },
+  };
+}
 
 export const HANG_AND_SWING = climb({
   id: 'hang-and-swing',
@@ -145,109 +193,45 @@ export const HANG_AND_SWING = climb({
         excludedBy: BEFORE_FREE_HANGS,
       },
     },
-    {
+    oneHanded({
       id: 'one-hand-30',
       name: 'One hand, about a third of the weight',
       setUp: 'Feet carry most; weight under the holding hand, its shoulder set, then the other lets go.',
-      pose: 'one-hand tap, feet light',
-      support: { setUp: { position: 'supported-hang', hands: 'one' }, wanted: 0.3 },
+      share: 0.3,
       // Both hands carried more between them: it climbs from two hands to one.
       climbs: 'one hand',
-      demands: [
-        atLeast('shoulder-flexion', 150),
-        atLeast('shoulder-abduction', 160),
-        atLeast('shoulder-external-rotation', 85),
-        shareOfBodyMass('grip', 0.42),
-        atLeast('free-hang', 22),
-        ownLoad('one-hand-load-hang'),
-        customary('one-hand-hold', 10),
-        atLeast('one-shoulder-packs', 8),
-        atMost('release-swing', 16),
-      ],
-      practice: {
-        easier: ['supported-one-shoulder-pack'],
-        equipment: ['bar', 'step'],
-        dose: seconds(5, 10, 2, { perSide: true, restSeconds: 45 }),
-        trains: { 'release-swing': 3, 'one-hand-hold': 3, 'one-hand-load-hang': 3, 'one-shoulder-packs': 2, grip: 1 },
-        cue: 'Set, shift, let go: in that order, and back in the other.',
-        excludedBy: BEFORE_ONE_HAND,
-      },
-    },
-    {
+      asks: { grip: shareOfBodyMass('grip', 0.42), tolerated: 1, freeHang: 22, packs: 8, swing: 16 },
+      easier: ['supported-one-shoulder-pack'],
+      dose: seconds(5, 10, 2, { perSide: true, restSeconds: 45 }),
+      cue: 'Set, shift, let go: in that order, and back in the other.',
+    }),
+    oneHanded({
       id: 'one-hand-45',
       name: 'One hand, nearly half of the weight',
       setUp: 'The feet carry a little more than half; weight under the holding hand first.',
-      pose: 'one-hand tap, feet light',
-      support: { setUp: { position: 'supported-hang', hands: 'one' }, wanted: 0.45 },
-      demands: [
-        atLeast('shoulder-flexion', 150),
-        atLeast('shoulder-abduction', 160),
-        atLeast('shoulder-external-rotation', 85),
-        shareOfBodyMass('grip', 0.44),
-        atLeast('free-hang', 25),
-        ownLoad('one-hand-load-hang', WITHIN_TEN_POINTS.of45),
-        customary('one-hand-hold', 10),
-        atLeast('one-shoulder-packs', 9),
-        atMost('release-swing', 15),
-      ],
-      practice: {
-        equipment: ['bar', 'step'],
-        dose: seconds(5, 10, 2, { perSide: true, restSeconds: 60 }),
-        trains: { 'release-swing': 3, 'one-hand-hold': 3, 'one-hand-load-hang': 3, 'one-shoulder-packs': 2, grip: 1 },
-        cue: 'The body hangs under one hand and does not turn.',
-        excludedBy: BEFORE_ONE_HAND,
-      },
-    },
-    {
+      share: 0.45,
+      asks: { grip: shareOfBodyMass('grip', 0.44), tolerated: WITHIN_TEN_POINTS.of45, freeHang: 25, packs: 9, swing: 15 },
+      dose: seconds(5, 10, 2, { perSide: true, restSeconds: 60 }),
+      cue: 'The body hangs under one hand and does not turn.',
+    }),
+    oneHanded({
       id: 'taps-with-feet',
       name: 'One-hand taps, feet on a step',
       setUp: 'Feet light on a step; weight under the holding hand first, then tap the head, then the hip.',
-      pose: 'one-hand tap, feet light',
-      support: { setUp: { position: 'supported-hang', hands: 'one' }, wanted: 0.6 },
-      demands: [
-        atLeast('shoulder-flexion', 150),
-        atLeast('shoulder-abduction', 160),
-        atLeast('shoulder-external-rotation', 85),
-        shareOfBodyMass('grip', 0.46),
-        atLeast('free-hang', 28),
-        ownLoad('one-hand-load-hang', WITHIN_TEN_POINTS.of60),
-        customary('one-hand-hold', 10),
-        atLeast('one-shoulder-packs', 10),
-        atMost('release-swing', 14),
-      ],
-      practice: {
-        equipment: ['bar', 'step'],
-        dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 5 }),
-        trains: { 'release-swing': 3, 'one-hand-hold': 3, 'one-hand-load-hang': 3, 'one-shoulder-packs': 2, grip: 1 },
-        cue: 'Weight under the holding hand, then tap.',
-        excludedBy: BEFORE_ONE_HAND,
-      },
-    },
-    {
+      share: 0.6,
+      asks: { grip: shareOfBodyMass('grip', 0.46), tolerated: WITHIN_TEN_POINTS.of60, freeHang: 28, packs: 10, swing: 14 },
+      dose: reps(3, 5, 2, { perSide: true, secondsPerUnit: 5 }),
+      cue: 'Weight under the holding hand, then tap.',
+    }),
+    oneHanded({
       id: 'one-hand-80',
       name: 'One hand, four fifths of the weight',
       setUp: 'Only the toes help; the step stays under them.',
-      pose: 'one-hand tap, feet light',
-      support: { setUp: { position: 'supported-hang', hands: 'one' }, wanted: 0.8 },
-      demands: [
-        atLeast('shoulder-flexion', 150),
-        atLeast('shoulder-abduction', 160),
-        atLeast('shoulder-external-rotation', 85),
-        gripFor(0.8),
-        atLeast('free-hang', 30),
-        ownLoad('one-hand-load-hang', WITHIN_TEN_POINTS.of80),
-        customary('one-hand-hold', 10),
-        atLeast('one-shoulder-packs', 11),
-        atMost('release-swing', 13),
-      ],
-      practice: {
-        equipment: ['bar', 'step'],
-        dose: seconds(5, 8, 2, { perSide: true, restSeconds: 75 }),
-        trains: { 'release-swing': 3, 'one-hand-hold': 3, 'one-hand-load-hang': 3, 'one-shoulder-packs': 2, grip: 1 },
-        cue: 'Quiet before light; toes back before the shoulder rises.',
-        excludedBy: BEFORE_ONE_HAND,
-      },
-    },
+      share: 0.8,
+      asks: { grip: gripFor(0.8), tolerated: WITHIN_TEN_POINTS.of80, freeHang: 30, packs: 11, swing: 13 },
+      dose: seconds(5, 8, 2, { perSide: true, restSeconds: 75 }),
+      cue: 'Quiet before light; toes back before the shoulder rises.',
+    }),
     {
       id: 'free-taps',
       name: 'Free one-hand taps',
