@@ -47,11 +47,12 @@ export function BeforeSession({
   const record = useRecordQuery(traineeId, { skip: !counts || !newest.yes.includes('pain') });
   const reported = (record.data?.symptoms ?? []).some((s) => newest !== undefined && calendarDay(s.at) === calendarDay(newest.at));
   const ill = afterIllness(known, now);
-  const anew = newest?.yes.some((q) => q === 'medicine' || q === 'injury');
-  const screened = newest && data?.current && data.current.takenAt > newest.at;
+  const screenedAt = data?.current?.takenAt;
+  // Whoever said it: a form since then that says no does not answer what happened.
+  const anew = known.some((f) => f.yes.some((q) => q === 'medicine' || q === 'injury') && (!screenedAt || screenedAt <= f.at));
   const state: ReadyToStart = !counts
     ? 'ask'
-    : ill?.allows === 'nothing' || (anew && !screened) || (newest.yes.includes('pain') && !reported)
+    : ill?.allows === 'nothing' || anew || (newest.yes.includes('pain') && !reported)
       ? 'wait'
       : 'go';
   useEffect(() => onState(traineeId, state), [traineeId, state, onState]);
@@ -87,7 +88,7 @@ export function BeforeSession({
       {ill?.allows === 'half' && ill.until && (
         <p className="font-semibold">Half of every dose until {format(new Date(ill.until), 'EEE d MMM')}: after an illness.</p>
       )}
-      {anew && !screened && (
+      {anew && (
         <p className="font-semibold text-error">
           Answer the{' '}
           <Link className="link" to={`/trainees/${traineeId}/screening`}>
