@@ -73,6 +73,7 @@ describe('the catalogue', () => {
       'push-ups-clean',
       'rotator-ratio',
       'rows-clean',
+      'seated-press-hold',
       'shoulder-flexion-passive',
     ]);
   });

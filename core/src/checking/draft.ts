@@ -8,6 +8,7 @@ import {
   measureSides,
   type OwnError,
   type SkipReason,
+  stopsMovement,
   strayTrial,
   trialFrom,
 } from '../measuring/index.ts';
@@ -91,7 +92,7 @@ export function readMeasure(draft: Pick<CheckDraft, 'cells'>, measure: Measure, 
   });
 }
 
-/** The request a draft stands for: every readable figure, in order. */
+/** The request a draft stands for: every readable figure, in order, and what stopped a movement or was left out. */
 export function checkFrom(draft: CheckDraft, takenAt: string, measureOf: MeasureOf): CheckDto {
   const trials = Object.entries(draft.cells).flatMap(([key, { trialId, text, reading }]) => {
     const [measureId = '', side = ''] = key.split('/');
@@ -99,6 +100,8 @@ export function checkFrom(draft: CheckDraft, takenAt: string, measureOf: Measure
     return value === undefined ? [] : [{ id: trialId, measureId, side: side as BodySide, value, ...(reading ? { reading } : {}) }];
   });
   const taken = new Set(trials.map((t) => t.measureId));
-  const skips = Object.entries(draft.skips).flatMap(([measureId, reason]) => (taken.has(measureId) ? [] : [{ measureId, reason }]));
+  const skips = Object.entries(draft.skips).flatMap(([measureId, reason]) =>
+    taken.has(measureId) && !stopsMovement(reason) ? [] : [{ measureId, reason }],
+  );
   return { id: draft.id, takenAt, note: draft.note, trials, skips };
 }

@@ -39,7 +39,8 @@ describe('how far a battery is', () => {
     expect(stateOf(flexion, { cells: typed({ [one]: '958' }), skips })).toBe('open');
     expect(stateOf(flexion, { cells: all('shoulder-flexion', '158'), skips })).toBe('done');
     expect(stateOf(flexion, { cells: {}, skips: { 'shoulder-flexion': 'pain' } })).toBe('skipped');
-    expect(stateOf(flexion, { cells: typed({ [one]: '158' }), skips: { 'shoulder-flexion': 'pain' } })).toBe('begun');
+    expect(stateOf(flexion, { cells: typed({ [one]: '158' }), skips: { 'shoulder-flexion': 'pain' } })).toBe('skipped');
+    expect(stateOf(flexion, { cells: typed({ [one]: '158' }), skips: { 'shoulder-flexion': 'out of time' } })).toBe('begun');
   });
 
   it('goes on at the first check and trial that is missing', () => {

@@ -1,5 +1,5 @@
 import type { BodySide } from '../anatomy/index.ts';
-import { type Measure, measureSides } from '../measuring/index.ts';
+import { type Measure, measureSides, stopsMovement } from '../measuring/index.ts';
 import { cellKey, type CheckDraft, readCell } from './draft.ts';
 
 /** One trial of a battery, where it goes. */
@@ -24,10 +24,12 @@ export function stepsOf(measure: Measure): readonly TrialStep[] {
 
 export type CheckState = 'skipped' | 'done' | 'begun' | 'open';
 
-/** How far one check of the battery is. */
+/** How far one check of the battery is; what was stopped is settled, whatever was reached. */
 export function stateOf(measure: Measure, { cells, skips }: Pick<CheckDraft, 'cells' | 'skips'>): CheckState {
+  const reason = skips[measure.id];
+  if (reason && stopsMovement(reason)) return 'skipped';
   const filled = stepsOf(measure).filter(({ key }) => readCell(measure, cells[key]?.text ?? '').value !== undefined).length;
-  if (filled === 0) return skips[measure.id] ? 'skipped' : 'open';
+  if (filled === 0) return reason ? 'skipped' : 'open';
   return filled === stepsOf(measure).length ? 'done' : 'begun';
 }
 

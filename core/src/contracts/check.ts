@@ -1,11 +1,20 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsUUID } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsOptional, IsUUID } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import { SKIP_REASONS, type SkipReason } from '../measuring/index.ts';
 import { IsMeasureId, IsPastInstant, IsSideOfMeasure, IsTrialValue, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { ReadingDto } from './reading.ts';
 import { Part, Parts } from './parts.ts';
+import { rule } from './rule.ts';
+
+const some = (list: unknown) => Array.isArray(list) && list.length > 0;
+
+/** What stopped the only movement is a check as well: it takes away what was shown before. */
+const HasTrialOrReason = () =>
+  rule('hasTrialOrReason', (trials, { skips }) =>
+    some(trials) || some(skips) ? undefined : 'A check needs at least one trial, or the reason why there is none.',
+  );
 
 /** One reading of one side, in the measure's unit. */
 export class TrialDto {
@@ -17,7 +26,7 @@ export class TrialDto {
   @Part(() => ReadingDto) @IsOptional() reading?: ReadingDto | null;
 }
 
-/** A check that was to be taken on this occasion and was not. */
+/** A check that was left out on this occasion, or what stopped its movement. */
 export class SkipDto {
   @IsMeasureId() measureId!: string;
   @IsIn(SKIP_REASONS) reason!: SkipReason;
@@ -31,7 +40,7 @@ export class CheckDto {
 
   @Parts(() => TrialDto)
   @ArrayMaxSize(LIMITS.trialsPerCheck, { message: `At most ${LIMITS.trialsPerCheck} trials fit one check.` })
-  @ArrayMinSize(1, { message: 'A check needs at least one trial.' })
+  @HasTrialOrReason()
   @IsArray()
   trials!: TrialDto[];
 

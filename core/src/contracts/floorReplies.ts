@@ -2,6 +2,7 @@ import type { CautionInForce } from '../safety/index.ts';
 import type { Joint } from '../anatomy/index.ts';
 import type { FloorEvent, FloorHead } from '../floor/index.ts';
 import type { Instant } from '../quantities/index.ts';
+import type { HandLoadBySide } from '../workload/index.ts';
 
 /** A picture from the end of a run; `kept` is false when its image was taken off the record. */
 export interface FloorPhotoReply {
@@ -50,5 +51,6 @@ export interface WorkloadReply {
     readonly pull: number;
     /** Absent for sessions from before it was kept. */
     readonly byJoint?: Readonly<Partial<Record<Joint, number>>>;
+    readonly bySide?: HandLoadBySide;
   }[];
 }

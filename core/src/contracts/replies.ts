@@ -9,7 +9,7 @@ import type { CautionInForce, ClosingProblem, ProfessionalRole, ScreeningOutcome
 import type { LastingPainReply } from './healthReplies.ts';
 import type { Schools } from '../schools/index.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
-import type { HandLoadTotals } from '../workload/index.ts';
+import type { HandLoadBySide, HandLoadTotals } from '../workload/index.ts';
 import type { FactKind } from './correction.ts';
 import type { FloorPhotoReply } from './floorReplies.ts';
 import type { BandDto, ScaleReadingDto } from './lab.ts';
@@ -212,7 +212,7 @@ export type SessionReply = Omit<SessionDto, 'symptoms'> & {
   /** Why it took the place of the version before. */
   readonly reason?: string;
   readonly load: number;
-  readonly handLoad: HandLoadTotals;
+  readonly handLoad: HandLoadTotals & { readonly bySide?: HandLoadBySide };
   /** The run it came from. */
   readonly runId?: string;
   /** The version before sets of another device came in, which stays on record. */

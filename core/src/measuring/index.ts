@@ -1,3 +1,4 @@
+export { type Arc, totalArcs } from './arc.ts';
 export {
   DEVICE_READINGS,
   measureSides,
@@ -48,6 +49,6 @@ export {
 } from './evidence.ts';
 export { reliabilityInWords, repeatability, type Coefficient, type Repeatability } from './repeatability.ts';
 export { strayTrial, type StrayTrial } from './strayTrial.ts';
-export { SKIP_REASONS, type Skip, type SkipReason } from './skips.ts';
+export { SKIP_REASONS, type Skip, type SkipReason, STOPPING, stopsMovement } from './skips.ts';
 export { trialFrom } from './trialFrom.ts';
 export { strainOfCheck } from './strain.ts';

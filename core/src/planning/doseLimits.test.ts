@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { BUILT_IN_LIBRARY as library } from '../catalogue/index.ts';
+import { BUILT_IN, BUILT_IN_LIBRARY as library } from '../catalogue/index.ts';
+import { openLibrary } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import { DEFAULT_SCHOOLS } from '../schools/index.ts';
-import { doseBeyondInWords } from '../words/index.ts';
+import { doseBeyondInWords, doseShortInWords } from '../words/index.ts';
 import { propose } from './block/testing.ts';
-import { doseFindings, doseKindsOf, mostOf, setSeconds, withinDoses } from './doseLimits.ts';
+import { doseFindings, doseKindsOf, doseShortfalls, mostOf, setSeconds, withinDoses } from './doseLimits.ts';
 import { madeUpTrainee } from './madeUpTrainee.ts';
 import type { PlannedSession } from './plan.ts';
 import { proposeByRules } from './proposeByRules.ts';
@@ -109,4 +110,53 @@ it('says each limit in its own words', () => {
     'Fingertips: 1 seconds in this session; 3 are the most.',
     'Fingertips 1 day after the last time; 3 at least lie between.',
   ]);
+});
+
+describe('the least of a kind', () => {
+  const short = (...sessions: readonly PlannedSession[]) =>
+    doseShortfalls(sessions, library).map((f) => [f.kind, f.measure, f.has, f.least]);
+
+  it('stability and strength: twice a week, six and four sets', () => {
+    expect(short(session(23, ['plank', 3]), session(25, ['plank', 3]))).toEqual([]);
+    expect(short(session(23, ['plank', 6]))).toEqual([['stability', 'week days', 1, 2]]);
+    expect(short(session(23, ['low-bar-rows', 1]), session(26, ['low-bar-rows', 2]))).toEqual([['strength', 'week sets', 3, 4]]);
+  });
+
+  it('skill: five tries; fingertips: fifteen seconds; long holds: five minutes; nothing at all is not too little', () => {
+    const skill = library.drill('bar-landing-practice');
+    expect(skill.dose.max).toBe(6);
+    expect(short({ ...session(23, [skill.id, 1]), items: session(23, [skill.id, 1]).items.map((i) => ({ ...i, max: 4 })) })).toEqual([
+      ['skill', 'week tries', 4, 5],
+    ]);
+    const tips = library.drill('practice-tips-plank');
+    expect(short(session(23, [tips.id, 1])).filter(([kind]) => kind === 'fingers')).toHaveLength(tips.dose.max < 15 ? 1 : 0);
+    // All long holds of the library close sessions, and so build nothing by themselves; a studio's own may be work.
+    const own = openLibrary({
+      ...BUILT_IN,
+      drills: BUILT_IN.drills.map((d) => (d.id === 'forearm-stretch' ? { ...d, phase: 'isolation' } : d)),
+    });
+    const hold = (sets: number) => doseShortfalls([session(23, ['forearm-stretch', sets])], own).map((f) => [f.kind, f.has, f.least]);
+    expect([hold(5), hold(4)]).toEqual([[], [['mobility passive', 240, 300]]]);
+    expect(short(session(23, ['forearm-stretch', 1]))).toEqual([]);
+    expect(short()).toEqual([]);
+  });
+
+  it('is told at a week’s last session, in its own words', () => {
+    const made = madeUpTrainee('1');
+    const week = [session(30, ['plank', 1]), { ...session(30, ['plank', 1]), id: 'later', day: '2026-12-02' as CalendarDay }];
+    const told = reviewPlan(week, { ...made, library, knownDrills: [], cautions: [] });
+    expect(told).toContainEqual({
+      sessionId: 'later',
+      advice: true,
+      sentence: 'Stability work: 2 sets in the week; fewer than 6 change little. Give it more, or leave it out.',
+    });
+    const say = (measure: 'week tries' | 'week seconds' | 'session seconds' | 'week days') =>
+      doseShortInWords({ kind: 'skill', measure, has: 1, least: 5 });
+    expect([say('week tries'), say('week seconds'), say('session seconds'), say('week days')].map((s) => s.slice(0, 40))).toEqual([
+      'Skill: 1 try in the week; fewer than 5 c',
+      'Skill: 1 seconds in the week; less than ',
+      'Skill: 1 seconds in one session; less th',
+      'Skill on 1 day of the week; fewer than 5',
+    ]);
+  });
 });

@@ -97,6 +97,77 @@ export function doseFindings(sessions: readonly PlannedSession[], library: Libra
   return findings;
 }
 
+/**
+ * The least of each kind that changes anything, of a week that has any of it. Professional judgement, from memory, no single published
+ * source. A kind is counted over all joints: a week spread thin over five of them may still be too little for each.
+ */
+export const DOSE_LEAST = {
+  'mobility active': { 'week days': 2 },
+  'mobility passive': { 'week seconds': 300 },
+  stability: { 'week days': 2, 'week sets': 6 },
+  strength: { 'week days': 2, 'week sets': 4 },
+  skill: { 'week tries': 5 },
+  fingers: { 'session seconds': 15 },
+} as const satisfies Readonly<Record<string, Partial<Record<LeastMeasure, number>>>>;
+
+/** The kinds whose least the planner seeks in a full week: what is built by sets of its own, warm-up and cool-down aside. */
+export const LEAST_SOUGHT = ['stability', 'strength', 'skill'] as const satisfies readonly DoseShortfall['kind'][];
+
+/** Sets, or tries of a skill, that are the least of a kind. */
+export function leastOf(kind: (typeof LEAST_SOUGHT)[number]): number {
+  return kind === 'skill' ? DOSE_LEAST.skill['week tries'] : DOSE_LEAST[kind]['week sets'];
+}
+
+/** What a dose of a drill counts for against that: its sets, or the tries in them; nothing where it is of another kind. */
+export function unitsOf(drill: Drill, dose: Pick<PlannedDose, 'sets' | 'max'>, kind: (typeof LEAST_SOUGHT)[number]): number {
+  if (drill.quality !== kind) return 0;
+  return kind === 'skill' && drill.dose.unit === 'reps' ? dose.sets * dose.max : dose.sets;
+}
+
+export type LeastMeasure = 'week days' | 'week sets' | 'week seconds' | 'week tries' | 'session seconds';
+
+/** A kind of work of which a week holds some, and less than changes anything. */
+export interface DoseShortfall {
+  readonly kind: keyof typeof DOSE_LEAST;
+  readonly measure: LeastMeasure;
+  readonly has: number;
+  readonly least: number;
+}
+
+/**
+ * What a week holds too little of. Warm-up and cool-down count as well.
+ *
+ * @param sessions of one week
+ * @returns none for a kind that the week has nothing of but warm-up and cool-down
+ * @example doseShortfalls(week, library) // [{ kind: 'stability', measure: 'week sets', has: 3, least: 6 }]
+ */
+export function doseShortfalls(sessions: readonly PlannedSession[], library: Library): readonly DoseShortfall[] {
+  return (Object.keys(DOSE_LEAST) as DoseShortfall['kind'][]).flatMap((kind) => {
+    const days = sessions
+      .map(({ items }) => items.map((item) => ({ item, drill: library.asPlanned(item) })).filter(({ drill }) => isOfKind(drill, kind)))
+      .filter((items) => items.length > 0);
+    const all = days.flat();
+    // What only opens and closes a session was not meant to build anything.
+    if (all.every(({ drill }) => FRAME_PHASES.includes(drill.phase))) return [];
+    const seconds = (items: typeof all) =>
+      items.reduce((sum, { item, drill }) => sum + item.sets * setSeconds(drill, item, 'stability'), 0);
+    const has: Readonly<Record<LeastMeasure, number>> = {
+      'week days': days.length,
+      'week sets': all.reduce((sum, { item }) => sum + item.sets, 0),
+      'week seconds': seconds(all),
+      'week tries': all.reduce((sum, { item, drill }) => sum + unitsOf(drill, item, 'skill'), 0),
+      'session seconds': Math.min(...days.map(seconds)),
+    };
+    return (Object.entries(DOSE_LEAST[kind]) as [LeastMeasure, number][]).flatMap(([measure, least]) =>
+      has[measure] < least ? [{ kind, measure, has: Math.round(has[measure]), least }] : [],
+    );
+  });
+}
+
+function isOfKind(drill: Drill, kind: DoseShortfall['kind']): boolean {
+  return drill.quality === kind || (kind === 'fingers' && doseKindsOf(drill, true).includes('fingers'));
+}
+
 interface Held {
   readonly session: PlannedSession;
   readonly items: readonly { readonly item: PlannedDose; readonly drill: Drill }[];

@@ -6,13 +6,13 @@ import { closedJoints, LIGHT, slotsOf } from './block/slots.ts';
 import { BALANCE_START } from './block/rules.ts';
 import { growthOf, PAUSE_REASONS, type PlanBrief } from './brief.ts';
 import { exclusionOf, type Limits } from './candidates.ts';
-import { doseFindings } from './doseLimits.ts';
+import { doseFindings, doseShortfalls } from './doseLimits.ts';
 import { FRAME_PHASES, jointsLoadedBy, plannedHandLoad, type PlannedItem, type PlannedSession, sessionMinutes } from './plan.ts';
 import { LOADED_DAYS_PER_WEEK, shapeWeek } from './rhythm.ts';
 import { calendarDaysBetween, dayShort, LOADED_DAYS_APART, weekdayOf } from './spacing.ts';
 import { usualDose, worksRebuilding } from './usualDose.ts';
 import { type WeekDose, weeksLater } from './week.ts';
-import { doseBeyondInWords } from '../words/index.ts';
+import { doseBeyondInWords, doseShortInWords } from '../words/index.ts';
 
 export interface PlanRules extends Omit<Limits, 'equipment'> {
   readonly schools: Schools;
@@ -32,6 +32,8 @@ export interface PlanFinding {
   /** It is about the day of the session, and another day would mend it. */
   readonly ofDay?: true;
   readonly itemId?: string;
+  /** No rule is broken: something that would help. */
+  readonly advice?: true;
   readonly sentence: string;
 }
 
@@ -157,6 +159,7 @@ function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): Pla
   let logged = true;
   kinds.forEach(({ weekStart: from, light }) => {
     const here = inOrder.filter((s) => s.day >= from && s.day < weeksLater(from, 1));
+    findings.push(...(light ? [] : tooLittle(here, rules)));
     const end = here.filter((s) => handsCarry(s, rules)).at(-1);
     if (!end) return;
     const { push, pull } = plannedHandLoad(
@@ -197,6 +200,13 @@ function doses(inOrder: readonly PlannedSession[], { library, weekStart, knownDr
   return [...weeks.values()].flatMap((week) =>
     doseFindings(week, library, known).map((finding) => ({ sessionId: finding.sessionId, sentence: doseBeyondInWords(finding) })),
   );
+}
+
+/** Said of a week with room for more, at its last session: on one day alone nothing comes twice. */
+function tooLittle(here: readonly PlannedSession[], { library }: PlanRules): PlanFinding[] {
+  const last = here.at(-1);
+  if (!last || here.length < 2) return [];
+  return doseShortfalls(here, library).map((short) => ({ sessionId: last.id, advice: true, sentence: doseShortInWords(short) }));
 }
 
 /** Hand load of what is neither warm-up nor cool-down. */

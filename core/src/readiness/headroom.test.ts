@@ -232,13 +232,13 @@ describe('the moment of a check', () => {
     expect([taken(5).state, taken(5.1).state]).toEqual(['spare', 'unknown']);
   });
 
-  it('a skip at the same moment belongs to the same check', () => {
+  it('what the same occasion reached before pain stopped it shows nothing; what came after does', () => {
     const at = addDays(now, -1);
     const skipped = (moment: typeof at) =>
       headroom(capacity('shoulder-flexion', 175, 3), demand('shoulder-flexion', 165), measureOf('shoulder-flexion'), now, {
         at: moment,
         reason: 'pain',
       }).state;
-    expect([skipped(at), skipped(addDays(now, -0.5))]).toEqual(['spare', 'unknown']);
+    expect([skipped(at), skipped(addDays(now, -0.5)), skipped(addDays(now, -9))]).toEqual(['unknown', 'unknown', 'spare']);
   });
 });

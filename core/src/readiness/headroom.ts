@@ -38,7 +38,7 @@ export interface Headroom {
  * @param demand what the rung asks of that side
  * @param measure the check that the demand is about
  * @param now the moment of judging
- * @param skipped the newest time the check was left out for pain or safety
+ * @param skipped the newest time the check was stopped by pain, worry or for safety; what the same occasion reached shows nothing either
  * @throws Refusal `measure-mismatch`
  * @example headroom({ value: 160, band: 3, … }, { value: 165, direction: 'at least', … }, measure, now)
  * // { amount: -5, bands: -1.67, state: 'short' }
@@ -60,7 +60,7 @@ export function headroom(
   const { freshDays } = measure;
   const stale = age > freshDays;
   if (age < -FUTURE_DAYS) return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, freshDays, inFuture: true };
-  if (skipped && skipped.at > capacity.takenAt)
+  if (skipped && skipped.at >= capacity.takenAt)
     return { demand, side, capacity, amount, bands, state: 'unknown', ageDays, stale, freshDays, skipped };
   const state = stale ? 'unknown' : capacity.band > 0 ? stateOf(bands) : amount >= 0 ? 'spare' : 'short';
   // Spelled out: a spread here is twenty times slower, and lists judge thousands.

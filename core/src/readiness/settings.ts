@@ -39,4 +39,4 @@ export const GATE_LIMITS: Readonly<Record<GateSetting, { readonly min: number; r
 };
 
 /** Version of the rules that a verdict was reached by; raised whenever a rule changes what it needs. */
-export const RULES_VERSION = 6;
+export const RULES_VERSION = 7;

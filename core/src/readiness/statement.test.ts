@@ -142,8 +142,7 @@ function mayOpen(h: History): boolean {
       const a = newestOf(measureId, side);
       if (!a || a.provisional || a.at > NOW + 5 * 60_000 || NOW - a.at > freshDays * DAY) return false;
       if (a.value - asked < a.band) return false;
-      for (const s of h.skips)
-        if (s.measureId === measureId && s.at > a.at && (s.reason === 'pain' || s.reason === 'not safe today')) return false;
+      for (const s of h.skips) if (s.measureId === measureId && s.at >= a.at && s.reason !== 'out of time') return false;
     }
   const [left, right] = [newestOf(FLEXION.measureId, 'left')!, newestOf(FLEXION.measureId, 'right')!];
   // Ten degrees at the shoulder, or what two checks can differ by. Both have spare by now: only a difference that is new closes the gate.
@@ -265,7 +264,7 @@ function programOpens(h: History): boolean {
   const latest = (times: readonly number[]) => (times.length === 0 ? undefined : iso(Math.max(...times)));
   const skips = new Map<string, { at: Instant; reason: SkipReason }>();
   for (const s of [...h.skips].sort((a, b) => a.at - b.at))
-    if (s.reason === 'pain' || s.reason === 'not safe today') skips.set(s.measureId, { at: iso(s.at), reason: s.reason });
+    if (s.reason !== 'out of time') skips.set(s.measureId, { at: iso(s.at), reason: s.reason });
   const signed = (id: string, at: number, withdrawnAt?: number) => ({
     ...{ id, ladderId: 'two-rungs', rungId: 'low', signedAt: iso(at), signedBy: 'AS', figures: [] },
     ...(withdrawnAt === undefined ? {} : { withdrawnAt: iso(withdrawnAt) }),
@@ -382,7 +381,13 @@ function history(random: seedrandom.PRNG): History {
   return {
     attempts,
     skips: odd(0.1)
-      ? [{ measureId: one([FLEXION.measureId, HOLD.measureId]), at: days(0, 14), reason: one(['pain', 'not safe today', 'out of time']) }]
+      ? [
+          {
+            measureId: one([FLEXION.measureId, HOLD.measureId]),
+            at: odd(0.2) ? attempts[0]!.at : days(0, 14),
+            reason: one(['pain', 'worry', 'not safe today', 'out of time']),
+          },
+        ]
       : [],
     sessions: starts.map(session),
     elsewhere: odd(0.15)

@@ -11,4 +11,4 @@ export { BEFORE_SESSION_WORDS, CAUTION_WORDS, causeInWords, cautionInWords, lift
 export { answerInWords, BEIGHTON_WORDS, GROUP_WORDS, laxityInWords, QUESTION_WORDS } from './questions.ts';
 export { closingProblemInWords, KIND_WORDS, placeInWords, stopSignInWords, symptomInWords } from './symptoms.ts';
 export { CLIMBS_WORDS, ladderFindingInWords } from './ladders.ts';
-export { doseBeyondInWords } from './doses.ts';
+export { doseBeyondInWords, doseShortInWords } from './doses.ts';

@@ -23,7 +23,7 @@ export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
     title: 'Every demand is met',
     needs: 'Each side lies beyond the demand by at least its error band; on the mark passes only where the ladder says so.',
     counts:
-      'The newest check of that side, fresh, typed or read by an instrument, a picture with confirmed points or a trace. Figures from a simulated instrument, from suggested points or from a session only inform. A later try that was skipped for pain or safety takes the figure away.',
+      'The newest check of that side, fresh, typed or read by an instrument, a picture with confirmed points or a trace. Figures from a simulated instrument, from suggested points or from a session only inform. A try, then or later, that pain, worry or safety stopped takes the figure away; what was reached until then shows nothing.',
     changes: 'A new check, a correction of a trial, or the day on which the figure goes stale.',
   },
   sides: {

@@ -1,3 +1,5 @@
+import { STOPPING } from '@myokinet/core/measuring';
+
 export const INSERT_CHECK = `
   INSERT INTO check_occasion (id, studio_id, trainee_id, coach_id, taken_at, note)
   VALUES (@id, @studioId, @traineeId, @coachId, @takenAt, @note)`;
@@ -10,11 +12,15 @@ export const INSERT_SKIP = `
   INSERT INTO check_skip (check_id, measure_id, reason)
   VALUES (@checkId, @measureId, @reason)`;
 
-/** Trials of one occasion that no correction has replaced. */
+/** Reasons that stop a movement, as a list of SQL. */
+export const STOPPED = STOPPING.map((reason) => `'${reason}'`).join(', ');
+
+/** Trials of one occasion that no correction has replaced, of movements that nothing stopped before their end. */
 export const STANDING_TRIALS = `
   SELECT measure_id AS measureId, side, value, reading
   FROM trial t
   WHERE check_id = @checkId AND NOT EXISTS (SELECT 1 FROM trial c WHERE c.replaces = t.id)
+    AND NOT EXISTS (SELECT 1 FROM check_skip k WHERE k.check_id = t.check_id AND k.measure_id = t.measure_id AND k.reason IN (${STOPPED}))
   ORDER BY position`;
 
 export const TRIAL_BY_ID = `

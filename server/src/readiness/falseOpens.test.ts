@@ -1,4 +1,4 @@
-import type { CheckDto, ReadinessReply, RecordReply } from '@myokinet/core/contracts';
+import type { CheckDto, CheckReply, ReadinessReply, RecordReply } from '@myokinet/core/contracts';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, expect, it } from 'vitest';
@@ -74,6 +74,23 @@ it.each<[string, () => Promise<unknown>, readonly string[]]>([
       const trials = check.trials.filter((t) => t.measureId === 'shoulder-flexion');
       return must('checks', { ...check, trials, skips: [{ measureId: 'wrist-extension', reason: 'pain' }] });
     },
+    ['demand'],
+  ],
+  ...(['pain', 'worry'] as const).map((reason): [string, () => Promise<unknown>, readonly string[]] => [
+    `figures that were reached until ${reason} stopped the movement`,
+    async () => {
+      const check = checkFor('wall', ago(0.1));
+      await must('checks', { ...check, skips: [{ measureId: 'wrist-extension', reason }] });
+      const [newest] = (await bench.get(`${at}/checks`)).body as unknown as CheckReply[];
+      // On record as what was reached, and no capacity.
+      expect(newest?.trials.some((t) => t.measureId === 'wrist-extension')).toBe(true);
+      expect(newest?.capacities.some((c) => c.measureId === 'wrist-extension')).toBe(false);
+    },
+    ['demand'],
+  ]),
+  [
+    'an occasion of which nothing is left but that pain stopped it',
+    () => must('checks', { ...checkFor('wall', ago(0.1)), trials: [], skips: [{ measureId: 'wrist-extension', reason: 'pain' }] }),
     ['demand'],
   ],
   [

@@ -1,4 +1,4 @@
-import { CAPACITY_COLUMNS } from '../checks/statements.ts';
+import { CAPACITY_COLUMNS, STOPPED } from '../checks/statements.ts';
 import { SESSION_OF_SYMPTOM } from '../symptoms/statements.ts';
 import { CLEARANCE_COLUMNS } from '../clearances/statements.ts';
 
@@ -53,12 +53,12 @@ export const openStopSigns = (scope: Scope) => `
   WHERE s.stop_reason IS NOT NULL AND +s.at <= @until AND s.${SCOPES[scope]}
     AND NOT EXISTS (SELECT 1 FROM stop_sign_closure c WHERE c.symptom_id = s.id AND c.closed_at <= @until)`;
 
-/** The newest time that each check was left out for pain or safety. */
+/** The newest time that each check was left out or stopped by pain, worry or for safety. */
 export const skips = (scope: Scope) => `
   SELECT o.trainee_id AS traineeId, k.measure_id AS measureId, k.reason, MAX(o.taken_at) AS at
   FROM check_skip k
   JOIN check_occasion o ON o.id = k.check_id
-  WHERE k.reason IN ('pain', 'not safe today') AND o.taken_at <= @until AND o.${SCOPES[scope]}
+  WHERE k.reason IN (${STOPPED}) AND o.taken_at <= @until AND o.${SCOPES[scope]}
     AND NOT EXISTS (SELECT 1 FROM taken_back b WHERE b.fact_id = o.id)
   GROUP BY o.trainee_id, k.measure_id`;
 

@@ -1,11 +1,11 @@
 export const INSERT_SESSION = `
   INSERT INTO session (
     id, studio_id, trainee_id, coach_id, planned_session_id, performed_at, effort, minutes, note,
-    clean, clean_reason, clean_finding, practised, rules_version, push_dose, pull_dose, joint_doses, drill_ids, run_id, replaces,
+    clean, clean_reason, clean_finding, practised, rules_version, push_dose, pull_dose, joint_doses, side_doses, drill_ids, run_id, replaces,
     origin_id, reason, recorded_at
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @plannedSessionId, @performedAt, @effort, @minutes, @note,
-    @clean, '', @cleanFinding, @practised, @rulesVersion, @push, @pull, @jointDoses, @drillIds, @runId, @replaces,
+    @clean, '', @cleanFinding, @practised, @rulesVersion, @push, @pull, @jointDoses, @sideDoses, @drillIds, @runId, @replaces,
     @originId, @reason, @recordedAt
   )`;
 
@@ -19,7 +19,8 @@ export const INSERT_SET = `
 
 export const SESSIONS_OF_TRAINEE = `
   SELECT id, planned_session_id AS plannedSessionId, performed_at AS performedAt, effort, minutes, note,
-         clean, clean_reason AS cleanReason, clean_finding AS cleanFinding, reason, push_dose AS push, pull_dose AS pull, run_id AS runId, replaces,
+         clean, clean_reason AS cleanReason, clean_finding AS cleanFinding, reason, push_dose AS push, pull_dose AS pull,
+         side_doses AS sideDoses, run_id AS runId, replaces,
          coalesce(origin_id, id) AS originId
   FROM session_in_force
   WHERE trainee_id = @traineeId
@@ -61,7 +62,8 @@ export const SESSION_OF_RUN = `
 
 /** Oldest first, for the workload. */
 export const LOADS_OF_TRAINEE = `
-  SELECT id, performed_at AS performedAt, effort, minutes, push_dose AS push, pull_dose AS pull, joint_doses AS jointDoses
+  SELECT id, performed_at AS performedAt, effort, minutes, push_dose AS push, pull_dose AS pull, joint_doses AS jointDoses,
+         side_doses AS sideDoses
   FROM session_in_force
   WHERE trainee_id = @traineeId AND performed_at >= @since
   ORDER BY performed_at, id`;

@@ -18,7 +18,7 @@ import { addDays, instant } from '@myokinet/core/quantities';
 import { type CleanFinding, practisedIn, RULES_VERSION, sessionCleanness, spoiledBy } from '@myokinet/core/readiness';
 import { fittedTo } from '@myokinet/core/library';
 import { traineeBody } from '@myokinet/core/statics';
-import { loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
+import { type HandLoadBySide, loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -35,6 +35,7 @@ type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
   reason: string | null;
   push: number;
   pull: number;
+  sideDoses: string | null;
   runId: string | null;
   replaces: string | null;
   originId: string;
@@ -45,7 +46,7 @@ type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'skipped'> & {
   supportVersion: number;
   skipped: SessionItemDto['skipped'] | null;
 };
-type LoadRow = Omit<WorkloadReply['sessions'][number], 'byJoint'> & { jointDoses: string | null };
+type LoadRow = Omit<WorkloadReply['sessions'][number], 'byJoint' | 'bySide'> & { jointDoses: string | null; sideDoses: string | null };
 
 /** Where a session came from, when it was not logged by hand for the first time. */
 export interface FromRun {
@@ -108,7 +109,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     const photos = groupRows(photoList(traineeId), (p) => p.runId);
     const sessions = sessionsOf
       .all({ traineeId, limit })
-      .map(({ push, pull, clean, cleanFinding, reason, runId, replaces, ...row }): SessionReply => ({
+      .map(({ push, pull, sideDoses, clean, cleanFinding, reason, runId, replaces, ...row }): SessionReply => ({
         ...row,
         ...(cleanFinding === null ? {} : { finding: JSON.parse(cleanFinding) as CleanFinding }),
         ...(reason === null ? {} : { reason }),
@@ -116,7 +117,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
         ...replacedBy(replaces),
         clean: clean === 1,
         load: sessionLoad(row.effort, row.minutes),
-        handLoad: { push, pull },
+        handLoad: { push, pull, ...(sideDoses === null ? {} : { bySide: JSON.parse(sideDoses) as HandLoadBySide }) },
         items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, skipped, ...item }) => ({
           ...item,
           ...(skipped ? { skipped } : {}),
@@ -177,9 +178,10 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       trainees.find(traineeId);
       const since = addDays(now(), -LOAD_DAYS);
       return {
-        sessions: loadsOf.all({ traineeId, since }).map(({ jointDoses, ...row }) => ({
+        sessions: loadsOf.all({ traineeId, since }).map(({ jointDoses, sideDoses, ...row }) => ({
           ...row,
           ...(jointDoses ? { byJoint: JSON.parse(jointDoses) as NonNullable<WorkloadReply['sessions'][number]['byJoint']> } : {}),
+          ...(sideDoses ? { bySide: JSON.parse(sideDoses) as HandLoadBySide } : {}),
         })),
       };
     },
@@ -192,7 +194,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms: felt, items: dto.items }, drills);
       const fitted = fittedTo(drills, traineeBody(trainee));
       const handLoad = loggedHandLoad(
-        dto.items.map((i) => ({ drillId: i.drillId, amounts: i.sets.map((s) => s.amount), ...(i.support ? { support: i.support } : {}) })),
+        dto.items.map((i) => ({ drillId: i.drillId, sets: i.sets, ...(i.support ? { support: i.support } : {}) })),
         fitted,
       );
       const originId = from?.replaces ? (toCorrect.get({ id: from.replaces, traineeId })?.originId ?? from.replaces) : dto.id;
@@ -219,6 +221,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           push: handLoad.push,
           pull: handLoad.pull,
           jointDoses: JSON.stringify(handLoad.byJoint),
+          sideDoses: JSON.stringify(handLoad.bySide),
           drillIds: JSON.stringify([...new Set(dto.items.filter((i) => i.sets.length > 0).map((i) => i.drillId))]),
         });
         dto.items.forEach(({ sets, ...item }, position) => {

@@ -118,6 +118,20 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
     origin: COMMON_PRACTICE,
   },
   hold({
+    id: 'seated-press-hold',
+    name: 'Seated press, in seconds',
+    phrase: 'seated press',
+    joint: 'scapula',
+    motion: 'depression',
+    sided: false,
+    position: 'seated',
+    protocol: [
+      'Seated, hands flat beside the hips, elbows straight; press down, tall spine.',
+      'Breathe on; one attempt. A breath is not the same length twice: seconds compare where breaths do not.',
+      'Stop the watch when the shoulders rise or the elbows bend.',
+    ],
+  }),
+  hold({
     id: 'lean-hold',
     name: 'Forward lean hold, 5 cm',
     phrase: 'forward lean',

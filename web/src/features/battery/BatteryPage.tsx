@@ -1,5 +1,5 @@
 import { instant, UNITS } from '@myokinet/core/quantities';
-import type { Measure, OwnError } from '@myokinet/core/measuring';
+import { type Measure, type OwnError, stopsMovement } from '@myokinet/core/measuring';
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -81,6 +81,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
   const settled = measures.filter((m) => ['done', 'skipped'].includes(stateOf(m, desk.value))).length;
   const go = (to: number) => setAt(measures[to]?.id ?? REVIEW);
   const filled = Object.entries(desk.value.cells).filter(([, c]) => c.text.trim() !== '');
+  const nothing = filled.length === 0 && !Object.values(desk.value.skips).some(stopsMovement);
   const wrong = filled.some(([key, c]) => {
     const of = measures.find((m) => key.startsWith(`${m.id}/`));
     return of && readCell(of, c.text).problem;
@@ -140,12 +141,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
           <NoteField value={desk.value.note} change={desk.setNote} />
           <ProblemNote error={desk.error} retry={() => void save()} />
           <div className="mt-3 flex flex-wrap gap-2">
-            <button
-              type="button"
-              className="btn btn-primary btn-lg"
-              disabled={filled.length === 0 || wrong || desk.saving}
-              onClick={() => void save()}
-            >
+            <button type="button" className="btn btn-primary btn-lg" disabled={nothing || wrong || desk.saving} onClick={() => void save()}>
               {desk.saving ? 'Saving…' : 'Save the battery'}
             </button>
             <button type="button" className="btn btn-lg" onClick={() => go(measures.length - 1)}>

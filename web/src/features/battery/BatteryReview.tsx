@@ -1,4 +1,12 @@
-import { type Measure, measureSides, type OwnError, formatReadingWithBand, type SkipReason } from '@myokinet/core/measuring';
+import {
+  type Measure,
+  measureSides,
+  type OwnError,
+  formatReadingWithBand,
+  type SkipReason,
+  formatReading,
+  stopsMovement,
+} from '@myokinet/core/measuring';
 import type { Instant } from '@myokinet/core/quantities';
 import { type CheckDraft, readMeasure, stateOf } from '@myokinet/core/checking';
 
@@ -17,6 +25,8 @@ export function BatteryReview({ measures, draft, ownErrors, now, go }: RunReview
       {measures.map((measure) => {
         const readings = readMeasure(draft, measure, now, ownErrors[measure.id]);
         const problems = readings.flatMap((r) => r.problems);
+        const reason = draft.skips[measure.id];
+        const stopped = reason !== undefined && stopsMovement(reason);
         return (
           <li key={measure.id} className="grid items-baseline gap-x-3 border-b border-base-300 py-1.5 sm:grid-cols-[14rem_1fr_auto]">
             <span className="font-semibold">{measure.name}</span>
@@ -27,12 +37,14 @@ export function BatteryReview({ measures, draft, ownErrors, now, go }: RunReview
                 return (
                   <span key={side} className="me-4 whitespace-nowrap">
                     {side === 'whole' ? '' : `${side} `}
-                    {formatReadingWithBand(measure, capacity.value, capacity.band)}
+                    {stopped
+                      ? `reached ${formatReading(measure, capacity.value)}`
+                      : formatReadingWithBand(measure, capacity.value, capacity.band)}
                     {capacity.provisional && <span className="state-mark"> {capacity.provisional}</span>}
                   </span>
                 );
               })}
-              <StateNote state={stateOf(measure, draft)} reason={draft.skips[measure.id]} />
+              <StateNote state={stateOf(measure, draft)} reason={reason} />
               {problems[0] && <span className="text-error">{problems[0]}</span>}
             </span>
             <button
@@ -57,7 +69,7 @@ function StateNote({ state, reason }: { readonly state: ReturnType<typeof stateO
     case 'begun':
       return <span className="state-mark">trials missing</span>;
     case 'skipped':
-      return <span className="aside">skipped: {reason}</span>;
+      return <span className="aside">{reason && stopsMovement(reason) ? `stopped: ${reason}` : `skipped: ${reason}`}</span>;
     case 'open':
       return <span className="aside">not taken</span>;
   }

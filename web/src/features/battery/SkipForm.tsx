@@ -1,4 +1,4 @@
-import { SKIP_REASONS, type SkipReason } from '@myokinet/core/measuring';
+import { SKIP_REASONS, type SkipReason, stopsMovement } from '@myokinet/core/measuring';
 import { ReportSymptom } from '../record/index.ts';
 
 export interface SkipFormProps {
@@ -12,7 +12,11 @@ export interface SkipFormProps {
 export function SkipForm({ name, traineeId, reason, choose }: SkipFormProps) {
   return (
     <fieldset className="sheet p-3">
-      <legend className="px-1 font-semibold">{reason ? `Skipped: ${reason}` : `Skip ${name.toLowerCase()}: why?`}</legend>
+      <legend className="px-1 font-semibold">
+        {reason
+          ? `${stopsMovement(reason) ? 'Stopped' : 'Skipped'}: ${reason}`
+          : `What stopped ${name.toLowerCase()}, or why is it left out?`}
+      </legend>
       <div className="flex flex-wrap gap-2">
         {SKIP_REASONS.map((r) => (
           <button
@@ -26,6 +30,12 @@ export function SkipForm({ name, traineeId, reason, choose }: SkipFormProps) {
           </button>
         ))}
       </div>
+      {reason && stopsMovement(reason) && (
+        <p className="aside mt-2 text-sm">
+          Figures taken until then stay on record as what was reached. They count as no end of range, and what an earlier check showed
+          counts no more.
+        </p>
+      )}
       {reason === 'pain' && (
         <div className="mt-2">
           <p className="text-sm">Stop, note it, step back. What was felt goes on the record:</p>

@@ -1,5 +1,5 @@
 import type { CheckReply } from '@myokinet/core/contracts';
-import { type Capacity, type Measure, formatReadingWithBand } from '@myokinet/core/measuring';
+import { type Capacity, type Measure, formatReadingWithBand, totalArcs } from '@myokinet/core/measuring';
 import { addDays, daysBetween, formatAmount, type Instant, shortDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
 import { referencePercentile, referencesFor } from '@myokinet/core/reference';
@@ -62,6 +62,11 @@ export function CapacityTable({ checks, person, ageIsSure, sidePercent, now }: C
                         <Link className="hover:underline" to={`../history?measure=${measure.id}`} relative="path">
                           {measure.name}
                         </Link>
+                        {totalArcs(measure.id, (id, s) => found.get(checkKey(id, s))?.[0]).map((arc) => (
+                          <span key={arc.side} className="aside block text-sm font-normal">
+                            total arc {arc.side} {formatAmount(arc.value, 'deg')} ± {formatAmount(arc.band, 'deg')}
+                          </span>
+                        ))}
                         {left && right && (
                           <span className="aside block text-sm font-normal">{sidesInWords(measure, left, right, sidePercent)}</span>
                         )}

@@ -1,5 +1,5 @@
 import type { CheckReply, TrialReply } from '@myokinet/core/contracts';
-import { formatReading } from '@myokinet/core/measuring';
+import { formatReading, stopsMovement } from '@myokinet/core/measuring';
 import { Pencil } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
@@ -19,8 +19,11 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
     <div className="py-1 ps-3 text-sm">
       {check.note && <p className="mb-1 italic">{check.note}</p>}
       {check.skips.map((skip) => (
-        <p key={skip.measureId} className={skip.reason === 'pain' ? 'state-short' : 'aside'}>
-          {measureOf(skip.measureId).name}: skipped, {skip.reason}
+        <p key={skip.measureId} className={stopsMovement(skip.reason) ? 'state-short' : 'aside'}>
+          {measureOf(skip.measureId).name}:{' '}
+          {stopsMovement(skip.reason)
+            ? `stopped, ${skip.reason}${check.trials.some((t) => t.measureId === skip.measureId) ? '; the figures are what was reached and show nothing' : ''}`
+            : `skipped, ${skip.reason}`}
         </p>
       ))}
       {groups.map((group) => {

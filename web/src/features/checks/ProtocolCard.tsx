@@ -32,7 +32,10 @@ export function ProtocolLines({
 export function whatCounts({ choices, trials, combine, unit, better }: Measure): string {
   if (choices) return 'Two looks, best from film; the worse counts.';
   const which = trials === 1 ? 'One attempt counts.' : combine === 'mean' ? 'The mean of the trials counts.' : 'The best trial counts.';
-  const end = unit === 'deg' && better === 'more' ? ' What pain or worry ends is no end of range: skip it with that reason.' : '';
+  const end =
+    unit === 'deg' && better === 'more'
+      ? ' What pain or worry ends is no end of range: enter what was reached, then “Skip” with that reason.'
+      : '';
   return `${which}${end}`;
 }
 

@@ -111,7 +111,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
       {findings.length > 0 && (
         <ul className="mt-2 space-y-1" aria-label="Rules to think about">
           {findings.map((f) => (
-            <li key={f.sentence} className="border-s-4 border-warning ps-2 text-sm leading-snug">
+            <li key={f.sentence} className={`border-s-4 ps-2 text-sm leading-snug ${f.advice ? 'border-base-300' : 'border-warning'}`}>
               {f.sentence}
             </li>
           ))}

@@ -114,7 +114,7 @@ export function SessionStack({ session, week, desk, now, locked, findings, open 
         {session.form && session.form !== 'sets' && `, ${SESSION_FORMS[session.form].name.toLowerCase()}`}
       </p>
       {findings.map((f) => (
-        <p key={f.sentence} className="mt-1 border-s-4 border-warning ps-1.5 text-sm leading-snug">
+        <p key={f.sentence} className={`mt-1 border-s-4 ps-1.5 text-sm leading-snug ${f.advice ? 'border-base-300' : 'border-warning'}`}>
           {f.sentence}
         </p>
       ))}

@@ -89,6 +89,8 @@ export function SessionEntry({
           <p className="aside mt-1">
             Hands: {Math.round(session.handLoad.push)} pushing, {Math.round(session.handLoad.pull)} pulling, in body-weight seconds (share
             of body weight × seconds under tension).
+            {session.handLoad.bySide &&
+              ` Left arm ${Math.round(session.handLoad.bySide.left)}, right arm ${Math.round(session.handLoad.bySide.right)}.`}
           </p>
           <button
             type="button"

@@ -1,5 +1,15 @@
 import { calendarDay } from '@myokinet/core/quantities';
-import { CHRONIC_DAYS, type JointRamp, jointRamps, loadDays, sessionLoad, weekLoad, type WeekLoad } from '@myokinet/core/workload';
+import {
+  type ArmLoads,
+  armLoads,
+  CHRONIC_DAYS,
+  type JointRamp,
+  jointRamps,
+  loadDays,
+  sessionLoad,
+  weekLoad,
+  type WeekLoad,
+} from '@myokinet/core/workload';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -48,6 +58,7 @@ export function WorkloadPage() {
           <div className="flex flex-col gap-5">
             <LoadChart days={days.slice(-DAYS_SHOWN)} />
             <JointTable ramps={jointRamps(sessions, now, ramp)} ramp={ramp} />
+            <ArmTable arms={armLoads(sessions, now)} />
           </div>
           <div className="flex flex-col gap-5">
             <WeekFigures week={week} count={today.length} />
@@ -181,6 +192,51 @@ function JointTable({ ramps, ramp }: { readonly ramps: readonly JointRamp[]; rea
             </tbody>
           </table>
         </div>
+      )}
+    </section>
+  );
+}
+
+/** What each arm carried: a side that is spared, or one that does all, shows here first. */
+function ArmTable({ arms: { week, before, untold } }: { readonly arms: ArmLoads }) {
+  const total = week.left + week.right + before.left + before.right;
+  if (total === 0 && untold === 0) return null;
+  return (
+    <section aria-label="Hand load by arm">
+      <h3>Hand load by arm</h3>
+      <p className="aside text-sm">
+        Sets of one side count for the arm that carries; sets of both are shared evenly.
+        {untold > 0 && ` ${untold} ${untold === 1 ? 'session' : 'sessions'} from before the arms were told apart are not in it.`}
+      </p>
+      {total > 0 && (
+        <table className="plain-table dense mt-1">
+          <caption className="sr-only">Hand load by arm, seven days against the seven before</caption>
+          <thead>
+            <tr>
+              <th scope="col">Seven days</th>
+              <th scope="col">Left</th>
+              <th scope="col">Right</th>
+              <th scope="col">Left ÷ right</th>
+            </tr>
+          </thead>
+          <tbody>
+            {(
+              [
+                ['last 7', week],
+                ['7 before', before],
+              ] as const
+            ).map(([name, { left, right }]) => (
+              <tr key={name}>
+                <th scope="row" className="font-normal">
+                  {name}
+                </th>
+                <td>{whole(left)} s</td>
+                <td>{whole(right)} s</td>
+                <td>{right > 0 ? (left / right).toFixed(2) : '–'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
     </section>
   );
