@@ -32,7 +32,7 @@ const SHOTS = [
     act: askBackwards,
   },
   { file: 'plan.png', trainee: 'Petra', path: '/plan', size: { width: 1280, height: 1250 }, act: planTheWeeks },
-  { file: 'plan-calendar.png', trainee: 'Petra', path: '/plan/calendar', act: showPlanned },
+  { file: 'ladder.png', path: '/library/ladders/hand-support' },
   { file: 'floor.png', runs: ['Noor'], act: (page) => seeFaults(page) },
   { file: 'floor-phone.png', runs: ['Noor'], size: PHONE, act: onThePhone },
   { file: 'floor-group.png', runs: ['Jory', 'Noor', 'Tobias'], act: oneRound },
@@ -164,18 +164,6 @@ async function planTheWeeks(page) {
   const says = page.getByRole('region', { name: 'What the planner says' });
   await says.waitFor();
   await says.getByText('What shaped it').click();
-}
-
-async function showPlanned(page) {
-  await page.getByRole('link', { name: 'Weeks', exact: true }).click();
-  await planTheWeeks(page);
-  await page.getByRole('button', { name: 'Save the plan' }).click();
-  await page.getByText('all saved').waitFor();
-  await page.getByRole('link', { name: 'Calendar', exact: true }).click();
-  await page
-    .getByText(/^Re-check: /)
-    .first()
-    .waitFor();
 }
 
 async function askBackwards(page) {

@@ -45,7 +45,7 @@ export function BatteryReview({ measures, draft, ownErrors, now, go }: RunReview
                 );
               })}
               <StateNote state={stateOf(measure, draft)} reason={reason} />
-              {problems[0] && <span className="text-error">{problems[0]}</span>}
+              {problems[0] && <span className="text-error"> {problems[0]}</span>}
             </span>
             <button
               type="button"
