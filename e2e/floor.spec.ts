@@ -75,16 +75,16 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
     await expect(page.getByRole('status').filter({ hasText: 'Lighter' })).toContainText(/\d\d% → \d\d% of body weight/);
   });
 
-  await test.step('a hold asks whether it is still good; a cue that mends keeps it going', async () => {
+  await test.step('a cue that mends keeps a hold going; at its end the coach is asked where the form went', async () => {
     await begin(page);
     await page.clock.runFor(10_500);
-    await expect(page.getByText('Still good?')).toBeVisible();
     await page.keyboard.press('H');
     await expect(page.getByRole('alert', { name: /hips sag/ })).toContainText('One line from ear to ankle.');
     await beat(page, { held: true });
     await page.keyboard.press('PageDown');
     await expect(page.getByRole('alert', { name: /hips sag/ })).toHaveCount(0);
     await page.clock.runFor(10_000);
+    await expect(page.getByRole('group', { name: 'Where the form went' })).toHaveText(/5 s10 s15 s$/);
     await confirm(page, '20 s');
   });
 
@@ -104,6 +104,8 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
 
   await test.step('the pedal goes back: the set is taken back, and done again', async () => {
     await page.keyboard.press('PageUp');
+    await expect(page.getByText('Take this set back? Then it is to be done again.')).toBeVisible();
+    await page.keyboard.press('Backspace');
     await expect(page.getByRole('heading', { name: /^Plank/ })).toBeVisible();
     await begin(page);
     await page.clock.runFor(8000);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tensionSeconds } from '../drills/index.ts';
-import { paceAt, paceOf, stillGoodAt, tonesOf } from './pacer.ts';
+import { formWentAt, paceAt, paceOf, tonesOf } from './pacer.ts';
 
 describe('repetitions by their tempo: 4 s out, 1 s held, 1 s back', () => {
   const pace = paceOf({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } }, 3);
@@ -36,9 +36,18 @@ it('repetitions without a tempo go out and back alike, a breath in takes two of 
 });
 
 describe('a hold', () => {
-  it('counts down, and asks on the way whether it is still good', () => {
+  it('counts down; every ten seconds are heard, and at the end the coach says where its form went', () => {
     expect(paceAt(paceOf({ unit: 's' }, 30), 12.4)).toMatchObject({ done: 12, setLeft: expect.closeTo(17.6, 9) as number, over: false });
-    expect([stillGoodAt(6), stillGoodAt(20), stillGoodAt(30), stillGoodAt(32)]).toEqual([[3], [10], [10, 20], [10, 20]]);
+    expect([formWentAt(1), formWentAt(6), formWentAt(20), formWentAt(60)]).toEqual([
+      [],
+      [1, 2, 3, 4, 5],
+      [5, 10, 15],
+      [10, 20, 30, 40, 50],
+    ]);
+    for (let s = 1; s <= 3600; s++) {
+      const offered = formWentAt(s);
+      expect([s, offered.length <= 6, offered.every((at) => at > 0 && at < s)]).toEqual([s, true, true]);
+    }
     expect(tonesOf(paceOf({ unit: 's' }, 20)).map((t) => t.at)).toEqual([10, 17, 18, 19, 20]);
   });
 

@@ -98,11 +98,12 @@ export interface Tone {
 /** The last seconds of a hold are ticked. */
 const TICKED = 3;
 
-/** A hold asks at half its length, and every so many seconds of a long one (project default). */
-const STILL_GOOD_EVERY = 10;
+/** In a long hold every ten seconds are heard (project default). */
+const HEARD_EVERY = 10;
 
 /**
- * The tones of a set: one at each turn of a repetition or breath, a tick for the last three seconds of a hold, one at the end.
+ * The tones of a set: one at each turn of a repetition or breath, one for every ten seconds and a tick for the last three of a hold, one at
+ * the end.
  *
  * @example tonesOf(paceOf({ unit: 's' }, 20)).map((t) => t.at) // [10, 17, 18, 19, 20]
  */
@@ -111,7 +112,7 @@ export function tonesOf(pace: Pace): readonly Tone[] {
   const end: Tone = { at: seconds, pitch: 'end' };
   if (beats[0]?.part === 'still') {
     const ticks = Array.from({ length: Math.min(TICKED, Math.floor(seconds)) }, (_, i) => seconds - TICKED + i).filter((at) => at > 0);
-    return [...stillGoodAt(seconds).map((at): Tone => ({ at, pitch: 'hold' })), ...ticks.map((at): Tone => ({ at, pitch: 'tick' })), end];
+    return [...tensOf(seconds).map((at): Tone => ({ at, pitch: 'hold' })), ...ticks.map((at): Tone => ({ at, pitch: 'tick' })), end];
   }
   return [
     ...beats.map((b): Tone => ({ at: b.from, pitch: b.part === 'hold' ? 'hold' : b.part === 'out' || b.part === 'in' ? 'turn' : 'tick' })),
@@ -119,9 +120,25 @@ export function tonesOf(pace: Pace): readonly Tone[] {
   ];
 }
 
-/** When a hold asks whether it is still good: at half its length where it is short, every ten seconds where it is long. */
-export function stillGoodAt(seconds: number): readonly number[] {
-  if (seconds < STILL_GOOD_EVERY) return [seconds / 2];
-  const times = Math.ceil(seconds / STILL_GOOD_EVERY) - 1;
-  return Array.from({ length: times }, (_, i) => (i + 1) * STILL_GOOD_EVERY).filter((at) => seconds - at > TICKED);
+/** Whole tens of a hold, but for those in its last seconds. */
+function tensOf(seconds: number): readonly number[] {
+  return Array.from({ length: Math.ceil(seconds / HEARD_EVERY) - 1 }, (_, i) => (i + 1) * HEARD_EVERY).filter(
+    (at) => seconds - at > TICKED,
+  );
+}
+
+/** As many seconds are offered at most where a hold's form may have gone. */
+const OFFERED = 5;
+const STEPS = [1, 2, 5, 10, 15, 20, 30, 60] as const;
+
+/**
+ * Round seconds at which the form of a hold may have gone before its end: what the coach is asked, since silence is no answer.
+ *
+ * @param seconds that the hold lasted
+ * @example formWentAt(20) // [5, 10, 15]
+ * @example formWentAt(60) // [10, 20, 30, 40, 50]
+ */
+export function formWentAt(seconds: number): readonly number[] {
+  const step = STEPS.find((s) => (seconds - 1) / s < OFFERED + 1) ?? Math.ceil(seconds / OFFERED);
+  return Array.from({ length: Math.max(0, Math.ceil(seconds / step) - 1) }, (_, i) => (i + 1) * step);
 }

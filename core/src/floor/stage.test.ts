@@ -89,9 +89,45 @@ describe('a set by the clock', () => {
     expect(play(set, [{ kind: 'awake', at: 1 }]).state.phase).toEqual({ kind: 'lead', until: 4 });
   });
 
-  it('is left without a trace', () => {
-    const { state, sets, does } = play(set, [go(0), go(1), { kind: 'leave' }]);
-    expect([state.phase.kind, sets, does.at(-1)]).toEqual(['ready', [], { kind: 'hush' }]);
+  it('is left without a trace only before its first second', () => {
+    for (const events of [
+      [go(0), { kind: 'leave', at: 1 }],
+      [go(0), go(1), { kind: 'leave', at: 1.8 }],
+    ] as StageEvent[][]) {
+      const { state, sets, does } = play(set, events);
+      expect([state.phase.kind, sets, does.at(-1)]).toEqual(['ready', [], { kind: 'hush' }]);
+    }
+  });
+
+  it('that is left asks first: what was done is logged, goes on where it stood, or is thrown away on purpose', () => {
+    const asked = play(set, [go(0), tick(3), ...awake(3, 12), { kind: 'leave', at: 12.5 }, ...awake(12.5, 300)]);
+    expect([asked.state.phase, asked.sets]).toMatchObject([{ kind: 'leaving', amount: 9 }, []]);
+    const next = (event: StageEvent) => play(set, [event], asked.state);
+    expect(next(go(301)).sets).toEqual([{ kind: 'set', itemId: 'item-plank', round: 1, side: 'whole', amount: 9 }]);
+    expect(next({ kind: 'stay', at: 301 }).state.phase).toMatchObject({ kind: 'work', since: 291.5 });
+    expect([next({ kind: 'discard', at: 301 }).state.phase.kind, next({ kind: 'discard', at: 301 }).sets]).toEqual(['ready', []]);
+    // A double tap on "leave" throws nothing away, and logs nothing.
+    expect(next({ kind: 'discard', at: 12.9 }).state.phase.kind).toBe('leaving');
+    expect(next(go(12.9)).sets).toEqual([]);
+  });
+
+  it('by feel that is left asks how it was', () => {
+    const { set: felt } = setUp('feel');
+    const asked = play(felt, [go(0), tick(3), ...awake(3, 12), { kind: 'leave', at: 12.5 }]);
+    expect(asked.state.phase).toMatchObject({ kind: 'leaving', amount: 0 });
+    expect(play(felt, [go(14)], asked.state).state.phase.kind).toBe('feel');
+    const feeling = play(felt, [go(14), { kind: 'leave', at: 16 }, { kind: 'stay', at: 18 }], asked.state);
+    expect(feeling.state.phase.kind).toBe('feel');
+  });
+
+  it('that something interrupts, or whose page goes and comes back, keeps what was done, unconfirmed', () => {
+    const work = [go(0), tick(3), ...awake(3, 12)];
+    expect(play(set, [...work, { kind: 'interrupted', at: 12.5 }]).sets).toMatchObject([{ amount: 9, ranOut: true }]);
+    expect(play(set, [go(0), { kind: 'interrupted', at: 1 }]).sets).toEqual([]);
+    expect(play(set, [{ kind: 'interrupted', at: 1 }]).sets).toEqual([]);
+    expect(play(set, [{ kind: 'resumed', at: 1, amount: 9 }]).sets).toMatchObject([{ amount: 9, ranOut: true }]);
+    expect(play(set, [{ kind: 'resumed', at: 1, amount: 900 }]).sets).toMatchObject([{ amount: 30, ranOut: true }]);
+    expect(play(setUp('feel').set, [{ kind: 'resumed', at: 1, amount: 0 }]).state.phase.kind).toBe('feel');
   });
 
   it('that cannot be kept stays until it is, as it was', () => {
@@ -231,7 +267,10 @@ describe('whatever happens, in whatever order', () => {
       { weight: 4, arbitrary: fc.constant(go(at)) },
       { weight: 3, arbitrary: fc.constant(tick(at)) },
       fc.constantFrom<StageEvent>(
-        { kind: 'leave' },
+        { kind: 'leave', at },
+        { kind: 'discard', at },
+        { kind: 'stay', at },
+        { kind: 'interrupted', at },
         { kind: 'mended', at },
         { kind: 'stayed', at },
         { kind: 'close fault', at },
@@ -263,12 +302,12 @@ describe('whatever happens, in whatever order', () => {
           for (const effect of after.does) {
             if (effect.kind !== 'keep set') continue;
             // Nothing is on its way twice.
-            expect(before === 'work' || before === 'feel' || before === 'unkept').toBe(true);
+            expect(['work', 'feel', 'leaving', 'unkept']).toContain(before);
             expect(effect.deed.amount).toBeLessThanOrEqual(set.step.item.now.max);
             if (progress === 'count' && before === 'work') expect(effect.deed.amount).toBeLessThanOrEqual(at - (workSince ?? at));
             expect(effect.deed.feeling !== undefined).toBe(progress === 'feel');
             // Whatever nobody ended is not confirmed; whatever somebody ended is.
-            if (before === 'work') expect(effect.deed.ranOut === true).toBe(event.kind === 'tick');
+            if (before === 'work') expect(effect.deed.ranOut === true).toBe(event.kind === 'tick' || event.kind === 'interrupted');
           }
           state = after.state;
         }

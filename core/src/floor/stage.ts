@@ -17,6 +17,13 @@ export type StagePhase =
   | { readonly kind: 'work'; readonly since: number; readonly alive: number; readonly paused?: number }
   /** By feel: how it was. */
   | { readonly kind: 'feel' }
+  /** On the way out of a set that has begun: so much of it was done. What becomes of it is asked; until then nothing counts. */
+  | {
+      readonly kind: 'leaving';
+      readonly amount: number;
+      readonly since: number;
+      readonly from: Extract<StagePhase, { kind: 'work' | 'feel' }>;
+    }
   /** Handed over to be kept: no key does anything until it is, or is not. */
   | { readonly kind: 'keeping'; readonly deed: LoggedSet }
   /** It could not be kept anywhere: it is not logged until it is. */
@@ -65,8 +72,16 @@ export type StageEvent =
   | { readonly kind: 'mended'; readonly at: number }
   | { readonly kind: 'stayed'; readonly at: number }
   | { readonly kind: 'close fault'; readonly at: number }
-  /** Out of the set that is under way, without logging it. */
-  | { readonly kind: 'leave' }
+  /** Back, out of the set that is under way: what was done of it is never thrown away unasked. */
+  | { readonly kind: 'leave'; readonly at: number }
+  /** What was left is not to be logged. */
+  | { readonly kind: 'discard'; readonly at: number }
+  /** It was not to be left. */
+  | { readonly kind: 'stay'; readonly at: number }
+  /** Something else takes its place: another trainee, another drill, another device. What was done stays, unconfirmed. */
+  | { readonly kind: 'interrupted'; readonly at: number }
+  /** The page came back after it went in mid-set: so much had been done, or by feel nobody knows. */
+  | { readonly kind: 'resumed'; readonly at: number; readonly amount: number }
   /** Something is in the way (something hurts): whatever counts stands still, and nothing goes on by itself. */
   | { readonly kind: 'hold'; readonly at: number }
   | { readonly kind: 'go on'; readonly at: number }
@@ -161,8 +176,7 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
     if (byFeel) return { state: { phase: { kind: 'feel' }, means: at }, does: [{ kind: 'hush' }] };
     return keep(doneBy(at), at);
   };
-  const doneBy = (at: number): number =>
-    phase.kind === 'work' ? Math.min(top, paceAt(set.pace, Math.min(at, phase.paused ?? at) - phase.since).done) : 0;
+  const doneBy = (at: number): number => doneSoFar(state, at, set);
   /** The fault is answered: a count that stood still goes on where it stood. */
   const answered = (at: number): StageStep => {
     if (phase.kind !== 'work' || phase.paused === undefined) return { state: { phase, means: at }, does: [] };
@@ -192,6 +206,9 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
           return finish(event.at);
         case 'feel':
           return keep(amountByFeel('right', set.step.item.now), event.at, { feeling: 'right' });
+        case 'leaving':
+          if (byFeel) return { state: { phase: { kind: 'feel' }, means: event.at }, does: [] };
+          return keep(phase.amount, event.at);
         case 'unkept':
           return keep(phase.deed.amount, event.at, keptOf(phase.deed));
         case 'keeping':
@@ -216,7 +233,7 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
     case 'feel':
       return phase.kind === 'feel' ? keep(amountByFeel(event.feeling, set.step.item.now), event.at, { feeling: event.feeling }) : stay;
     case 'see': {
-      if (phase.kind === 'keeping') return stay;
+      if (phase.kind === 'keeping' || phase.kind === 'leaving') return stay;
       const during = phase.kind === 'work';
       // Seen again while the cue was given: it stays, and quality ends the set.
       if (during && fault?.faultId === event.faultId) return finish(event.at);
@@ -250,9 +267,32 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
     case 'go on':
       return fault || phase.kind !== 'work' ? stay : answered(event.at);
     case 'hurts':
-      return isUnderWay(state) ? keep(byFeel ? 0 : doneBy(event.at), event.at) : stay;
-    case 'leave':
-      return isUnderWay(state) ? { state: { phase: { kind: 'ready' }, means }, does: [{ kind: 'hush' }] } : stay;
+      return isUnderWay(state) ? keep(doneBy(event.at), event.at) : stay;
+    case 'leave': {
+      const out: StageStep = { state: { phase: { kind: 'ready' }, means: event.at }, does: [{ kind: 'hush' }] };
+      if (phase.kind === 'lead') return out;
+      if (phase.kind !== 'work' && phase.kind !== 'feel') return stay;
+      const amount = doneBy(event.at);
+      if (!byFeel && amount === 0) return out;
+      return { state: { phase: { kind: 'leaving', amount, since: event.at, from: phase }, means: event.at }, does: [{ kind: 'hush' }] };
+    }
+    case 'discard':
+      return phase.kind === 'leaving' && !tooSoon(event.at) ? { state: { phase: { kind: 'ready' }, means: event.at }, does: [] } : stay;
+    case 'stay': {
+      if (phase.kind !== 'leaving') return stay;
+      const { from, since } = phase;
+      if (from.kind === 'feel') return { state: { phase: from, means: event.at }, does: [] };
+      const standing: StageState = { phase: { ...from, paused: from.paused ?? since }, means };
+      return stageAfter(standing, { kind: 'go on', at: event.at }, set);
+    }
+    case 'interrupted':
+      if (!isUnderWay(state)) return stay;
+      return keep(doneBy(event.at), event.at, { ranOut: true });
+    case 'resumed':
+      if (phase.kind !== 'ready' && phase.kind !== 'between') return stay;
+      return byFeel
+        ? { state: { phase: { kind: 'feel' }, means: event.at }, does: [] }
+        : keep(Math.min(top, event.amount), event.at, { ranOut: true });
     case 'kept':
       return phase.kind === 'keeping' ? { state: { phase: { kind: 'ready' }, means }, does: [] } : stay;
     case 'not kept':
@@ -260,9 +300,21 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
   }
 }
 
-/** Whether there is a set to leave. */
+/**
+ * How much of the set in hand is done by a moment, in the unit of its dose; 0 where none is under way, and by feel, where nothing counts.
+ *
+ * @param at seconds of the floor's clock
+ * @example doneSoFar({ phase: { kind: 'work', since: 3, alive: 12 }, means: 3 }, 12.5, plank) // 9
+ */
+export function doneSoFar({ phase }: StageState, at: number, { run, step, pace }: StageSet): number {
+  if (run.head.progress === 'feel') return 0;
+  if (phase.kind === 'leaving') return phase.amount;
+  return phase.kind === 'work' ? Math.min(step.item.now.max, paceAt(pace, Math.min(at, phase.paused ?? at) - phase.since).done) : 0;
+}
+
+/** Whether a set has begun and is not over. */
 export function isUnderWay({ phase }: StageState): boolean {
-  return phase.kind === 'lead' || phase.kind === 'work' || phase.kind === 'feel';
+  return phase.kind === 'lead' || phase.kind === 'work' || phase.kind === 'feel' || phase.kind === 'leaving';
 }
 
 /** What a set is kept with beside its amount. */

@@ -1,7 +1,8 @@
 import { Moon, Search, Sun } from 'lucide-react';
-import { useState } from 'react';
-import { NavLink, Outlet } from 'react-router';
-import { NewVersion } from './NewVersion.tsx';
+import { useEffect, useRef, useState } from 'react';
+import { NavLink, Outlet, useLocation } from 'react-router';
+import { NewVersion } from '../client/NewVersion.tsx';
+import { openNewerProgram, useNewerProgram } from '../client/program.ts';
 import { sendWaitingEmergencies } from '../features/emergency/index.ts';
 import { sendWaitingForms } from '../features/screening/index.ts';
 import { useOutbox } from '../client/useOutbox.ts';
@@ -25,6 +26,7 @@ export function Shell() {
   const [theme, toggleTheme] = useTheme();
   const [open, setOpen] = useState<'commands' | 'shortcuts' | 'drafts' | undefined>();
   useShortcuts(setOpen);
+  useNewProgramOnTheWay();
   useOutbox(sendWaiting);
   useOutbox(sendWaitingEmergencies);
   useOutbox(sendWaitingForms);
@@ -78,4 +80,15 @@ export function Shell() {
       {open === 'shortcuts' && <ShortcutList close={() => setOpen(undefined)} />}
     </div>
   );
+}
+
+/** Another tab has opened a newer program: this one comes through where a page is left anyway. */
+function useNewProgramOnTheWay(): void {
+  const newer = useNewerProgram();
+  const { pathname } = useLocation();
+  const before = useRef(pathname);
+  useEffect(() => {
+    if (newer === 'taken' && before.current !== pathname) openNewerProgram();
+    before.current = pathname;
+  }, [newer, pathname]);
 }

@@ -17,6 +17,25 @@ export function keep(key: string, value: unknown): void {
   }
 }
 
+/** What one tab keeps until it is closed: a reload brings it back, another tab never sees it. */
+export const tabMemory = {
+  read: <T>(key: string): T | undefined => {
+    try {
+      return (JSON.parse(sessionStorage.getItem(key) ?? 'null') as T | null) ?? undefined;
+    } catch {
+      return undefined;
+    }
+  },
+  write: (key: string, value: unknown): void => {
+    try {
+      if (value === undefined) sessionStorage.removeItem(key);
+      else sessionStorage.setItem(key, JSON.stringify(value));
+    } catch {
+      // Refused storage must not stop a session.
+    }
+  },
+};
+
 /** A write that the server has not got yet. */
 interface Write {
   readonly body: { readonly id: string };

@@ -2,15 +2,14 @@ import { FloorCloseDto, inspect } from '@myokinet/core/contracts';
 import { closingDeed, deedsBeforeClosing, endingAfter, endingFor, endOf, minutesTaken, verdictOn } from '@myokinet/core/floor';
 import { instant } from '@myokinet/core/quantities';
 import { responseInWords, cleannessInWords } from '@myokinet/core/words';
-import { useEffect, useEffectEvent, useReducer, useState } from 'react';
+import { useEffect, useEffectEvent, useReducer } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { AfterLogged } from './AfterLogged.tsx';
 import { DoneList } from './DoneList.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 import { JustDone } from './JustDone.tsx';
-import { SymptomSheet } from './SymptomSheet.tsx';
-import { feltBefore, responseInRun } from './useFloorTools.ts';
+import { responseInRun } from './useFloorTools.ts';
 import { Unconfirmed } from './Unconfirmed.tsx';
 import { useLastSet } from './useLastSet.ts';
 import type { LastSet } from './useStage.ts';
@@ -22,10 +21,15 @@ interface AfterProps {
   readonly setLast: (last: LastSet | undefined) => void;
   readonly back: () => void;
   readonly canGoBack: boolean;
+  /** Something is felt now. */
+  readonly hurts: () => void;
+  /** It is being entered. */
+  readonly hurting: boolean;
 }
 
 /** The end of a session: how hard, how long, a note; then what follows from it. */
-export function After({ person, last, setLast, back, canGoBack }: AfterProps) {
+export function After(props: AfterProps) {
+  const { person } = props;
   const { run, name } = person;
   const end = endOf(run);
   if (end === 'given up')
@@ -41,21 +45,20 @@ export function After({ person, last, setLast, back, canGoBack }: AfterProps) {
   return (
     <>
       <h1 className="pt-3 text-3xl sm:text-4xl">{end === 'logged' ? `${name}: logged` : `How was it, ${name}?`}</h1>
-      {end === 'logged' ? <AfterLogged person={person} /> : <EndForm {...{ person, last, setLast, back, canGoBack }} />}
+      {end === 'logged' ? <AfterLogged person={person} /> : <EndForm {...props} />}
     </>
   );
 }
 
 const EFFORTS = Array.from({ length: 11 }, (_, i) => i);
 
-function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
+function EndForm({ person, last, setLast, back, canGoBack, hurts, hurting }: AfterProps) {
   const { run } = person;
   const [ending, tell] = useReducer(endingAfter, undefined, () => endingFor(minutesTaken(run, person.kept.events, person.library)));
   const { effort, minutes, note, failed } = ending;
-  const [reporting, setReporting] = useState(false);
   const lastSet = useLastSet(person, last, setLast);
   useEffortKeys((digit) => {
-    if (!reporting) tell({ kind: 'digit', digit });
+    if (!hurting) tell({ kind: 'digit', digit });
   });
   const close = closingDeed(ending);
   const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: instant(new Date()) }, { now: new Date() });
@@ -128,11 +131,7 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
         {last && <JustDone last={last} handle={lastSet} named confirms />}
         <Unconfirmed person={person} leave={last?.setId} />
         <DoneList person={person} />
-        <button
-          type="button"
-          className="btn btn-outline min-h-14 self-start border-error text-lg text-error"
-          onClick={() => setReporting(true)}
-        >
+        <button type="button" className="btn btn-outline min-h-14 self-start border-error text-lg text-error" onClick={hurts}>
           Something is felt now
         </button>
         {run.symptoms.length > 0 && <p className="text-lg">{responseInWords(responseInRun(person).finding)}</p>}
@@ -160,17 +159,6 @@ function EndForm({ person, last, setLast, back, canGoBack }: AfterProps) {
           )}
         </div>
       </form>
-      {reporting && (
-        <SymptomSheet
-          moment="after"
-          context={feltBefore(person)}
-          close={() => setReporting(false)}
-          record={(symptom) => {
-            setReporting(false);
-            void person.happen({ kind: 'symptom', symptom });
-          }}
-        />
-      )}
     </>
   );
 }

@@ -1,45 +1,97 @@
 import { doseInWords } from '@myokinet/core/drills';
+import { drillSearch } from '@myokinet/core/library';
+import { useState } from 'react';
 import { DRILL_SKIP_REASONS, type DrillSkipReason, type ItemState } from '@myokinet/core/floor';
 import type { FloorPerson } from './floorPeople.ts';
 import { Sheet } from './Sheet.tsx';
-import type { Neighbour } from './useFloorTools.ts';
+import type { OtherDrill } from './useFloorTools.ts';
 
 const ROW = 'btn btn-outline h-auto min-h-16 w-full justify-start border-base-300 px-4 py-2 text-start text-lg font-normal';
 
-/** An easier or harder drill in place of this one. */
+/** An easier or harder drill in place of this one, or any other that may be done now. */
 export function SwapSheet({
   neighbours,
+  everyOther,
   choose,
   close,
 }: {
-  readonly neighbours: readonly Neighbour[];
-  readonly choose: (neighbour: Neighbour) => void;
+  readonly neighbours: readonly OtherDrill[];
+  readonly everyOther: () => readonly OtherDrill[];
+  readonly choose: (other: OtherDrill) => void;
   readonly close: () => void;
 }) {
+  const [text, setText] = useState('');
+  const [search] = useState(() => {
+    const byId = new Map(everyOther().map((o) => [o.drill.id, o]));
+    const find = drillSearch([...byId.values()].map((o) => o.drill));
+    return (asked: string) => find(asked).flatMap((d) => byId.get(d.id) ?? []);
+  });
+  const asked = text.trim();
+  const found = asked === '' ? [] : search(asked);
+  const open = found.filter((o) => o.excluded === undefined);
   return (
     <Sheet title="Change the drill" close={close}>
-      {neighbours.length === 0 && <p className="text-lg">This drill has no neighbours in the library. Skip it, or turn the support.</p>}
-      {([false, true] as const).map((harder) => {
-        const these = neighbours.filter((n) => n.harder === harder);
-        return these.length === 0 ? null : (
-          <section key={String(harder)} className="mb-4">
-            <h2>{harder ? 'Harder' : 'Easier'}</h2>
-            <ul className="mt-1 flex flex-col gap-1.5">
-              {these.map((n) => (
-                <li key={n.drill.id}>
-                  <button type="button" className={ROW} disabled={n.excluded !== undefined} onClick={() => choose(n)}>
-                    <span>
-                      <span className="font-semibold">{n.drill.name}</span>{' '}
-                      <span className="block text-base">{n.excluded ?? doseInWords(n.drill.dose, n.drill.dose)}</span>
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        );
-      })}
+      <label className="mb-3 block text-lg font-semibold">
+        Find any drill
+        <input
+          type="search"
+          className="input mt-1 min-h-13 w-full text-lg font-normal"
+          placeholder="name, joint, position, equipment"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </label>
+      {asked === '' ? (
+        <>
+          {neighbours.length === 0 && (
+            <p className="text-lg">This drill has no neighbours in the library. Find another, skip it, or turn the support.</p>
+          )}
+          {([false, true] as const).map((harder) => {
+            const these = neighbours.filter((n) => n.harder === harder);
+            return these.length === 0 ? null : (
+              <section key={String(harder)} className="mb-4">
+                <h2>{harder ? 'Harder' : 'Easier'}</h2>
+                <OtherDrills these={these} choose={choose} />
+              </section>
+            );
+          })}
+        </>
+      ) : (
+        <section aria-label="Found">
+          <p className="aside" role="status">
+            {open.length === 0 ? 'Nothing that may be done now' : `${open.length} that may be done now`}
+            {found.length > open.length ? `, ${found.length - open.length} that may not` : ''}.
+          </p>
+          <OtherDrills
+            these={[...open.slice(0, MOST_FOUND), ...found.filter((o) => o.excluded !== undefined).slice(0, MOST_CLOSED)]}
+            choose={choose}
+          />
+        </section>
+      )}
     </Sheet>
+  );
+}
+
+const MOST_FOUND = 12;
+/** Of those that may not be done a few are shown with their reason. */
+const MOST_CLOSED = 4;
+
+function OtherDrills({ these, choose }: { readonly these: readonly OtherDrill[]; readonly choose: (other: OtherDrill) => void }) {
+  return (
+    <ul className="mt-1 flex flex-col gap-1.5">
+      {these.map((n) => (
+        <li key={n.drill.id}>
+          <button type="button" className={ROW} disabled={n.excluded !== undefined} onClick={() => choose(n)}>
+            <span>
+              <span className="font-semibold">{n.drill.name}</span>{' '}
+              <span className="block text-base">
+                {n.excluded ?? `${doseInWords(n.drill.dose, n.drill.dose)}${n.harder ? ', harder' : ''}`}
+              </span>
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -2,7 +2,8 @@ import { Sheet } from './Sheet.tsx';
 
 const KEYS = [
   ['Space, →, Page Down', 'the one thing to do now: start, end, go on'],
-  ['←, Page Up', 'leave the set; between sets, take the last one back'],
+  ['←, Page Up', 'out of the set; between sets, take the last one back; both ask first'],
+  ['Backspace', 'asked about: throw it away'],
   ['digits, then Enter', 'between sets: the right figure of the last one'],
   ['↑ ↓', 'between sets: one more, one less'],
   ['1 to 4', 'by feel: too easy, right, too much, clenched'],

@@ -1,5 +1,6 @@
 import { FEELING_WORDS } from '@myokinet/core/words';
 import { UNIT_WORDS } from '@myokinet/core/drills';
+import { formWentAt } from '@myokinet/core/floor';
 import { Minus, Plus, Undo2 } from 'lucide-react';
 import { letGo } from './FaultPanel.tsx';
 import type { LastSetHandle } from './useLastSet.ts';
@@ -76,10 +77,45 @@ export function JustDone({
             </button>
           </>
         )}
-        <button type="button" className="btn min-h-11 px-3 sm:min-h-12" aria-label="Take the set back" onClick={handle.takeBack}>
+        <button
+          type="button"
+          className="btn min-h-11 px-3 sm:min-h-12"
+          aria-label="Take the set back"
+          aria-expanded={handle.asksBack}
+          onClick={handle.askBack}
+        >
           <Undo2 size={22} aria-hidden />
         </button>
       </span>
+      {handle.asksBack && (
+        <span className="flex w-full flex-wrap items-center gap-1.5 pt-1" role="alert">
+          <span className="flex-1">Take this set back? Then it is to be done again.</span>
+          <button type="button" className="btn min-h-11" onClick={handle.keepIt}>
+            Keep it
+          </button>
+          <button type="button" className="btn btn-outline min-h-11 border-error text-error" onClick={handle.takeBack}>
+            Take it back
+          </button>
+        </span>
+      )}
+      {last.unconfirmed && drill.dose.unit === 's' && (
+        <span className="flex w-full flex-wrap items-center gap-1.5 pt-1" role="group" aria-label="Where the form went">
+          <span>Good to the end? If not, the form went at</span>
+          {formWentAt(last.amount).map((seconds) => (
+            <button
+              key={seconds}
+              type="button"
+              className="btn min-h-11 px-3"
+              onClick={(e) => {
+                letGo(e);
+                handle.say(seconds);
+              }}
+            >
+              {seconds} s
+            </button>
+          ))}
+        </span>
+      )}
     </div>
   );
 }

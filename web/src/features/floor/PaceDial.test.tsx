@@ -24,7 +24,7 @@ describe('the pace by sight', () => {
 
   it.each([
     [3, 'Hold27s of 30'],
-    [10.5, 'Still good?20s of 30'],
+    [10.5, 'Hold20s of 30'],
     [15, 'Hold15s of 30'],
   ])('a hold at %d s', (seconds, text) => {
     render(<PaceDial pace={paceOf({ unit: 's' }, 30)} unit="s" seconds={seconds} />);

@@ -1,4 +1,4 @@
-import { type Pace, paceAt, type PacePart, stillGoodAt } from '@myokinet/core/floor';
+import { type Pace, paceAt, type PacePart } from '@myokinet/core/floor';
 import { type DoseUnit, UNIT_WORDS } from '@myokinet/core/drills';
 
 const WORDS: Readonly<Record<DoseUnit, Readonly<Record<PacePart, string>>>> = {
@@ -15,8 +15,6 @@ interface PaceDialProps {
 
 /** Shorter stretches than this, in seconds, are not counted down. */
 const WORTH_COUNTING = 2;
-/** How long "still good?" stands. */
-const ASKED_SECONDS = 4;
 
 /**
  * The pace by sight: a brass block runs along a rail, out, held at its end, and back; a hold drains the rail. Read from two metres.
@@ -25,12 +23,11 @@ export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
   const at = paceAt(pace, seconds);
   const word = WORDS[unit][at.part];
   const isHold = at.part === 'still';
-  const asks = isHold && stillGoodAt(pace.seconds).some((s) => seconds >= s && seconds < s + ASKED_SECONDS);
   const partLasts = at.until - at.from >= WORTH_COUNTING;
   return (
     <div className="flex flex-col items-center gap-1.5 sm:gap-3" role="timer" aria-label="Pace">
       <p className="font-display text-3xl font-semibold sm:text-5xl" aria-hidden>
-        {asks ? 'Still good?' : word}
+        {word}
         {!isHold && partLasts && <span className="ms-3 font-normal">{Math.ceil(at.left)}</span>}
       </p>
       <p className="font-display text-[5.5rem] leading-none font-bold sm:text-[10rem]">

@@ -2,6 +2,7 @@ import { cuesOf, doseInWords, type FaultId, faultsOf, tempoInWords, UNIT_WORDS }
 import { type Step, transitionTo } from '@myokinet/core/floor';
 import { FEELINGS } from '@myokinet/core/readiness';
 import { type RefObject, useEffect, useEffectEvent, useState } from 'react';
+import { NewVersion } from '../../client/NewVersion.tsx';
 import { Count } from './Count.tsx';
 import { FaultCue, FaultPanel } from './FaultPanel.tsx';
 import { faultKeys } from './faultKeys.ts';
@@ -32,8 +33,14 @@ export interface StageProps {
   readonly others: readonly FloorPerson[];
   readonly logged: () => void;
   readonly setLast: (last: LastSet | undefined) => void;
-  /** Filled with what ends the set under way, for whoever has to stop everything. */
-  readonly underWayRef: RefObject<(() => void) | undefined>;
+  /** Filled with what ends the set under way, or lets it go on, for what is laid over everything. */
+  readonly underWayRef: RefObject<{ readonly end: () => void; readonly goOn: () => void } | undefined>;
+  /** Something hurts: entered above the stage. */
+  readonly hurts: (moment: 'before' | 'during') => void;
+  /** It is being entered: keys are for that. */
+  readonly hurting: boolean;
+  /** What to mind after something was felt. */
+  readonly minded: string | undefined;
   readonly pick: (itemId: string) => void;
   readonly end: () => void;
 }
@@ -41,7 +48,7 @@ export interface StageProps {
 const ONE_WORDS = { reps: 'repetition', s: 'second', breaths: 'breath' } as const;
 
 /** One set: what, how, go. Everything else stays at the edge. */
-export function Stage({ clock, person, step, last, others, logged, setLast, underWayRef, pick, end }: StageProps) {
+export function Stage({ clock, person, step, last, others, logged, setLast, underWayRef, hurts, hurting, minded, pick, end }: StageProps) {
   const lastSet = useLastSet(person, last, setLast);
   const stage = useStage({
     clock,
@@ -55,8 +62,9 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
     confirmLast: lastSet.confirm,
   });
   const endSet = useEffectEvent(() => stage.hurts());
+  const goOn = useEffectEvent(() => stage.goOn());
   useEffect(() => {
-    underWayRef.current = () => endSet();
+    underWayRef.current = { end: () => endSet(), goOn: () => goOn() };
     return () => {
       underWayRef.current = undefined;
     };
@@ -72,12 +80,17 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
   const between = phase.kind === 'between' || phase.kind === 'ready';
   const unconfirmed = between && last?.unconfirmed ? `${last.amount} ${UNIT_WORDS[last.step.drill.dose.unit]}` : undefined;
   // What was felt in this session holds for the rest of it.
-  const said = tools.said ?? (phase.kind === 'work' ? undefined : carefulBecause(person));
+  const said = tools.said ?? minded ?? (phase.kind === 'work' ? undefined : carefulBecause(person));
   const shut = () => setOpen(undefined);
-  const lay = (sheet: OpenSheet) => {
-    // Something hurts: the clock stops at once, whatever is entered and however long it takes.
-    if (sheet === 'symptom') stage.hold();
-    setOpen(sheet);
+  const lay = (sheet: OpenSheet | 'symptom') => {
+    if (sheet !== 'symptom') {
+      setOpen(sheet);
+      return;
+    }
+    // The clock stops at once, whatever is entered and however long it takes.
+    stage.hold();
+    const begun = phase.kind === 'work' || phase.kind === 'feel' || person.run.items.some((i) => i.done.length > 0);
+    hurts(begun ? 'during' : 'before');
   };
   const see = (id: FaultId) => void stage.see(id);
 
@@ -86,7 +99,8 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
       go: stage.go,
       back: () => {
         if (fault) stage.closeFault();
-        else if (!stage.leaveSet()) lastSet.takeBack();
+        else if (lastSet.asksBack) lastSet.keepIt();
+        else if (!stage.leaveSet()) lastSet.askBack();
       },
       enter: () => {
         if (fault) stage.stayed();
@@ -114,9 +128,13 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
         if (sheet) lay(sheet);
         return sheet !== undefined;
       },
+      discard: () => {
+        if (lastSet.asksBack) lastSet.takeBack();
+        else stage.discard();
+      },
       help: () => setOpen('help'),
     },
-    open === undefined,
+    open === undefined && !hurting,
   );
 
   const next = person.open.find((s) => s !== step && !(s.itemId === step.itemId && s.round === step.round && s.side === step.side));
@@ -133,6 +151,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
 
   return (
     <>
+      {between && <NewVersion />}
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-2">
         <h1 className="text-2xl sm:text-4xl">
           {others.length > 0 && <span className="text-accent">{firstName(person.name)}: </span>}
@@ -172,6 +191,26 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
             <Ticking clock={clock}>
               {(now) => <Count seconds={phase.transition.seconds - (now - phase.since)} words={phase.transition.says.join(' ')} />}
             </Ticking>
+          )}
+          {phase.kind === 'leaving' && (
+            <div role="alert" className="border-s-8 border-warning bg-warning/15 px-4 py-3 text-lg">
+              <p className="text-2xl font-semibold">
+                {byFeel ? 'This set has begun.' : `${phase.amount} ${UNIT_WORDS[drill.dose.unit]} of this set are done.`}
+              </p>
+              <div className="mt-2 flex flex-wrap gap-2">
+                <button type="button" className="btn min-h-14 flex-1 text-lg" aria-keyshortcuts="PageUp" onClick={() => stage.leaveSet()}>
+                  Go on with it
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-outline min-h-14 flex-1 border-error text-lg text-error"
+                  aria-keyshortcuts="Backspace"
+                  onClick={stage.discard}
+                >
+                  Not a set: throw it away
+                </button>
+              </div>
+            </div>
           )}
           {phase.kind === 'feel' && <FeelChoice choose={stage.feel} />}
           {phase.kind === 'unkept' && (

@@ -9,7 +9,7 @@ interface StageFootProps {
   readonly stage: ReturnType<typeof useStage>;
   readonly tools: ReturnType<typeof useFloorTools>;
   readonly byFeel: boolean;
-  readonly open: (sheet: OpenSheet) => void;
+  readonly open: (sheet: OpenSheet | 'symptom') => void;
   /** What comes after this set. */
   readonly then: string;
   /** The set before ran out by the clock, with this amount, and nobody has said that it was done. */
@@ -69,6 +69,7 @@ const GO_WORDS: Readonly<Record<ReturnType<typeof useStage>['phase']['kind'] | '
   lead: () => 'Now',
   work: (byFeel) => (byFeel ? 'Enough' : 'End the set here'),
   feel: () => 'It was right',
+  leaving: (byFeel) => (byFeel ? 'Say how it was' : 'Log what was done'),
   keeping: () => 'Logging…',
   unkept: () => 'Try to log it again',
   fault: () => 'Mended: go on',

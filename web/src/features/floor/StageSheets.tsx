@@ -2,11 +2,10 @@ import type { Step } from '@myokinet/core/floor';
 import { ListSheet, SkipSheet, SwapSheet } from './ChoiceSheets.tsx';
 import { FloorHelp } from './FloorHelp.tsx';
 import type { FloorPerson } from './floorPeople.ts';
-import { SymptomSheet } from './SymptomSheet.tsx';
-import { feltBefore, type useFloorTools } from './useFloorTools.ts';
+import type { useFloorTools } from './useFloorTools.ts';
 import type { useStage } from './useStage.ts';
 
-export type OpenSheet = 'symptom' | 'swap' | 'skip' | 'list' | 'help';
+export type OpenSheet = 'swap' | 'skip' | 'list' | 'help';
 
 interface StageSheetsProps {
   readonly open: OpenSheet | undefined;
@@ -23,32 +22,14 @@ interface StageSheetsProps {
 export function StageSheets({ open, shut, stage, tools, person, step, pick, end }: StageSheetsProps) {
   return (
     <>
-      {open === 'symptom' && (
-        <SymptomSheet
-          moment={
-            stage.phase.kind === 'work' || stage.phase.kind === 'feel' || person.run.items.some((i) => i.done.length > 0)
-              ? 'during'
-              : 'before'
-          }
-          context={feltBefore(person)}
-          close={() => {
-            shut();
-            stage.goOn();
-          }}
-          record={(felt) => {
-            shut();
-            stage.hurts();
-            void tools.report(felt);
-          }}
-        />
-      )}
       {open === 'swap' && (
         <SwapSheet
           neighbours={tools.neighbours()}
+          everyOther={tools.everyOther}
           close={shut}
           choose={(n) => {
             shut();
-            stage.leaveSet();
+            stage.interrupt();
             void tools.swap(n);
           }}
         />
@@ -59,6 +40,7 @@ export function StageSheets({ open, shut, stage, tools, person, step, pick, end 
           close={shut}
           choose={(reason) => {
             shut();
+            stage.interrupt();
             void tools.skip(reason);
           }}
         />

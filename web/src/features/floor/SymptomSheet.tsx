@@ -7,34 +7,51 @@ import {
   type SymptomContext,
   type SymptomKind,
   type SymptomMoment,
+  redFlagsFor,
   tryAgain,
 } from '@myokinet/core/safety';
 import { instant } from '@myokinet/core/quantities';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { BodyOutline, type Spot } from './BodyOutline.tsx';
 import { Sheet } from './Sheet.tsx';
-import { KIND_WORDS, placeInWords, stopSignInWords } from '@myokinet/core/words';
+import { KIND_WORDS, placeInWords, SIGN_WORDS, stopSignInWords } from '@myokinet/core/words';
+import type { FeltDraft } from './useHurting.ts';
 
 const TEN = Array.from({ length: 11 }, (_, i) => i);
 const KINDS = SYMPTOM_KINDS.filter((k) => k !== 'none');
 
 /** Something is felt: how strong, where, of what kind. What follows from it is said before it is recorded. */
 export function SymptomSheet({
+  title,
+  draft,
+  change,
   moment,
   context,
+  emergency,
   record,
   close,
 }: {
+  /** Says whose it is where several train. */
+  readonly title: string;
+  readonly draft: FeltDraft;
+  readonly change: (draft: FeltDraft) => void;
   readonly moment: SymptomMoment;
+  /** The way to emergency care, beside what calls for it. */
+  readonly emergency: ReactNode;
   /** What it is read beside. */
   readonly context: SymptomContext;
   readonly record: (felt: Omit<Symptom, 'at'>) => void;
   readonly close: () => void;
 }) {
-  const [intensity, setIntensity] = useState<number | undefined>();
-  const [spot, setSpot] = useState<Spot | undefined>();
-  const [kind, setKind] = useState<SymptomKind | undefined>();
-  const [retest, setRetest] = useState<Retest | undefined>();
+  const { intensity, spot, kind, retest } = draft;
+  const setIntensity = (now: number) => change({ ...draft, intensity: now });
+  const setSpot = (now: Spot) => change({ ...draft, spot: now });
+  const setKind = (now: SymptomKind) => change({ ...draft, kind: now });
+  const setRetest = (now: Retest | undefined) => {
+    const { retest: _, ...others } = draft;
+    change(now ? { ...others, retest: now } : others);
+  };
+  const flags = redFlagsFor({ ...(spot ? { place: spot.place } : {}), ...(kind ? { kind } : {}) });
   const asks = intensity !== undefined && kind !== undefined && tryAgain({ intensity, kind });
   const felt: Omit<Symptom, 'at'> | undefined =
     intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment, ...(asks && retest ? { retest } : {}) } : undefined;
@@ -47,7 +64,7 @@ export function SymptomSheet({
     return true;
   };
   return (
-    <Sheet title="What is felt?" close={close}>
+    <Sheet title={title} close={close}>
       <form
         className="flex flex-1 flex-col gap-3"
         onKeyDown={(event) => {
@@ -101,6 +118,15 @@ export function SymptomSheet({
         </fieldset>
         {asks && <RetestChoice value={retest} choose={setRetest} />}
         <div className="sticky bottom-0 mt-auto bg-base-100 py-2">
+          {flags.length > 0 && (
+            <div role="alert" className="mb-2 flex flex-wrap items-center gap-3 border-s-8 border-error bg-error/10 px-3 py-2">
+              <p className="flex-1 text-lg">
+                <span className="font-semibold">Get medical help with: </span>
+                {flags.map((sign) => SIGN_WORDS[sign].toLowerCase()).join('; ')}.
+              </p>
+              {emergency}
+            </div>
+          )}
           {sign && <p className="mb-2 text-lg font-semibold text-error">{sign}</p>}
           <button type="submit" className="btn btn-primary min-h-16 w-full text-xl" disabled={!felt}>
             {felt ? 'Record it' : `Say ${missing.join(', ')}`}

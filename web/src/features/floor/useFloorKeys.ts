@@ -16,6 +16,8 @@ export interface FloorKeys {
   readonly harder: () => void;
   /** Shift and a letter. */
   readonly command: (letter: string) => boolean;
+  /** Backspace: what is asked about is thrown away. */
+  readonly discard: () => void;
   readonly help: () => void;
 }
 
@@ -39,6 +41,7 @@ export function useFloorKeys(keys: FloorKeys, on: boolean): void {
       '-': keys.lighter,
       '+': keys.harder,
       '=': keys.harder,
+      Backspace: keys.discard,
       '?': keys.help,
     }[key];
     if (named) named();

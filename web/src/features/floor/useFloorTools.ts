@@ -1,15 +1,14 @@
-import { type DrillSkipReason, type Step, TURN, turnSupport } from '@myokinet/core/floor';
+import { closedBecause, type DrillSkipReason, type Step, TURN, turnSupport } from '@myokinet/core/floor';
 import { beyondInWords, beyondShown, exclusionOf, NOTHING_SHOWN, type Shown } from '@myokinet/core/planning';
-import type { Drill } from '@myokinet/core/drills';
-import { type Symptom, type SymptomContext, symptomResponse, type SymptomResponse, symptomResponses } from '@myokinet/core/safety';
-import { instant } from '@myokinet/core/quantities';
+import { armLoadOf, type Drill } from '@myokinet/core/drills';
+import { symptomResponse, type SymptomResponse, symptomResponses } from '@myokinet/core/safety';
 import { setUpInWords } from '@myokinet/core/statics';
 import { responseInWords } from '@myokinet/core/words';
 import { useState } from 'react';
 import type { FloorPerson } from './floorPeople.ts';
 
-/** A neighbour of the drill in hand, and why it may not be done where it may not. */
-export interface Neighbour {
+/** A drill that could take the place of the one in hand, and why it may not where it may not. */
+export interface OtherDrill {
   readonly drill: Drill;
   readonly harder: boolean;
   readonly excluded: string | undefined;
@@ -29,7 +28,7 @@ export function carefulBecause(person: FloorPerson): string | undefined {
   return act === 'go on' || act === 'stop' ? undefined : responseInWords(finding);
 }
 
-/** Turning the dial, changing and skipping drills, reporting what is felt. */
+/** Turning the dial, changing and skipping drills. */
 export function useFloorTools(person: FloorPerson, step: Step) {
   const [said, setSaid] = useState<string | undefined>();
   const { library, body, kept, happen } = person;
@@ -65,53 +64,41 @@ export function useFloorTools(person: FloorPerson, step: Step) {
     await happen({ kind: 'turn', itemId: step.itemId, support: turned.support, harder: by > 0 });
   };
 
-  const neighbours = (): readonly Neighbour[] => {
-    const { trainee } = kept.pack;
-    const foothold = { ...kept.pack.foothold, shown };
-    const limits = { library, cautions: trainee.screening.cautions, equipment: trainee.equipment, foothold };
-    const of = (harder: boolean) => (drill: Drill) => ({
-      drill,
-      harder,
-      excluded: exclusionOf(drill, limits) ?? (harder && easyToday ? 'No harder today: something was felt in this session.' : undefined),
-    });
-    return [...library.easierThan(step.drill.id).map(of(false)), ...library.harderThan(step.drill.id).map(of(true))];
+  /** A drill in place of this one, as it may or may not be done now: what closed since the session began closes it too. */
+  const other = (drill: Drill, harder: boolean): OtherDrill => {
+    const limits = {
+      library,
+      cautions: person.holds.cautions,
+      equipment: kept.pack.trainee.equipment,
+      foothold: { ...kept.pack.foothold, shown },
+    };
+    const excluded =
+      closedBecause(drill, person.run, person.holds) ??
+      exclusionOf(drill, limits) ??
+      (harder && easyToday ? 'No harder today: something was felt in this session.' : undefined);
+    return { drill, harder, excluded };
   };
+  const neighbours = (): readonly OtherDrill[] => [
+    ...library.easierThan(step.drill.id).map((drill) => other(drill, false)),
+    ...library.harderThan(step.drill.id).map((drill) => other(drill, true)),
+  ];
+  /** Every other drill, those that load an arm more than this one counted as harder. */
+  const everyOther = (): readonly OtherDrill[] =>
+    library.drills.filter((d) => d.id !== step.drill.id).map((d) => other(d, armLoadOf(d) > armLoadOf(step.drill)));
 
   return {
     said,
     lighter: () => void turn(-TURN),
     harder: () => void turn(TURN),
     neighbours,
-    swap: async ({ drill, harder }: Neighbour) => {
+    everyOther,
+    swap: async ({ drill, harder }: OtherDrill) => {
       const { min, max, restSeconds } = drill.dose;
       setSaid(`${drill.name} in place of ${step.drill.name}.`);
       await happen({ kind: 'swap', itemId: step.itemId, drillId: drill.id, sets: step.item.now.sets, min, max, restSeconds, harder });
     },
     skip: (reason: DrillSkipReason) => happen({ kind: 'skip', itemId: step.itemId, reason }),
-    /** Reports what is felt; the pain rule acts at once. */
-    report: async (felt: Omit<Symptom, 'at'>): Promise<SymptomResponse | undefined> => {
-      const response = symptomResponse([{ ...felt, at: instant(new Date()) }], feltBefore(person));
-      const said = responseInWords(response.finding);
-      if (!(await happen({ kind: 'symptom', symptom: felt }))) return undefined;
-      if (response.act === 'step back') {
-        const turned = turnSupport(body, step.drill, response.loadChange);
-        if ('problem' in turned) setSaid(`${said} ${turned.problem}`);
-        else {
-          await happen({ kind: 'turn', itemId: step.itemId, support: turned.support, harder: false });
-          setSaid(`${said} Now ${setUpInWords(turned.on.setUp)}.`);
-        }
-      } else if (response.act === 'leave drill') {
-        await happen({ kind: 'skip', itemId: step.itemId, reason: 'pain' });
-        setSaid(said);
-      } else if (response.act !== 'stop') setSaid(said);
-      return response;
-    },
   };
-}
-
-/** What a symptom that is felt now is read beside: the days before, and this run. */
-export function feltBefore({ felt, run }: FloorPerson): SymptomContext {
-  return { ...felt, history: [...felt.history, ...run.symptoms] };
 }
 
 function percent(share: number): string {

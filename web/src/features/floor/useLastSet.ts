@@ -8,6 +8,7 @@ const MOST = 3600;
 export function useLastSet(person: FloorPerson, last: LastSet | undefined, setLast: (last: LastSet | undefined) => void) {
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState('');
+  const [asks, setAsks] = useState<string | undefined>();
   const correct = async (amount: number) => {
     if (!last || last.feeling || (amount === last.amount && !last.unconfirmed)) return;
     if (amount < 0 || amount > MOST) {
@@ -41,12 +42,21 @@ export function useLastSet(person: FloorPerson, last: LastSet | undefined, setLa
     confirm: () => {
       if (last?.unconfirmed) void correct(last.amount);
     },
+    /** Going back never throws a set away unasked. */
+    asksBack: last !== undefined && asks === last.setId,
+    askBack: () => {
+      if (last) setAsks(last.setId);
+    },
+    keepIt: () => setAsks(undefined),
     takeBack: () => {
       if (!last) return;
       setTyped('');
+      setAsks(undefined);
       setLast(undefined);
       void person.happen({ kind: 'take back', eventId: last.setId });
     },
+    /** The set's right figure, said at once. */
+    say: (amount: number) => void correct(amount),
   };
 }
 

@@ -1,7 +1,9 @@
 import type { FaultId } from '@myokinet/core/drills';
 import {
+  doneSoFar,
   isUnderWay,
   paceOf,
+  samePlace,
   type SetPlace,
   stageAfter,
   type StageEffect,
@@ -11,8 +13,9 @@ import {
   type Step,
 } from '@myokinet/core/floor';
 import type { Feeling } from '@myokinet/core/readiness';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { newId } from '../../client/newId.ts';
+import { tabMemory } from '../../client/onDevice.ts';
 import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import { useWhenDue } from './useWhenDue.ts';
@@ -27,6 +30,12 @@ export interface LastSet {
   readonly unconfirmed?: boolean;
   readonly endedAt: number;
 }
+
+/** A set that was under way when the page went, by run; this tab alone knows of it. */
+interface UnderWay extends SetPlace {
+  readonly amount: number;
+}
+const underWayKey = (runId: string) => `myokinet.floor.underWay.${runId}`;
 
 interface StageInput {
   readonly clock: FloorClock;
@@ -55,7 +64,17 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     const after = stageAfter(latest.current, event, set);
     latest.current = after.state;
     setState(after.state);
+    noteUnderWay(after.state);
     for (const effect of after.does) void carryOut(effect);
+  };
+
+  const noted = useRef<number | undefined>(undefined);
+  const noteUnderWay = (now: typeof state): void => {
+    const inHand = ['work', 'feel', 'leaving'].includes(now.phase.kind);
+    const amount = inHand ? doneSoFar(now, clock.now(), set) : undefined;
+    if (amount === noted.current) return;
+    noted.current = amount;
+    tabMemory.write(underWayKey(person.runId), amount === undefined ? undefined : { ...placeOf(step), amount });
   };
 
   const carryOut = async (effect: StageEffect): Promise<void> => {
@@ -76,8 +95,9 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
         // Said first: as soon as the set is kept, the next one takes this one's place.
         logging({ step, setId, amount: deed.amount, feeling: deed.feeling, unconfirmed: deed.ranOut === true, endedAt });
         const kept = await person.happen(deed, setId);
-        if (kept) logged();
-        else unlogged();
+        if (!kept) unlogged();
+        // Whoever took its place keeps it.
+        else if (!gone.current) logged();
         send({ kind: kept ? 'kept' : 'not kept' });
         return;
       }
@@ -100,6 +120,23 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
   const { phase, fault, nothing = false } = state;
   // What happens by itself when its time has come.
   useWhenDue(clock, ['between', 'lead', 'work'].includes(phase.kind), (at) => send({ kind: 'tick', at }));
+  const comeBack = useEffectEvent(() => {
+    const before = tabMemory.read<UnderWay>(underWayKey(person.runId));
+    if (before && samePlace(before, step)) send({ kind: 'resumed', at: clock.now(), amount: before.amount });
+  });
+  // Another trainee, another drill or another device takes the stage: what was done of the set is kept.
+  const gone = useRef(false);
+  const interrupted = useEffectEvent(() => {
+    const { phase } = latest.current;
+    // By feel nobody can say how much it was: it is asked when this set is on the stage again.
+    if (!isUnderWay(latest.current) || (phase.kind !== 'lead' && person.run.head.progress === 'feel')) return;
+    gone.current = true;
+    send({ kind: 'interrupted', at: clock.now() });
+  });
+  useEffect(() => {
+    comeBack();
+    return () => interrupted();
+  }, []);
   useEffect(() => {
     for (const effect of begun.does) if (effect.kind === 'sound') clock.sound(effect.tones, effect.since);
     return () => clock.hush();
@@ -125,12 +162,16 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     feel: (feeling: Feeling) => send({ kind: 'feel', at: clock.now(), feeling }),
     /** The one thing to do now; by feel, that it was right. */
     go: () => send({ kind: 'go', at: clock.now(), asleep: clock.asleep }),
-    /** Out of the set that is under way, without logging it. Returns whether there was one. */
+    /** Back: out of the set that is under way, or into it again where that is being asked. Returns whether there was one. */
     leaveSet: (): boolean => {
       const leaves = isUnderWay(latest.current);
-      if (leaves) send({ kind: 'leave' });
+      if (leaves) send({ kind: latest.current.phase.kind === 'leaving' ? 'stay' : 'leave', at: clock.now() });
       return leaves;
     },
+    /** What was done of the set that is being left is not to be logged. */
+    discard: () => send({ kind: 'discard', at: clock.now() }),
+    /** Something else takes the place of the set under way; what was done of it is kept. */
+    interrupt: () => send({ kind: 'interrupted', at: clock.now() }),
   };
 }
 
