@@ -138,3 +138,58 @@ held('any drill that may be done now is found by name; one that may not says why
   await sheet.getByRole('button', { name: /^Wrist circles/ }).tap();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Wrist circles/);
 });
+
+/** Height of a capital letter as drawn, in pixels, and where it stands. */
+const readable = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[data-read]')].map((element) => {
+      const { fontWeight, fontSize, fontFamily } = getComputedStyle(element);
+      const context = document.createElement('canvas').getContext('2d');
+      if (!context) throw new Error('no canvas');
+      context.font = `${fontWeight} ${fontSize} ${fontFamily}`;
+      const { top, bottom } = element.getBoundingClientRect();
+      return { what: element.dataset.read, capital: context.measureText('H').actualBoundingBoxAscent, top, bottom };
+    }),
+  );
+
+const MM = 160 / 25.4;
+
+held('reads at two metres, at work without scrolling: four screens, and text twice its size', async ({ page }) => {
+  await page.clock.install({ time: now() });
+  await withoutSound(page);
+  const run = await openRun(server, idOf('Jory'), [drill('plank', { sets: 9 })]);
+  await page.goto(`${server.address}/floor/${run.id}`);
+  await work(page, 3);
+  for (const [width, height, text] of [
+    [390, 844, '100%'],
+    [844, 390, '100%'],
+    [820, 1180, '100%'],
+    [1280, 800, '100%'],
+    [390, 844, '200%'],
+    [844, 390, '200%'],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await page.evaluate((size) => {
+      document.documentElement.style.fontSize = size;
+    }, text);
+    await page.clock.runFor(500);
+    const at = `${width}×${height}, text ${text}`;
+    const end = await page.getByRole('button', { name: 'End the set here' }).boundingBox();
+    for (const { what, capital, top, bottom } of await readable(page)) {
+      expect(capital, `${what} at ${at}`).toBeGreaterThanOrEqual((what === 'count' ? 10 : 3) * MM);
+      expect([what, at, top >= 0, bottom <= (end?.y ?? 0)]).toEqual([what, at, true, true]);
+    }
+    for (const name of ['End the set here', 'It hurts', 'Leave this set', 'Emergency']) {
+      const box = await page.getByRole('button', { name: name === 'Emergency' ? /^Emergency: / : name }).boundingBox();
+      expect([name, at, (box?.height ?? 0) >= 44, (box?.y ?? -1) >= 0, (box?.y ?? 0) + (box?.height ?? 0) <= height]).toEqual([
+        name,
+        at,
+        true,
+        true,
+        true,
+      ]);
+    }
+    const scrolls = await page.evaluate(() => [document.documentElement.scrollHeight, document.documentElement.scrollWidth]);
+    expect([at, ...scrolls]).toEqual([at, height, width]);
+  }
+});

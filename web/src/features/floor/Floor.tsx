@@ -79,10 +79,10 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
   const isStopped = !isOver && stops !== '' && (!step || told[runId] !== stops);
 
   return (
-    <div data-focused className="flex min-h-dvh flex-col bg-base-100 text-base-content">
+    <div data-focused className="flex min-h-dvh flex-col bg-base-100 text-base-content has-[[data-at-work]]:h-dvh">
       <title>{`Floor: ${person.name} · Myokinet`}</title>
       <FloorBar {...{ people, at, go: setAt, clock, wake }} endSet={() => underWayRef.current?.end()} />
-      <main className="mx-auto flex w-full max-w-6xl flex-1 flex-col px-3 pb-3 sm:px-6">
+      <main className="@container mx-auto flex w-full max-w-6xl flex-1 flex-col px-[12px] pb-[10px] has-[[data-at-work]]:min-h-0 sm:px-6 low:pb-1.5">
         {isStopped ? (
           <Stopped person={person} end={() => end(true)} goOn={step && (() => setTold({ ...told, [runId]: stops }))} />
         ) : isOver || !step ? (

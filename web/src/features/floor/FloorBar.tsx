@@ -28,7 +28,7 @@ export function FloorBar({ people, at, go, clock, wake, endSet }: FloorBarProps)
     void clock.wake();
   };
   return (
-    <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-base-300 px-3 py-1.5 sm:px-6">
+    <header className="flex flex-wrap items-center gap-x-3 gap-y-[4px] border-b border-base-300 px-3 py-[6px] sm:px-6 low:py-[2px]">
       {people.length === 1 ? (
         <span className="font-display text-lg font-semibold">{people[0]?.name}</span>
       ) : (
@@ -37,7 +37,7 @@ export function FloorBar({ people, at, go, clock, wake, endSet }: FloorBarProps)
             <button
               key={p.runId}
               type="button"
-              className={`btn h-11 px-3 ${i === at ? 'btn-primary' : 'btn-outline border-base-300'}`}
+              className={`btn h-auto min-h-[44px] px-3 ${i === at ? 'btn-primary' : 'btn-outline border-base-300'}`}
               aria-pressed={i === at}
               onClick={() => go(i)}
             >
@@ -55,15 +55,22 @@ export function FloorBar({ people, at, go, clock, wake, endSet }: FloorBarProps)
         {wake === 'refused' && <span className="text-sm max-sm:hidden">screen may sleep</span>}
         <button
           type="button"
-          className="btn btn-ghost btn-square"
+          className="btn btn-ghost size-[44px] min-h-0 p-0"
           aria-label={muted ? 'Sound on' : 'Sound off'}
           aria-pressed={muted}
           onClick={mute}
         >
           {muted ? <VolumeX size={22} aria-hidden /> : <Volume2 size={22} aria-hidden />}
         </button>
-        {person && <EmergencyButton traineeId={person.kept.pack.trainee.id} name={person.name} before={endSet} />}
-        <Link className="btn btn-ghost btn-square" to="/" aria-label="Leave the floor; the session stays open">
+        {person && (
+          <EmergencyButton
+            className="h-auto min-h-[44px]! py-0"
+            traineeId={person.kept.pack.trainee.id}
+            name={person.name}
+            before={endSet}
+          />
+        )}
+        <Link className="btn btn-ghost size-[44px] min-h-0 p-0" to="/" aria-label="Leave the floor; the session stays open">
           <X size={22} aria-hidden />
         </Link>
       </span>

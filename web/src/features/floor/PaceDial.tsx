@@ -25,14 +25,16 @@ export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
   const isHold = at.part === 'still';
   const partLasts = at.until - at.from >= WORTH_COUNTING;
   return (
-    <div className="flex flex-col items-center gap-1.5 sm:gap-3" role="timer" aria-label="Pace">
-      <p className="font-display text-3xl font-semibold sm:text-5xl" aria-hidden>
+    <div className="flex flex-col items-center gap-1 sm:gap-3 low:gap-0" role="timer" aria-label="Pace">
+      <p className="font-display read-far font-semibold sm:text-5xl low:read-far" aria-hidden>
         {word}
         {!isHold && partLasts && <span className="ms-3 font-normal">{Math.ceil(at.left)}</span>}
       </p>
-      <p className="font-display text-[5.5rem] leading-none font-bold sm:text-[10rem]">
-        {isHold ? Math.ceil(at.setLeft) : at.count}
-        <span className="ms-3 font-sans text-2xl font-normal">
+      <p className="flex flex-wrap items-baseline justify-center gap-x-3">
+        <span className="font-display read-count font-bold" data-read="count">
+          {isHold ? Math.ceil(at.setLeft) : at.count}
+        </span>
+        <span className="text-[max(24px,1rem)] leading-tight whitespace-nowrap">
           {isHold ? `s of ${pace.seconds}` : `of ${pace.beats.at(-1)?.count} ${UNIT_WORDS[unit]}`}
         </span>
       </p>
@@ -56,7 +58,7 @@ const BLOCK = 44;
 
 function Rail({ place, drains }: { readonly place: number; readonly drains: number | undefined }) {
   return (
-    <svg viewBox={`0 0 ${WIDTH} 48`} className="w-full max-w-md" aria-hidden>
+    <svg viewBox={`0 0 ${WIDTH} 48`} className="max-h-12 w-full max-w-md @max-[15rem]:hidden" aria-hidden>
       <path d={`M2 6v36M${WIDTH - 2} 6v36`} stroke="currentColor" strokeWidth={4} />
       <path d={`M2 24H${WIDTH - 2}`} stroke="currentColor" strokeWidth={2} opacity={0.5} />
       {drains === undefined ? (

@@ -78,6 +78,8 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
   const about = phase.kind !== 'work' && last ? last.step : step;
   const keys = faultKeys(faultsOf(about.drill, schools, person.library.faults), person.library);
   const between = phase.kind === 'between' || phase.kind === 'ready';
+  /** Nobody scrolls with a trainee under load: all of it fits the screen, and only the faults roll. */
+  const atWork = phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel' || phase.kind === 'leaving';
   const unconfirmed = between && last?.unconfirmed ? `${last.amount} ${UNIT_WORDS[last.step.drill.dose.unit]}` : undefined;
   // What was felt in this session holds for the rest of it.
   const said = tools.said ?? minded ?? (phase.kind === 'work' ? undefined : carefulBecause(person));
@@ -152,13 +154,13 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
   return (
     <>
       {between && <NewVersion />}
-      <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-2">
-        <h1 className="text-2xl sm:text-4xl">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-[6px] low:pt-[2px]">
+        <h1 className="read-far sm:text-4xl low:read-far" data-read="drill">
           {others.length > 0 && <span className="text-accent">{firstName(person.name)}: </span>}
           {drill.name}
           {step.side !== 'whole' && <SideMark side={step.side} />}
         </h1>
-        <p className="text-lg sm:text-xl">
+        <p className="read-far" data-read="dose">
           set <strong>{step.round}</strong> of {step.rounds} ·{' '}
           {doseInWords({ ...item.now, sets: 1 }, drill.dose, byFeel ? 'feel' : 'count').replace(/^1 × /, '')}
         </p>
@@ -168,7 +170,10 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
         {phase.kind === 'between' ? phase.transition.says.join(' ') : phase.kind === 'work' ? 'Go.' : ''}
       </p>
 
-      <div className="grid flex-1 content-start gap-x-8 gap-y-3 pt-3 lg:grid-cols-2">
+      <div
+        className={`grid flex-1 content-start gap-x-8 gap-y-[10px] pt-[8px] lg:grid-cols-2 low:grid-cols-2 low:pt-1 ${atWork ? 'min-h-0 overflow-y-auto' : ''}`}
+        data-at-work={atWork ? true : undefined}
+      >
         <div className="flex flex-col gap-3">
           {phase.kind === 'work' && !byFeel && (
             <Ticking clock={clock}>
@@ -224,18 +229,24 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
           {between && last && <JustDone last={last} handle={lastSet} named={last.step.itemId !== step.itemId} />}
           {(between || phase.kind === 'lead') && !fault && <FloorSetUp person={person} step={step} />}
         </div>
-        <div className={`flex flex-col gap-3 ${fault ? 'max-lg:order-first' : ''}`}>
+        <div className={`flex flex-col gap-3 ${fault ? 'max-lg:order-first low:order-none' : ''}`}>
           {fault && <FaultCue person={person} fault={fault} stayed={stage.stayed} easier={easier} />}
           {!fault && (
-            <ul className="text-xl leading-snug">
+            <ul className="read-far">
               {cuesOf(drill, schools).map((cue, i) => (
                 // At work on a phone the drill's own cue is enough to read.
-                <li key={cue} className={i > 0 && phase.kind === 'work' ? 'max-sm:hidden' : ''}>
+                <li
+                  key={cue}
+                  className={i > 0 && phase.kind === 'work' ? 'max-sm:hidden low:hidden' : ''}
+                  data-read={i === 0 ? 'cue' : undefined}
+                >
                   {cue}
                 </li>
               ))}
               {tempoInWords(drill.dose) && !byFeel && (
-                <li className={`aside text-base ${phase.kind === 'work' || last ? 'max-sm:hidden' : ''}`}>{tempoInWords(drill.dose)}</li>
+                <li className={`aside text-base ${phase.kind === 'work' || last ? 'max-sm:hidden low:hidden' : ''}`}>
+                  {tempoInWords(drill.dose)}
+                </li>
               )}
             </ul>
           )}

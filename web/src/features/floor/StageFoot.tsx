@@ -19,17 +19,20 @@ interface StageFootProps {
 /** What comes next, the one thing to do now, and the tools, always in reach. */
 export function StageFoot({ stage, tools, byFeel, open, then, unconfirmed }: StageFootProps) {
   const { phase, fault } = stage;
+  const under = phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel';
   return (
-    <footer className="sticky bottom-0 mt-3 flex flex-col gap-2 bg-base-100 pt-1">
-      <div className="flex items-center gap-3">
-        <p className={`flex-1 text-lg ${phase.kind === 'work' ? 'max-sm:invisible' : ''}`}>
+    <footer className="sticky bottom-0 mt-[8px] flex flex-col gap-[8px] bg-base-100 pt-[4px] low:mt-[4px] low:grid low:grid-cols-[1fr_1.4fr] low:gap-1.5">
+      <div
+        className={`flex items-center justify-end gap-3 low:col-span-2 ${under ? 'low:absolute low:end-0 low:bottom-full' : 'low:hidden'}`}
+      >
+        <p className={`flex-1 text-[max(18px,1rem)] ${phase.kind === 'work' ? 'max-sm:hidden low:hidden' : 'low:hidden'}`}>
           <span className="aside">Then: </span>
           {then}
         </p>
-        {(phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel') && (
+        {under && (
           <button
             type="button"
-            className="btn btn-ghost min-h-11 font-normal"
+            className="btn btn-ghost h-auto min-h-[44px] px-2 text-[max(16px,0.875rem)] font-normal"
             aria-keyshortcuts="PageUp"
             onClick={(e) => {
               letGo(e);
@@ -42,7 +45,7 @@ export function StageFoot({ stage, tools, byFeel, open, then, unconfirmed }: Sta
       </div>
       <button
         type="button"
-        className="btn btn-primary min-h-20 w-full text-2xl"
+        className="btn btn-primary h-auto min-h-[76px] w-full text-[max(24px,1rem)] leading-tight low:min-h-[60px] low:py-0 low:text-[24px]"
         disabled={stage.busy}
         onClick={(e) => {
           letGo(e);
@@ -51,7 +54,7 @@ export function StageFoot({ stage, tools, byFeel, open, then, unconfirmed }: Sta
       >
         {unconfirmed && !fault ? `Yes, done: ${unconfirmed}` : GO_WORDS[fault ? 'fault' : phase.kind](byFeel)}
       </button>
-      <div className="grid grid-cols-[1.35fr_repeat(5,1fr)] gap-1.5">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(max(56px,3.5em),1fr))] gap-[6px] text-sm low:text-[13px]">
         <Tool label="It hurts" icon={<HeartPulse size={22} aria-hidden />} keys="Shift+S" use={() => open('symptom')} strong />
         <Tool label="Lighter" icon={<ArrowDown size={22} aria-hidden />} keys="-" use={tools.lighter} />
         <Tool label="Harder" icon={<ArrowUp size={22} aria-hidden />} keys="+" use={tools.harder} />
@@ -87,7 +90,7 @@ function Tool({ label, icon, keys, use, strong = false }: ToolProps) {
   return (
     <button
       type="button"
-      className={`btn btn-outline h-auto min-h-14 flex-col gap-0.5 px-0 py-1.5 font-normal ${strong ? 'border-error text-error' : 'border-base-300'}`}
+      className={`btn btn-outline h-auto min-h-[56px] flex-col gap-[2px] px-0 py-[6px] text-[length:inherit] leading-tight font-normal ${strong ? 'border-error text-error' : 'border-base-300'}`}
       aria-keyshortcuts={keys}
       onClick={(e) => {
         letGo(e);
@@ -95,7 +98,7 @@ function Tool({ label, icon, keys, use, strong = false }: ToolProps) {
       }}
     >
       {icon}
-      <span className="text-sm">{label}</span>
+      <span>{label}</span>
     </button>
   );
 }

@@ -75,6 +75,15 @@ export function SymptomSheet({
           if (felt) record(felt);
         }}
       >
+        {flags.length > 0 && (
+          <div role="alert" className="mb-2 flex flex-wrap items-center gap-3 border-s-8 border-error bg-error/10 px-3 py-2">
+            <p className="flex-1 text-lg">
+              <span className="font-semibold">Get medical help with: </span>
+              {flags.map((sign) => SIGN_WORDS[sign].toLowerCase()).join('; ')}.
+            </p>
+            {emergency}
+          </div>
+        )}
         <fieldset>
           <legend className="text-lg font-semibold">How strong, 0 to 10</legend>
           <div className="mt-1 grid grid-cols-6 gap-1.5 sm:grid-cols-11">
@@ -118,15 +127,6 @@ export function SymptomSheet({
         </fieldset>
         {asks && <RetestChoice value={retest} choose={setRetest} />}
         <div className="sticky bottom-0 mt-auto bg-base-100 py-2">
-          {flags.length > 0 && (
-            <div role="alert" className="mb-2 flex flex-wrap items-center gap-3 border-s-8 border-error bg-error/10 px-3 py-2">
-              <p className="flex-1 text-lg">
-                <span className="font-semibold">Get medical help with: </span>
-                {flags.map((sign) => SIGN_WORDS[sign].toLowerCase()).join('; ')}.
-              </p>
-              {emergency}
-            </div>
-          )}
           {sign && <p className="mb-2 text-lg font-semibold text-error">{sign}</p>}
           <button type="submit" className="btn btn-primary min-h-16 w-full text-xl" disabled={!felt}>
             {felt ? 'Record it' : `Say ${missing.join(', ')}`}
