@@ -240,4 +240,54 @@ test.describe('installed', () => {
     expect(manifest.name).toBe('Myokinet');
     for (const { src } of manifest.icons) expect((await fetch(server.address + src)).ok).toBe(true);
   });
+
+  test('today is taken along: a session never opened before starts without the network, form and all', async ({ page, context }) => {
+    await withoutSound(page);
+    await page.goto(server.address);
+    await page.evaluate(async () => navigator.serviceWorker.ready);
+    await page.getByRole('button', { name: 'Take today along' }).click();
+    await expect(page.getByText(/\d+ on this device: they start without the network\./)).toBeVisible();
+    await context.setOffline(true);
+    await page.reload();
+    const line = page.getByRole('listitem').filter({ hasText: 'Taken along, not begun.' }).first();
+    await expect(line).toBeVisible();
+    await line.getByRole('link').click();
+    await expect(page.getByRole('heading', { name: /the session taken along$/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Start' })).toBeDisabled();
+    await page.getByRole('button', { name: 'None of these' }).click();
+    await page.getByRole('button', { name: 'Start' }).click();
+    await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
+    await doSet(page);
+    await expect(page.getByText('no server · 1 unsent, kept here')).toBeVisible();
+    const runId = /floor\/([^/?]+)/.exec(page.url())?.[1] ?? '';
+    await context.setOffline(false);
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await expect(page.getByText('all sent')).toBeVisible();
+    expect(await amountsOf(runId)).toEqual([1]);
+  });
+});
+
+test('a device clock that is 400 days ahead is told, and what is done gets the right time', async ({ page }) => {
+  await withoutSound(page);
+  await page.addInitScript(() => {
+    const Real = Date;
+    const ahead = 400 * 86_400_000;
+    const Wrong = function (...args: []) {
+      return args.length > 0 ? Reflect.construct(Real, args) : new Real(Real.now() + ahead);
+    } as unknown as DateConstructor;
+    Object.assign(Wrong, {
+      now: () => Real.now() + ahead,
+      parse: Real.parse.bind(Real),
+      UTC: Real.UTC.bind(Real),
+      prototype: Real.prototype,
+    });
+    globalThis.Date = Wrong;
+  });
+  const run = await openRun(server, idOf('Petra'), [drill('plank', { sets: 2 })]);
+  await page.goto(`${server.address}/floor/${run.id}`);
+  await expect(page.getByText('This device’s clock is 400 days ahead.')).toBeVisible();
+  await doSet(page);
+  await expect(page.getByText('all sent')).toBeVisible();
+  const { events } = await server.api<FloorRunReply>(`/api/floor/${run.id}`);
+  expect(Math.abs(Date.parse(events[0]?.at ?? '') - now().getTime())).toBeLessThan(10 * 60_000);
 });

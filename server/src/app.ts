@@ -62,6 +62,11 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     if (!OWN_HOSTS.test(headers.host ?? '')) throw new Refusal('route-missing');
   });
 
+  // Devices hold their own clocks against it.
+  app.addHook('onSend', async (_, reply) => {
+    void reply.header('x-server-time', services.now().toISOString());
+  });
+
   app.setErrorHandler((error, request, reply) => {
     const refusal = refusalFrom(error, BODY_LIMIT);
     if (refusal.code === 'unexpected') request.log.error(error);

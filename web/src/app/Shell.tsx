@@ -1,6 +1,7 @@
 import { Moon, Search, Sun } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
+import { ClockNote } from '../client/ClockNote.tsx';
 import { NewVersion } from '../client/NewVersion.tsx';
 import { openNewerProgram, useNewerProgram } from '../client/program.ts';
 import { sendWaitingEmergencies } from '../features/emergency/index.ts';
@@ -71,6 +72,7 @@ export function Shell() {
         </div>
       </header>
       <NewVersion />
+      <ClockNote />
       <main id="main" className="flex flex-1 flex-col">
         <Outlet />
       </main>

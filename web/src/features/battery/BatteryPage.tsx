@@ -1,9 +1,10 @@
-import { instant, UNITS } from '@myokinet/core/quantities';
+import { UNITS } from '@myokinet/core/quantities';
 import { type Measure, type OwnError, stopsMovement } from '@myokinet/core/measuring';
 import type { TraineeReply } from '@myokinet/core/contracts';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { readCell, stateOf, whereToGoOn } from '@myokinet/core/checking';
+import { nowInstant } from '../../client/clock.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { EmergencyButton } from '../emergency/index.ts';
 import { type CheckDesk, ClosedChecks, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
@@ -74,7 +75,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
   const navigate = useNavigate();
   const { everyMeasure } = useLibrary();
   const [at, setAt] = useState(() => whereToGoOn(measures, desk.value)?.id ?? REVIEW);
-  const now = useMemo(() => instant(new Date()), []);
+  const now = useMemo(() => nowInstant(), []);
   const index = measures.findIndex((m) => m.id === at);
   // From the review any check of the battery can be gone to.
   const measure = measures[index] ?? everyMeasure.find((m) => m.id === at);

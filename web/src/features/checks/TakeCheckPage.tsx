@@ -1,7 +1,7 @@
 import { WORKING_POSITIONS } from '@myokinet/core/measuring';
-import { instant } from '@myokinet/core/quantities';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { nowInstant } from '../../client/clock.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { moveOnEnter } from '../../kit/moveOnEnter.ts';
@@ -25,7 +25,7 @@ export function TakeCheckPage() {
   const [search, setSearch] = useSearchParams();
   const measuring = useMeasuringQuery();
   const [focused, setFocused] = useState<string | undefined>();
-  const now = useMemo(() => instant(new Date()), []);
+  const now = useMemo(() => nowInstant(), []);
   const library = useLibrary();
   const scope = scopeFrom(search.get('scope'), library);
   const desk = useCheckDesk(trainee.id, scope);

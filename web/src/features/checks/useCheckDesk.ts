@@ -11,9 +11,9 @@ import {
   patchOf,
   type Skips,
 } from '@myokinet/core/checking';
-import { instant } from '@myokinet/core/quantities';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { problemFrom } from '../../client/problem.ts';
 import { thrownAway } from '../../client/drafts.ts';
@@ -32,7 +32,7 @@ const ENDED_ELSEWHERE = 'This battery was saved or given up on another device.';
 /** A battery under the coach's hands: on this device at once, on the server soon after, with undo. The scope is what it is about, where the page knows. */
 export function useCheckDesk(traineeId: string, scope?: string) {
   const key = `check:${traineeId}`;
-  const draft = useDraft<CheckDraft>(key, () => blankCheck(newId, instant(new Date())));
+  const draft = useDraft<CheckDraft>(key, () => blankCheck(newId, nowInstant()));
   const dispatch = useDispatch();
   const { measure: measureOf } = useLibrary();
   const value = whole(draft.value);
@@ -144,9 +144,9 @@ export function useCheckDesk(traineeId: string, scope?: string) {
       void drop({ traineeId, batteryId: value.id });
     },
     save: async () => {
-      const saving = after(value, { kind: 'saving', at: instant(new Date()) });
+      const saving = after(value, { kind: 'saving', at: nowInstant() });
       draft.change(saving);
-      const result = await record({ traineeId, body: checkFrom(saving, saving.takenAt ?? instant(new Date()), measureOf) });
+      const result = await record({ traineeId, body: checkFrom(saving, saving.takenAt ?? nowInstant(), measureOf) });
       if (!result.data) return false;
       sentAt.current = Date.now();
       saved.current = value.id;
@@ -160,7 +160,7 @@ const after = (draft: CheckDraft, event: BatteryEvent) => batteryAfter(draft, ev
 
 /** A draft that was kept by an older version of the app lacks the newer parts. */
 function whole(draft: Partial<CheckDraft> & Pick<CheckDraft, 'id'>): CheckDraft {
-  return { takenAt: null, startedAt: instant(new Date()), scope: 'gate', note: '', cells: {}, skips: {}, synced: {}, ...draft };
+  return { takenAt: null, startedAt: nowInstant(), scope: 'gate', note: '', cells: {}, skips: {}, synced: {}, ...draft };
 }
 
 export type CheckDesk = ReturnType<typeof useCheckDesk>;

@@ -1,8 +1,8 @@
-import { instant } from '@myokinet/core/quantities';
 import { Siren } from 'lucide-react';
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { useNavigate } from 'react-router';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import type { Dispatch } from '../../client/store.ts';
 import { useEmergencyCareQuery } from './endpoints.ts';
@@ -30,7 +30,7 @@ export function EmergencyButton({
   const press = () => {
     before?.();
     const id = newId();
-    keepWaiting({ traineeId, body: { id, at: instant(new Date()) } });
+    keepWaiting({ traineeId, body: { id, at: nowInstant() } });
     void navigate(`/emergency/${traineeId}/${id}`, { state: { name } });
     void sendWaitingEmergencies(home);
   };

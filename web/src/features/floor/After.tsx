@@ -1,9 +1,9 @@
 import { FloorCloseDto, inspect } from '@myokinet/core/contracts';
 import { closingDeed, deedsBeforeClosing, endingAfter, endingFor, endOf, minutesTaken, verdictOn } from '@myokinet/core/floor';
-import { instant } from '@myokinet/core/quantities';
 import { responseInWords, cleannessInWords } from '@myokinet/core/words';
 import { useEffect, useEffectEvent, useReducer } from 'react';
 import { Link } from 'react-router';
+import { clock, nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { AfterLogged } from './AfterLogged.tsx';
 import { DoneList } from './DoneList.tsx';
@@ -61,7 +61,7 @@ function EndForm({ person, last, setLast, back, canGoBack, hurts, hurting }: Aft
     if (!hurting) tell({ kind: 'digit', digit });
   });
   const close = closingDeed(ending);
-  const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: instant(new Date()) }, { now: new Date() });
+  const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: nowInstant() }, { now: clock.now() });
   const save = async () => {
     for (const deed of deedsBeforeClosing(run, person.library, person.holds)) await person.happen(deed);
     tell({ kind: (await person.happen(close)) === undefined ? 'not kept' : 'kept' });

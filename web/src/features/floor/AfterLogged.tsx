@@ -2,13 +2,13 @@ import type { CheckDto } from '@myokinet/core/contracts';
 import { doseInWords } from '@myokinet/core/drills';
 import { pencils, testedIn, verdictOn } from '@myokinet/core/floor';
 import { formatReading } from '@myokinet/core/measuring';
-import { instant } from '@myokinet/core/quantities';
 import { cleannessInWords, PROVISIONAL_WORDS } from '@myokinet/core/words';
 import { sessionLoad } from '@myokinet/core/workload';
 import { Camera } from 'lucide-react';
 import { type ChangeEvent, useState } from 'react';
 import { useStore } from 'react-redux';
 import { Link } from 'react-router';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { keptPicture, openPicture } from '../pictures/index.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -100,7 +100,7 @@ function Shown({ person }: { readonly person: FloorPerson }) {
     const reading = { kind: 'session' as const, instrument: 'Set of a session', simulated: false };
     const body: CheckDto = {
       id,
-      takenAt: instant(new Date()),
+      takenAt: nowInstant(),
       note: 'Shown in a session.',
       trials: chosen.map(({ measureId, side, value }) => ({ id: newId(), measureId, side, value, reading })),
     };
@@ -166,7 +166,7 @@ function Photos({ person: { runId, kept } }: { readonly person: FloorPerson }) {
       const { image } = await keptPicture(picture);
       URL.revokeObjectURL(picture.url);
       const id = newId();
-      await floor.addPhoto(home, { id, runId, photo: { id, takenAt: instant(new Date()), image } });
+      await floor.addPhoto(home, { id, runId, photo: { id, takenAt: nowInstant(), image } });
     } catch (error) {
       setProblem(error instanceof Error ? error.message : 'The picture could not be read.');
     }

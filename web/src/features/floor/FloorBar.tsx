@@ -1,6 +1,7 @@
 import { Volume2, VolumeX, X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { ClockNote } from '../../client/ClockNote.tsx';
 import { EmergencyButton } from '../emergency/index.ts';
 import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
@@ -74,6 +75,7 @@ export function FloorBar({ people, at, go, clock, wake, endSet }: FloorBarProps)
           <X size={22} aria-hidden />
         </Link>
       </span>
+      <ClockNote />
       {people.map(({ runId, name, kept }) => (
         <KeptNote key={runId} name={name} kept={kept} />
       ))}

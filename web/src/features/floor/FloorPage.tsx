@@ -3,9 +3,11 @@ import { useStore } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import type { Problem } from '../../client/problem.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
+import type { FloorPack } from './keep.ts';
 import { Floor } from './Floor.tsx';
 import { useFloorPeople } from './floorPeople.ts';
 import { floor, type FloorHome } from './floorSync.ts';
+import { StartTaken } from './StartTaken.tsx';
 
 /** How often the floor asks what other devices did. */
 const LOOK_AGAIN_MS = 4000;
@@ -19,6 +21,7 @@ export function FloorPage() {
   const people = useFloorPeople(ids);
   const [problem, setProblem] = useState<Problem | undefined>();
   const [tries, setTries] = useState(0);
+  const [taken, setTaken] = useState<FloorPack | undefined>();
   useLamp();
 
   const key = ids.join('+');
@@ -26,6 +29,9 @@ export function FloorPage() {
     let gone = false;
     void Promise.all(key.split('+').map((id) => floor.open(home, id))).then((problems) => {
       if (!gone) setProblem(problems.find((p) => p));
+    });
+    void Promise.all(key.split('+').map((id) => floor.taken(id))).then((packs) => {
+      if (!gone) setTaken(packs.find((p) => p));
     });
     return () => {
       gone = true;
@@ -43,6 +49,7 @@ export function FloorPage() {
   }, [home, key]);
 
   if (people.length === ids.length) return <Floor people={people} />;
+  if (taken) return <StartTaken key={taken.id} pack={taken} begun={() => setTries(tries + 1)} />;
   return (
     <main className="p-6">
       <title>Floor · Myokinet</title>

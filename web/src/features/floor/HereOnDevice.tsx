@@ -31,11 +31,11 @@ export function HereOnDevice() {
           <li key={pack.id} className="grid items-center gap-x-4 gap-y-1 border-b border-base-300 py-2 sm:grid-cols-[11rem_1fr_auto]">
             <span className="font-semibold">{pack.trainee.name}</span>
             <span>
-              {ended ? 'A session that ended' : 'A session under way'}
+              {pack.taken ? 'Taken along, not begun' : ended ? 'A session that ended' : 'A session under way'}
               {unsent > 0 ? `; ${unsent} ${unsent === 1 ? 'entry' : 'entries'} not sent yet` : ''}.
             </span>
             <Link className="btn btn-sm btn-outline" to={`/floor/${pack.id}`} aria-label={`Open the session: ${pack.trainee.name}`}>
-              {ended ? 'Look at it' : 'Go on'}
+              {pack.taken ? 'Start' : ended ? 'Look at it' : 'Go on'}
             </Link>
           </li>
         ))}

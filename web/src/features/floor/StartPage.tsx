@@ -8,6 +8,7 @@ import { Play } from 'lucide-react';
 import { useCallback, useState } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { clock } from '../../client/clock.ts';
 import type { Problem } from '../../client/problem.ts';
 import { useTodayQuery } from '../caseload/index.ts';
 import { useFloorRunsQuery } from './endpoints.ts';
@@ -36,7 +37,7 @@ export function StartPage() {
   const home = useStore() as FloorHome;
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const [now] = useState(() => new Date());
+  const [now] = useState(() => clock.now());
   const from = weeksLater(weekStartOf(now), -1);
   const plans = usePlansQuery({ traineeId: trainee.id, from, weeks: 2 });
   const record = useRecordQuery(trainee.id);
@@ -97,7 +98,7 @@ export function StartPage() {
     setStarting(true);
     setProblem(undefined);
     const joined = await Promise.all(others.map((id) => sessionToday(home, id, now)));
-    const result = await startRuns(home, [chosen, ...joined.flatMap((j) => j ?? [])], { now: new Date(), onceMore: isDone });
+    const result = await startRuns(home, [chosen, ...joined.flatMap((j) => j ?? [])], { now: clock.now(), onceMore: isDone });
     setStarting(false);
     if (result.path) await navigate(result.path);
     else setProblem(result.problem);

@@ -10,8 +10,8 @@ import {
   redFlagsFor,
   tryAgain,
 } from '@myokinet/core/safety';
-import { instant } from '@myokinet/core/quantities';
 import { type ReactNode, useState } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import { BodyOutline, type Spot } from './BodyOutline.tsx';
 import { Sheet } from './Sheet.tsx';
 import { KIND_WORDS, placeInWords, SIGN_WORDS, stopSignInWords } from '@myokinet/core/words';
@@ -55,7 +55,7 @@ export function SymptomSheet({
   const asks = intensity !== undefined && kind !== undefined && tryAgain({ intensity, kind });
   const felt: Omit<Symptom, 'at'> | undefined =
     intensity !== undefined && spot && kind ? { intensity, ...spot, kind, moment, ...(asks && retest ? { retest } : {}) } : undefined;
-  const sign = felt && stopSignInWords({ ...felt, at: instant(new Date()) }, context);
+  const sign = felt && stopSignInWords({ ...felt, at: nowInstant() }, context);
   const missing = [...(intensity === undefined ? ['how strong'] : []), ...(spot ? [] : ['where']), ...(kind ? [] : ['what kind'])];
   const digit = (key: string) => {
     if (!/^\d$/.test(key)) return false;

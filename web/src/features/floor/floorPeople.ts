@@ -4,6 +4,7 @@ import { fittedTo, type Library, openLibrary, EMPTY_LIBRARY } from '@myokinet/co
 import type { CautionInForce, SymptomContext } from '@myokinet/core/safety';
 import { type KnownBody, traineeBody } from '@myokinet/core/statics';
 import { useSelector, useStore } from 'react-redux';
+import { clock } from '../../client/clock.ts';
 import { pressedHere } from '../emergency/index.ts';
 import { floor, type FloorHome } from './floorSync.ts';
 import type { FloorRun, FloorState } from './floorRuns.ts';
@@ -66,7 +67,7 @@ function feltOf({ history, trainee }: FloorPack, cautions: readonly CautionInFor
 
 /** As the server last said; an emergency pressed on this device counts at once. */
 function cautionsNow({ cautions, pack }: FloorRun): readonly CautionInForce[] {
-  const at = pressedHere(pack.trainee.id, new Date());
+  const at = pressedHere(pack.trainee.id, clock.now());
   if (!at || cautions.some((c) => c.id === 'emergency')) return cautions;
   return [{ id: 'emergency', because: [{ code: 'emergency', signs: [], at }] }, ...cautions];
 }

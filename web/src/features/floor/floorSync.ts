@@ -1,6 +1,6 @@
 import type { FloorPatchDto } from '@myokinet/core/contracts';
 import { type FloorDeed, type FloorEvent, inOrder, runOf } from '@myokinet/core/floor';
-import { instant } from '@myokinet/core/quantities';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { isOffline, type Problem, problemFrom } from '../../client/problem.ts';
 import type { Dispatch } from '../../client/store.ts';
@@ -104,6 +104,8 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
     /** Brings a run onto this page: from this device, or from the server. */
     async open(home: FloorHome, runId: string): Promise<Problem | undefined> {
       const here = await keep.run(runId).catch(() => undefined);
+      // Not begun: whoever opens it is asked first.
+      if (here?.pack?.taken) return undefined;
       if (here?.pack) {
         home.dispatch(floorActions.opened({ ...here, pack: here.pack }));
         void sync(home, runId).then(() => freshen(home, runId));
@@ -118,6 +120,26 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
       if (!pack) return problem;
       await this.begin(home, pack);
       return undefined;
+    },
+
+    /** Keeps a session for later. Resolves to whether this device could. */
+    take: (pack: FloorPack): Promise<boolean> =>
+      keep.savePack({ ...pack, taken: true }).then(
+        () => true,
+        () => false,
+      ),
+
+    /** A session that was taken along and is not begun. */
+    taken: async (runId: string): Promise<FloorPack | undefined> => {
+      const { pack } = await keep.run(runId).catch(() => ({ pack: undefined }));
+      return pack?.taken ? pack : undefined;
+    },
+
+    /** Begins what was taken along: with the newest that the server has, where it answers. */
+    async beginTaken(home: FloorHome, pack: FloorPack): Promise<void> {
+      const { taken: _, ...own } = { ...pack, head: { ...pack.head, startedAt: nowInstant() } };
+      const fresh = await packFor(home.dispatch, own.trainee.id, own.head, own.schools);
+      await this.begin(home, fresh.pack ?? own);
     },
 
     /** Begins a run, or joins one, with all it needs on this device. */
@@ -135,7 +157,7 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
     async happen(home: FloorHome, runId: string, deed: FloorDeed, id = newId()): Promise<string | undefined> {
       const run = runIn(home, runId);
       if (!run) return undefined;
-      const event = { ...deed, id, order: runOf(run.pack.head, run.events).nextOrder, at: instant(new Date()) } as FloorEvent;
+      const event = { ...deed, id, order: runOf(run.pack.head, run.events).nextOrder, at: nowInstant() } as FloorEvent;
       try {
         await keep.add(runId, event);
       } catch (error) {

@@ -1,3 +1,4 @@
 export { HereOnDevice } from './HereOnDevice.tsx';
+export { TakeAlong } from './TakeAlong.tsx';
 export { floorReducer } from './floorRuns.ts';
 export { sendWaiting } from './sendWaiting.ts';

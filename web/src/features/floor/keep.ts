@@ -20,6 +20,8 @@ export interface FloorPack {
   /** The newest of each check and side. */
   readonly capacities: readonly Capacity[];
   readonly packedAt: Instant;
+  /** Taken along for later: nobody has begun it, and the server knows nothing of it. */
+  readonly taken?: true;
 }
 
 interface KeptEvent {

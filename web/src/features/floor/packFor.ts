@@ -1,8 +1,8 @@
 import type { FloorHead } from '@myokinet/core/floor';
 import { halvedDose } from '@myokinet/core/planning';
-import { instant } from '@myokinet/core/quantities';
 import { isHalved } from '@myokinet/core/safety';
 import type { Schools } from '@myokinet/core/schools';
+import { nowInstant } from '../../client/clock.ts';
 import { type Problem, problemFrom } from '../../client/problem.ts';
 import type { Dispatch } from '../../client/store.ts';
 import { checkEndpoints } from '../checks/index.ts';
@@ -50,7 +50,7 @@ export async function packFor(
       foothold: { ladderId: readiness.data.ladderId, here: readiness.data.standing.here, shown: readiness.data.planner.shown },
       history: record.data,
       capacities: [...newest.values()],
-      packedAt: instant(new Date()),
+      packedAt: nowInstant(),
     },
   };
 }

@@ -1,8 +1,8 @@
 import { type Step, turnSupport } from '@myokinet/core/floor';
-import { instant } from '@myokinet/core/quantities';
 import { type Symptom, type SymptomContext, symptomResponse } from '@myokinet/core/safety';
 import { setUpInWords } from '@myokinet/core/statics';
 import { responseInWords } from '@myokinet/core/words';
+import { nowInstant } from '../../client/clock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 
 /** What a symptom that is felt now is read beside: the days before, and this run. */
@@ -18,7 +18,7 @@ export function feltBefore({ felt, run }: FloorPerson): SymptomContext {
  */
 export async function reportFelt(person: FloorPerson, step: Step | undefined, felt: Omit<Symptom, 'at'>): Promise<string | undefined> {
   const { happen, body } = person;
-  const { act, finding, loadChange } = symptomResponse([{ ...felt, at: instant(new Date()) }], feltBefore(person));
+  const { act, finding, loadChange } = symptomResponse([{ ...felt, at: nowInstant() }], feltBefore(person));
   if (!(await happen({ kind: 'symptom', symptom: felt })) || act === 'stop') return undefined;
   const said = responseInWords(finding);
   if (act === 'step back' && step) {

@@ -50,6 +50,34 @@ export async function sessionToday({ dispatch }: FloorHome, traineeId: string, n
   return session && schools ? { traineeId, session, schools: schoolsOf(schools.schools, data?.schools) } : undefined;
 }
 
+/** What became of taking a day along. */
+export interface TakenAlong {
+  readonly taken: readonly string[];
+  /** Names of those whose session could not be fetched. */
+  readonly missing: readonly string[];
+}
+
+/** Puts today's sessions of these trainees on this device, to be begun later, with or without the server; what was taken on a day before goes. */
+export async function takeAlong(
+  home: FloorHome,
+  trainees: readonly { readonly traineeId: string; readonly name: string }[],
+  now: Date,
+): Promise<TakenAlong> {
+  const here = await floor.here();
+  const begun = new Set(here.flatMap((r) => (r.pack.taken ? [] : [r.pack.id])));
+  for (const { pack } of here) if (pack.taken && calendarDay(pack.packedAt) !== calendarDay(now)) await floor.forget(pack.id);
+  const results = await Promise.all(
+    trainees.map(async ({ traineeId, name }) => {
+      const run = await sessionToday(home, traineeId, now);
+      if (!run) return { name, taken: false };
+      if (begun.has(run.session.id)) return { name, taken: true };
+      const { pack } = await packFor(home.dispatch, traineeId, headFor(run, now, false), run.schools);
+      return { name, taken: pack !== undefined && (await floor.take(pack)) };
+    }),
+  );
+  return { taken: results.filter((r) => r.taken).map((r) => r.name), missing: results.filter((r) => !r.taken).map((r) => r.name) };
+}
+
 /** Puts runs with all they need onto this device. */
 export async function startRuns(
   home: FloorHome,

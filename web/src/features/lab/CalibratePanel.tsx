@@ -1,5 +1,4 @@
 import type { ScaleReadingReply, TraineeReply } from '@myokinet/core/contracts';
-import { instant } from '@myokinet/core/quantities';
 import {
   calibrate,
   canCalibrate,
@@ -13,6 +12,7 @@ import {
 } from '@myokinet/core/statics';
 import { format } from 'date-fns';
 import { memo, useState } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { asOptions } from '../library/index.ts';
 import { NumberField, SelectField } from '../../kit/EntryFields.tsx';
@@ -70,7 +70,7 @@ function TakeReading({ trainee, body, setUp, earlier }: CalibratePanelProps & { 
   const judged = reading && !problem ? judge(body, reading, earlier) : undefined;
   const record = async (insisted: boolean) => {
     if (!reading || problem) return;
-    const body_ = { id: newId(), takenAt: instant(new Date()), note: '', ...reading, insisted };
+    const body_ = { id: newId(), takenAt: nowInstant(), note: '', ...reading, insisted };
     const result = await send({ traineeId: trainee.id, body: body_ });
     if (result.data) setKg(undefined);
   };

@@ -1,8 +1,8 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import { measureSides, unreadableMeasure } from '@myokinet/core/measuring';
-import { instant } from '@myokinet/core/quantities';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import { useDraft } from '../../client/useDraft.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCaseloadQuery } from '../caseload/index.ts';
@@ -20,14 +20,14 @@ export function RepeatabilityForm() {
   const { data: caseload = [] } = useCaseloadQuery();
   const [record, { isLoading, error }] = useRecordRepeatabilityMutation();
   const { value } = draft;
-  const now = useMemo(() => instant(new Date()), []);
+  const now = useMemo(() => nowInstant(), []);
   const measure = library.measure(value.measureId);
   const { problems, result, dto } = readTest(value, measure, value.takenAt ?? now);
   const setRow = (id: string, change: Partial<TestRow>) =>
     draft.change({ ...value, rows: value.rows.map((r) => (r.id === id ? { ...r, ...change } : r)) });
   const save = async () => {
     if (!dto) return;
-    const takenAt = value.takenAt ?? instant(new Date());
+    const takenAt = value.takenAt ?? nowInstant();
     draft.change({ ...value, takenAt });
     const reply = await record({ ...dto, takenAt });
     if (reply.data) draft.discard();

@@ -10,8 +10,8 @@ import {
   wrapped,
 } from '@myokinet/core/landmarks';
 import { bandOfReading, type Measure } from '@myokinet/core/measuring';
-import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { usePixelWidth } from '../../kit/usePixelWidth.ts';
@@ -96,7 +96,7 @@ export function PictureDesk({ picture, template, measure, trainee, side, take, c
       const { image, scale, ...size } = await keptPicture(picture);
       const scaled = points.map((p) => ({ ...p, x: p.x * scale, y: p.y * scale }));
       const body: PictureDto = {
-        ...{ id: pictureId, takenAt: instant(new Date()), measureId: measure.id, side, ...size, facing: facing ?? 'right', points: scaled },
+        ...{ id: pictureId, takenAt: nowInstant(), measureId: measure.id, side, ...size, facing: facing ?? 'right', points: scaled },
         ...{ value: rounded, standardError, image },
       };
       const result = await send({ traineeId: trainee.id, body });

@@ -1,5 +1,5 @@
-import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useReportSymptomMutation } from './endpoints.ts';
@@ -21,7 +21,7 @@ export function MorningForm({
   const [report, { isLoading, error }] = useReportSymptomMutation();
   const [felt, setFelt] = useState<SymptomValues | undefined>();
   const [id] = useState(newId);
-  const [at] = useState(() => instant(new Date()));
+  const [at] = useState(() => nowInstant());
   const send = (values: SymptomValues) => void report({ traineeId, body: { ...feltValues(values), id, sessionId, at, note: '' } });
   const context = useSymptomContext(traineeId, felt !== undefined);
   const sign = felt && stopSignInWords({ ...feltValues(felt), at }, context);

@@ -1,5 +1,5 @@
-import { instant } from '@myokinet/core/quantities';
 import { useState } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useReportSymptomMutation } from './endpoints.ts';
@@ -10,7 +10,7 @@ import { stopSignInWords } from '@myokinet/core/words';
 
 interface Report {
   readonly id: string;
-  readonly at: ReturnType<typeof instant>;
+  readonly at: ReturnType<typeof nowInstant>;
   readonly values: SymptomValues;
 }
 
@@ -24,9 +24,7 @@ export function ReportSymptom({ traineeId }: { readonly traineeId: string }) {
       <button
         type="button"
         className="btn btn-sm mt-1"
-        onClick={() =>
-          setReport({ id: newId(), at: instant(new Date()), values: { ...quietSymptom('during'), intensity: 1, kind: 'ache' } })
-        }
+        onClick={() => setReport({ id: newId(), at: nowInstant(), values: { ...quietSymptom('during'), intensity: 1, kind: 'ache' } })}
       >
         Report a symptom
       </button>

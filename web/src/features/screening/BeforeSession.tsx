@@ -13,6 +13,7 @@ import { format } from 'date-fns';
 import { Check } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
 import { Link } from 'react-router';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { isOffline } from '../../client/problem.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -126,7 +127,7 @@ function Questions({
   const [clear, setClear] = useState('');
   const save = async () => {
     const ill = yes.includes('fever') ? { since, ...(clear ? { clearSince: instant(new Date(clear)) satisfies Instant } : {}) } : undefined;
-    const body = { id: newId(), at: instant(new Date()), yes: [...yes], ...(ill ? { ill } : {}), ...(replaces ? { replaces } : {}) };
+    const body = { id: newId(), at: nowInstant(), yes: [...yes], ...(ill ? { ill } : {}), ...(replaces ? { replaces } : {}) };
     const result = await send({ traineeId, body });
     if (result.error && !isOffline(result.error)) return;
     if (result.error) formsHere.keep({ traineeId, body });

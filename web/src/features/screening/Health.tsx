@@ -1,5 +1,5 @@
 import type { ScreeningsReply } from '@myokinet/core/contracts';
-import { type CalendarDay, calendarDay, instant, shortDay, type Instant } from '@myokinet/core/quantities';
+import { type CalendarDay, calendarDay, shortDay, type Instant } from '@myokinet/core/quantities';
 import {
   consentStands,
   GUARDIAN_ROLES,
@@ -10,6 +10,7 @@ import {
 } from '@myokinet/core/safety';
 import { BEFORE_SESSION_WORDS } from '@myokinet/core/words';
 import { useId, useState } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { SelectField } from '../../kit/EntryFields.tsx';
@@ -126,7 +127,7 @@ function Pressure({
   const [diastolic, setDiastolic] = useState('');
   const both = systolic !== '' && diastolic !== '';
   const save = async () => {
-    const body = { id: newId(), takenAt: instant(new Date()), systolic: Number(systolic), diastolic: Number(diastolic) };
+    const body = { id: newId(), takenAt: nowInstant(), systolic: Number(systolic), diastolic: Number(diastolic) };
     const result = await record({ traineeId, body });
     if (!result.data) return;
     setSystolic('');

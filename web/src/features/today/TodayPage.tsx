@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useTodayQuery } from '../caseload/index.ts';
 import { WithLibrary } from '../library/index.ts';
-import { HereOnDevice } from '../floor/index.ts';
+import { HereOnDevice, TakeAlong } from '../floor/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
@@ -62,9 +62,12 @@ function Waits({ items }: { readonly items: readonly TodayItem[] }) {
     const here = items.filter((i) => i.kind === kind);
     return here.length === 0 ? null : (
       <section key={kind} className="mt-5">
-        <h2 className="border-b-2 border-base-content pb-1">
-          {title} <span className="aside font-sans text-base font-normal">{here.length}</span>
-        </h2>
+        <div className="flex flex-wrap items-end border-b-2 border-base-content pb-1">
+          <h2>
+            {title} <span className="aside font-sans text-base font-normal">{here.length}</span>
+          </h2>
+          {kind === 'session' && <TakeAlong trainees={here} />}
+        </div>
         <ul>
           {here.map((item) => {
             const sentence = dueInWords(item, { measureOf: measure, now });
