@@ -193,3 +193,60 @@ held('reads at two metres, at work without scrolling: four screens, and text twi
     expect([at, ...scrolls]).toEqual([at, height, width]);
   }
 });
+
+held(
+  'hands-free: the pedal alone runs a session, says the effort, and stops for what hurts; the voice says what is left',
+  async ({ page }) => {
+    await page.clock.install({ time: now() });
+    await withoutSound(page);
+    await page.addInitScript(() => {
+      localStorage.setItem('myokinet.floor.voice', 'true');
+      const said: string[] = [];
+      Object.assign(globalThis, { said });
+      Object.defineProperty(globalThis, 'speechSynthesis', {
+        value: { cancel: () => undefined, speak: (u: { text: string }) => said.push(u.text) },
+      });
+      Object.assign(globalThis, {
+        SpeechSynthesisUtterance: class {
+          readonly text: string;
+          constructor(text: string) {
+            this.text = text;
+          }
+        },
+      });
+    });
+    const run = await openRun(server, idOf('Bram'), [drill('plank', { sets: 1, min: 8, max: 12 })]);
+    await page.goto(`${server.address}/floor/${run.id}`);
+    await expect(ready(page)).toBeVisible();
+    const pedal = async (key: 'PageUp' | 'PageDown') => {
+      await page.clock.runFor(1050);
+      await page.keyboard.press(key);
+    };
+    await pedal('PageDown');
+    await pedal('PageDown');
+    await expect(page.getByRole('button', { name: 'End the set here' })).toBeVisible();
+    for (let at = 0; at < 48; at++) await page.clock.runFor(250);
+    await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
+    const said = await page.evaluate(() => (globalThis as unknown as { said: string[] }).said);
+    expect(said.slice(0, 3)).toEqual(
+      ['Plank, set 1 of 1.', 'Into position.', 'Go.'].map((s) => expect.stringContaining(s.trim()) as unknown as string),
+    );
+    expect(said.slice(3)).toEqual(expect.arrayContaining(['10 left', '5', '4', '3', '2', '1']));
+    for (let taps = 0; taps < 5; taps++) await pedal('PageUp');
+    await expect(page.getByRole('button', { name: '4', exact: true })).toHaveAttribute('aria-pressed', 'true');
+    await pedal('PageDown');
+    await expect(page.getByRole('heading', { name: /logged$/ })).toBeVisible();
+
+    const again = await openRun(server, idOf('Bram'), [drill('plank', { sets: 2 })]);
+    await page.goto(`${server.address}/floor/${again.id}`);
+    await expect(ready(page)).toBeVisible();
+    await pedal('PageDown');
+    await pedal('PageDown');
+    await page.clock.runFor(3000);
+    // Held back: the operating system repeats the key.
+    await page.keyboard.down('PageUp');
+    for (let repeat = 0; repeat < 20; repeat++) await page.keyboard.down('PageUp');
+    await page.keyboard.up('PageUp');
+    await expect(page.getByRole('dialog', { name: 'What is felt?' })).toBeVisible();
+  },
+);

@@ -12,6 +12,7 @@ import { JustDone } from './JustDone.tsx';
 import { responseInRun } from './useFloorTools.ts';
 import { Unconfirmed } from './Unconfirmed.tsx';
 import { useLastSet } from './useLastSet.ts';
+import { usePedal } from './usePedal.ts';
 import type { LastSet } from './useStage.ts';
 
 interface AfterProps {
@@ -57,15 +58,24 @@ function EndForm({ person, last, setLast, back, canGoBack, hurts, hurting }: Aft
   const [ending, tell] = useReducer(endingAfter, undefined, () => endingFor(minutesTaken(run, person.kept.events, person.library)));
   const { effort, minutes, note, failed } = ending;
   const lastSet = useLastSet(person, last, setLast);
-  useEffortKeys((digit) => {
-    if (!hurting) tell({ kind: 'digit', digit });
-  });
   const close = closingDeed(ending);
   const { problems } = inspect(FloorCloseDto, { ...close, id: newId(), order: 1, at: nowInstant() }, { now: clock.now() });
   const save = async () => {
     for (const deed of deedsBeforeClosing(run, person.library, person.holds)) await person.happen(deed);
     tell({ kind: (await person.happen(close)) === undefined ? 'not kept' : 'kept' });
   };
+
+  useEffortKeys((digit) => {
+    if (!hurting) tell({ kind: 'digit', digit });
+  });
+  usePedal({
+    on: () => {
+      if (problems.length === 0) void save();
+    },
+    // Back counts the effort up.
+    back: () => tell({ kind: 'effort', effort: ((effort ?? -1) + 1) % EFFORTS.length }),
+    off: hurting,
+  });
 
   if (endOf(run) === 'nothing done')
     return (

@@ -1,4 +1,4 @@
-import { Volume2, VolumeX, X } from 'lucide-react';
+import { Speech, Volume2, VolumeX, X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ClockNote } from '../../client/ClockNote.tsx';
@@ -7,6 +7,7 @@ import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import type { FloorRun } from './floorRuns.ts';
 import type { useWakeLock } from './useWakeLock.ts';
+import { voice } from './voice.ts';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 interface FloorBarProps {
@@ -23,6 +24,7 @@ interface FloorBarProps {
 export function FloorBar({ people, at, go, clock, wake, endSet }: FloorBarProps) {
   const person = people[at];
   const [muted, setMuted] = useState(clock.muted);
+  const [spoken, setSpoken] = useState(voice.on);
   const mute = () => {
     clock.mute(!muted);
     setMuted(!muted);
@@ -63,6 +65,20 @@ export function FloorBar({ people, at, go, clock, wake, endSet }: FloorBarProps)
         >
           {muted ? <VolumeX size={22} aria-hidden /> : <Volume2 size={22} aria-hidden />}
         </button>
+        {voice.available && (
+          <button
+            type="button"
+            className="btn btn-ghost size-[44px] min-h-0 p-0"
+            aria-label={spoken ? 'Voice off' : 'Voice on: says what is next and what is left'}
+            aria-pressed={spoken}
+            onClick={() => {
+              voice.turn(!spoken);
+              setSpoken(!spoken);
+            }}
+          >
+            <Speech size={22} className={spoken ? '' : 'opacity-50'} aria-hidden />
+          </button>
+        )}
         {person && (
           <EmergencyButton
             className="h-auto min-h-[44px]! py-0"

@@ -3,6 +3,7 @@ import { Sheet } from './Sheet.tsx';
 const KEYS = [
   ['Space, →, Page Down', 'the one thing to do now: start, end, go on'],
   ['←, Page Up', 'out of the set; between sets, take the last one back; both ask first'],
+  ['Page Up held', 'something hurts: the count stops'],
   ['Backspace', 'asked about: throw it away'],
   ['digits, then Enter', 'between sets: the right figure of the last one'],
   ['↑ ↓', 'between sets: one more, one less'],
@@ -14,6 +15,8 @@ const KEYS = [
   ['Shift+K', 'skip the drill'],
   ['Shift+L', 'the whole session; end it'],
   ['Esc, Page Up', 'close a sheet'],
+  ['at the end: Page Up, Page Down', 'effort one up; log the session'],
+  ['at a stop: Page Down, Page Up', 'end the session; go on with the rest'],
 ] as const;
 
 /** Keys and pedal of the floor. */

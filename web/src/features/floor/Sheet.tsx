@@ -17,7 +17,8 @@ export function Sheet({ title, close, children }: { readonly title: string; read
       className="m-0 h-dvh max-h-none w-full max-w-none overflow-y-auto bg-base-100 text-base-content"
       onClose={close}
       onKeyDown={(event) => {
-        if (event.key !== 'PageUp') return;
+        // A pedal that is still held from before closes nothing.
+        if (event.key !== 'PageUp' || event.repeat) return;
         event.preventDefault();
         close();
       }}

@@ -1,7 +1,7 @@
 import { cuesOf, doseInWords, type FaultId, faultsOf, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import { type Step, transitionTo } from '@myokinet/core/floor';
 import { FEELINGS } from '@myokinet/core/readiness';
-import { type RefObject, useEffect, useEffectEvent, useState } from 'react';
+import { type RefObject, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { NewVersion } from '../../client/NewVersion.tsx';
 import { Count } from './Count.tsx';
 import { FaultCue, FaultPanel } from './FaultPanel.tsx';
@@ -23,6 +23,7 @@ import { useFloorKeys } from './useFloorKeys.ts';
 import { carefulBecause, useFloorTools } from './useFloorTools.ts';
 import { useLastSet } from './useLastSet.ts';
 import { type LastSet, useStage } from './useStage.ts';
+import { useVoice } from './useVoice.ts';
 
 export interface StageProps {
   readonly clock: FloorClock;
@@ -95,6 +96,17 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
     hurts(begun ? 'during' : 'before');
   };
   const see = (id: FaultId) => void stage.see(id);
+  const heard = useVoice({
+    ...{ clock, phase, step, byFeel },
+    pace: stage.pace,
+    name: others.length > 0 ? firstName(person.name) : undefined,
+    cue: fault && person.library.fault(fault.faultId).cue,
+  });
+  // What had the focus went with the set before: it never falls to the page.
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true });
+  }, []);
 
   useFloorKeys(
     {
@@ -155,7 +167,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
     <>
       {between && <NewVersion />}
       <div className="flex flex-wrap items-baseline justify-between gap-x-4 pt-[6px] low:pt-[2px]">
-        <h1 className="read-far sm:text-4xl low:read-far" data-read="drill">
+        <h1 ref={heading} tabIndex={-1} className="read-far outline-none sm:text-4xl low:read-far" data-read="drill">
           {others.length > 0 && <span className="text-accent">{firstName(person.name)}: </span>}
           {drill.name}
           {step.side !== 'whole' && <SideMark side={step.side} />}
@@ -166,8 +178,8 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
         </p>
       </div>
       {(phase.kind === 'ready' || phase.kind === 'between') && <RampLine person={person} step={step} />}
-      <p className="sr-only" aria-live="polite">
-        {phase.kind === 'between' ? phase.transition.says.join(' ') : phase.kind === 'work' ? 'Go.' : ''}
+      <p className="sr-only" aria-live="assertive">
+        {heard}
       </p>
 
       <div

@@ -1,6 +1,7 @@
 import { responseInWords, cautionInWords, stopSignInWords } from '@myokinet/core/words';
 import type { FloorPerson } from './floorPeople.ts';
 import { responseInRun } from './useFloorTools.ts';
+import { usePedal } from './usePedal.ts';
 
 /** Everything that stops loaded work now; a page has to be told each of them once. */
 export function stopsOf({ run, kept, holds, felt }: Pick<FloorPerson, 'run' | 'kept' | 'holds' | 'felt'>): readonly string[] {
@@ -27,6 +28,7 @@ interface StoppedProps {
 export function Stopped({ person, end, goOn }: StoppedProps) {
   const response = responseInRun(person);
   const reasons = response.act === 'stop' ? [responseInWords(response.finding)] : stopsOf(person);
+  usePedal({ on: end, back: goOn });
   const drills = new Set(person.open.map((s) => s.itemId)).size;
   return (
     <section role="alert" className="my-auto border-s-8 border-error bg-error/10 px-5 py-6">

@@ -21,6 +21,10 @@ export interface FloorKeys {
   readonly help: () => void;
 }
 
+const BACK: ReadonlySet<string> = new Set(['PageUp', 'ArrowLeft']);
+/** Repeats of a key that is held: about a second. */
+const HELD_REPEATS = 15;
+
 /** Listens while `on`; typing in a field, and a pressed button, keep their keys. */
 export function useFloorKeys(keys: FloorKeys, on: boolean): void {
   const pressed = useEffectEvent((event: KeyboardEvent): boolean => {
@@ -50,9 +54,19 @@ export function useFloorKeys(keys: FloorKeys, on: boolean): void {
     else return false;
     return true;
   });
+  const hurts = useEffectEvent(() => keys.command('S'));
   useEffect(() => {
     if (!on) return;
+    let held = 0;
     const listen = (event: KeyboardEvent) => {
+      // The pedal held back: something hurts, without a hand.
+      if (event.repeat && BACK.has(event.key)) {
+        held += 1;
+        if (held === HELD_REPEATS) hurts();
+        event.preventDefault();
+        return;
+      }
+      held = 0;
       if (event.repeat && !['ArrowUp', 'ArrowDown'].includes(event.key)) return;
       if (pressed(event)) event.preventDefault();
     };
