@@ -12,4 +12,4 @@ export {
   type Skips,
 } from './draft.ts';
 export { firstEmpty, stateOf, stepsOf, whereToGoOn, type TrialStep } from './steps.ts';
-export { acknowledged, isEmpty, merged, patchOf, unsent } from './sync.ts';
+export { acknowledged, bothNotes, isEmpty, merged, patchOf, unsent } from './sync.ts';

@@ -3,7 +3,7 @@ import { inspect, BatteryPatchDto, type BatteryReply } from '../contracts/index.
 import { instant } from '../quantities/index.ts';
 import { describe, expect, it } from 'vitest';
 import { blankCheck, cellKey, type CheckDraft } from './draft.ts';
-import { acknowledged, isEmpty, merged, patchOf, unsent } from './sync.ts';
+import { acknowledged, bothNotes, isEmpty, merged, patchOf, unsent } from './sync.ts';
 
 let made = 0;
 /** A valid UUID v7, another one each time. */
@@ -60,6 +60,20 @@ describe('what comes from the server', () => {
     expect(draft).toMatchObject({ id: theirs.id, note: 'tired', skips: { grip: 'pain' } });
     expect(draft.cells[L0]?.text).toBe('158');
     expect(patchOf(draft)).toBeUndefined();
+  });
+
+  it('keeps both notes where two devices wrote at once, and what one of them took away', () => {
+    expect([
+      bothNotes('stiff', 'slept badly', ''),
+      bothNotes('stiff', '', ''),
+      bothNotes('', 'tired', ''),
+      bothNotes('tired today', 'tired', 'tired today'),
+      bothNotes('tired', 'tired today', 'tired today'),
+      bothNotes('tired today', 'tired', ''),
+    ]).toEqual(['stiff\nslept badly', 'stiff', 'tired', 'tired', 'tired', 'tired today']);
+    const mine = typed({ [L0]: '158' }, { note: 'slept badly' });
+    const draft = merged(mine, battery({ id: mine.id, note: 'left is stiff' }), newId);
+    expect([draft.note, patchOf(draft)?.noteBefore]).toEqual(['left is stiff\nslept badly', 'left is stiff']);
   });
 
   it('leaves what was typed here and has not gone out', () => {

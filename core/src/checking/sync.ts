@@ -1,5 +1,6 @@
 import type { BatteryPatchDto, BatteryReply } from '../contracts/index.ts';
 import type { BodySide } from '../anatomy/index.ts';
+import { LIMITS } from '../contracts/limits.ts';
 import { type Cell, cellKey, type CheckDraft } from './draft.ts';
 
 /*
@@ -19,6 +20,7 @@ export function patchOf(draft: CheckDraft): BatteryPatchDto | undefined {
     startedAt: draft.startedAt,
     scope: draft.scope,
     note: draft.note,
+    noteBefore: draft.synced['note'] ?? '',
     cells: cells.map(([key, { trialId, text, reading }]) => {
       const [measureId = '', side = '', ordinal = '0'] = key.split('/');
       return { measureId, side: side as BodySide, ordinal: Number(ordinal), trialId, text, ...(reading ? { reading } : {}) };
@@ -60,8 +62,26 @@ export function merged(draft: CheckDraft, battery: BatteryReply, newId: () => st
   ]) as CheckDraft['skips'];
   for (const key of Object.keys(synced)) if (key.startsWith('skip/')) synced[key] = '';
   for (const s of battery.skips) synced[`skip/${s.measureId}`] = s.reason;
-  const noteIsMine = (base.synced['note'] ?? '') !== base.note;
-  return { ...base, cells, skips, synced: { ...synced, note: battery.note }, note: noteIsMine ? base.note : battery.note };
+  const note = bothNotes(battery.note, base.note, base.synced['note'] ?? '');
+  return { ...base, cells, skips, synced: { ...synced, note: battery.note }, note };
+}
+
+/** Most characters of a note, as its contract has it. */
+const NOTE = LIMITS.note;
+
+/**
+ * One note of two that were written at the same time: neither writes over the other.
+ *
+ * @param theirs what the other device made of it
+ * @param mine what this one made of it
+ * @param before what both began with
+ * @example bothNotes('left is stiff', 'slept badly', '') // 'left is stiff\nslept badly'
+ */
+export function bothNotes(theirs: string, mine: string, before: string): string {
+  if (mine === before) return theirs;
+  if (theirs === before) return mine;
+  if (theirs.includes(mine) || mine.includes(theirs)) return theirs.length > mine.length ? theirs : mine;
+  return `${theirs}\n${mine}`.slice(0, NOTE);
 }
 
 /** What is left when the run was ended elsewhere: what the server never had, as a battery of its own. */

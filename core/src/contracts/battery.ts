@@ -31,6 +31,8 @@ export class BatteryPatchDto {
   /** Which checks it holds: `gate`, `ladder`, `all`, or measure ids. */
   @Matches(/^[a-z0-9,-]{2,1200}$/, { message: 'The scope must name checks.' }) scope!: string;
   @IsWritten('The note', { max: LIMITS.note }) note!: string;
+  /** What this device began with: where another has changed it since, both stay. */
+  @IsOptional() @IsWritten('The note before', { max: LIMITS.note }) noteBefore?: string;
 
   @Parts(() => BatteryCellDto)
   @ArrayMaxSize(LIMITS.trialsPerCheck)

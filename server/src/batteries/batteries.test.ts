@@ -54,6 +54,14 @@ describe('a battery that is being taken', () => {
     expect(body.battery.cells.map((c) => c.text)).toEqual(['158', '162']);
   });
 
+  it('keeps the notes of both devices, and what it was begun for', async () => {
+    await put(patch({ note: 'left is stiff', noteBefore: '' }));
+    await put(patch({ note: 'slept badly', noteBefore: '', scope: 'all' }));
+    expect(await battery()).toMatchObject({ note: 'left is stiff\nslept badly', scope: 'gate' });
+    await put(patch({ note: 'slept badly', noteBefore: 'left is stiff\nslept badly' }));
+    expect((await battery())?.note).toBe('slept badly');
+  });
+
   it('keeps where a figure came from', async () => {
     const reading = { kind: 'instrument', instrument: 'Simulated inclinometer', simulated: true };
     await put(patch({ cells: [cell(0, '158', { reading })] }));

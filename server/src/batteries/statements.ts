@@ -15,10 +15,11 @@ export const SKIPS_OF_BATTERY = `
   FROM battery_skip
   WHERE run_id = @batteryId`;
 
+/** What it is about stays as it was begun: a device that joins for other checks changes nothing of that. */
 export const UPSERT_BATTERY = `
   INSERT INTO battery_run (id, studio_id, trainee_id, coach_id, started_at, touched_at, scope, note)
   VALUES (@id, @studioId, @traineeId, @coachId, @startedAt, @touchedAt, @scope, @note)
-  ON CONFLICT (trainee_id) DO UPDATE SET touched_at = excluded.touched_at, scope = excluded.scope, note = excluded.note`;
+  ON CONFLICT (trainee_id) DO UPDATE SET touched_at = excluded.touched_at, note = excluded.note`;
 
 export const UPSERT_CELL = `
   INSERT INTO battery_cell (run_id, measure_id, side, ordinal, trial_id, text, reading)

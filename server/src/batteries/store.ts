@@ -1,4 +1,5 @@
 import type { BatteryCellDto, BatteryPatchDto, BatteryReply } from '@myokinet/core/contracts';
+import { bothNotes } from '@myokinet/core/checking';
 import { Refusal } from '@myokinet/core/errors';
 import type { Skip } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
@@ -46,7 +47,10 @@ export function batteryStore({ db, who, now }: Context, trainees: TraineeStore) 
       return db
         .transaction(() => {
           if (finished.get(patch.id)) throw new Refusal('battery-finished');
-          upsertBattery.run({ ...patch, cells: null, skips: null, traineeId, ...who, touchedAt: instant(now()) });
+          const { noteBefore, ...about } = patch;
+          const known = batteryOf.get({ traineeId });
+          const note = known ? bothNotes(known.note, patch.note, noteBefore ?? known.note) : patch.note;
+          upsertBattery.run({ ...about, note, cells: null, skips: null, traineeId, ...who, touchedAt: instant(now()) });
           const batteryId = batteryOf.get({ traineeId })?.id ?? patch.id;
           for (const { reading, ...cell } of patch.cells)
             upsertCell.run({ ...cell, batteryId, reading: reading ? JSON.stringify(reading) : null });

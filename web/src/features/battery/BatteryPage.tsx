@@ -16,6 +16,7 @@ import { UndoRedo } from '../../kit/UndoRedo.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useCurrentTrainee } from '../trainee/index.ts';
 import { BatteryReview } from './BatteryReview.tsx';
+import { ChooseBattery } from './ChooseBattery.tsx';
 import { TakeMeasure } from './TakeMeasure.tsx';
 
 const REVIEW = 'review';
@@ -33,6 +34,7 @@ export function BatteryPage() {
   const { measures, closed, isLoading } = useScope(trainee, scope);
   const measuring = useMeasuringQuery();
   if (isLoading || desk.isLoading) return <Waiting />;
+  if (asked === null && !desk.exists) return <ChooseBattery trainee={trainee} />;
   if (measures.length === 0)
     return (
       <div className="p-6">
@@ -102,7 +104,12 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
         <span className="ms-auto flex items-center max-sm:[&_.btn]:px-1.5">
           <EmergencyButton traineeId={trainee.id} name={trainee.name} />
           <UndoRedo desk={desk} />
-          <button type="button" className="btn btn-sm" onClick={pause}>
+          {measure && (
+            <button type="button" className="btn btn-sm min-h-11" onClick={() => setAt(REVIEW)}>
+              End here
+            </button>
+          )}
+          <button type="button" className="btn btn-sm min-h-11" onClick={pause}>
             Pause
           </button>
         </span>

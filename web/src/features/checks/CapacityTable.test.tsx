@@ -79,10 +79,14 @@ describe('the re-check calendar of a trainee', () => {
       <LibraryContext value={{ library: BUILT_IN_LIBRARY } as StudioLibrary}>
         <MemoryRouter>
           <RecheckList
-            capacities={[
-              capacity('plank-hold', 'whole', [40], 1),
-              capacity('grip', 'left', [40], old),
-              capacity('grip', 'right', [40], old),
+            checks={[
+              {
+                capacities: [
+                  capacity('plank-hold', 'whole', [40], 1),
+                  capacity('grip', 'left', [40], old),
+                  capacity('grip', 'right', [40], old),
+                ],
+              },
             ]}
             now={now}
           />

@@ -55,7 +55,7 @@ export function ChecksPage() {
               now={now}
             />
             <div>
-              <RecheckList capacities={data.flatMap((check) => check.capacities)} now={now} />
+              <RecheckList checks={data} now={now} />
               <section aria-label="Occasions">
                 <h2 className="mb-1">Occasions</h2>
                 {data.map((check) => (

@@ -1,15 +1,14 @@
-import type { Capacity } from '@myokinet/core/measuring';
+import type { CheckReply } from '@myokinet/core/contracts';
 import { dayInWords, type Instant } from '@myokinet/core/quantities';
-import { checkKey, type Recheck, rechecksOf } from '@myokinet/core/readiness';
+import { type Recheck, rechecksOf } from '@myokinet/core/readiness';
 import { Link } from 'react-router';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { newestOf } from './newestOf.ts';
 
 /** When this trainee’s checks fall due again, and the battery that takes them. */
-export function RecheckList({ capacities, now }: { readonly capacities: readonly Capacity[]; readonly now: Date }) {
+export function RecheckList({ checks, now }: { readonly checks: readonly Pick<CheckReply, 'capacities'>[]; readonly now: Date }) {
   const { measure } = useLibrary();
-  const latest = new Map<string, Capacity>();
-  for (const c of capacities) if (!latest.has(checkKey(c.measureId, c.side))) latest.set(checkKey(c.measureId, c.side), c);
-  const days = rechecksOf([...latest.values()], measure, now);
+  const days = rechecksOf(newestOf(checks), measure, now);
   const overdue = days.filter((d) => d.overdue);
   const ahead = days.filter((d) => !d.overdue);
   return (
