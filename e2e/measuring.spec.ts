@@ -67,7 +67,7 @@ test('a battery by keyboard alone: one key a trial beyond the digits, paused, re
   expect(check?.skips).toEqual([{ measureId: 'grip', reason: 'no equipment' }]);
   expect((await server.api<{ battery: BatteryReply | null }>(`/api/trainees/${id}/battery`)).battery).toBeNull();
   await one.goto(`${server.address}/trainees/${id}/battery`);
-  await expect(one.getByText(/saved or given up on another device/)).toBeVisible();
+  await expect(one.getByText('This battery was saved on another device.')).toBeVisible();
 });
 
 test('undo takes back a figure and a skip, on the server too', async ({ page }) => {

@@ -1,7 +1,7 @@
 import type { BatteryPatchDto, BatteryReply } from '../contracts/index.ts';
 import type { SkipReason } from '../measuring/index.ts';
 import type { Cell, Cells, CheckDraft, Skips } from './draft.ts';
-import { acknowledged, merged, unsent } from './sync.ts';
+import { acknowledged, asItsOwn, merged, unsent } from './sync.ts';
 
 /** What undo goes back to: the figures and what was skipped. */
 export interface BatteryStep {
@@ -24,8 +24,8 @@ export type BatteryEvent =
   | { readonly kind: 'sent'; readonly patch: BatteryPatchDto }
   /** What the server has, another device's figures among it. */
   | { readonly kind: 'heard'; readonly battery: BatteryReply }
-  /** Saved or given up elsewhere: what the server never had goes on as a battery of its own. */
-  | { readonly kind: 'ended elsewhere' }
+  /** Saved elsewhere: what the server never had goes on as a battery of its own. Given up elsewhere: all that this device has does. */
+  | { readonly kind: 'ended elsewhere'; readonly saved: boolean }
   /** About to be saved: the time is fixed, so that a second try is the same request. */
   | { readonly kind: 'saving'; readonly at: string };
 
@@ -61,7 +61,7 @@ export function batteryAfter(draft: CheckDraft, event: BatteryEvent, newId: () =
     case 'heard':
       return merged(draft, event.battery, newId);
     case 'ended elsewhere':
-      return unsent(draft, newId);
+      return event.saved ? unsent(draft, newId) : asItsOwn(draft, newId);
     case 'saving':
       return { ...draft, takenAt: draft.takenAt ?? event.at };
   }

@@ -3,7 +3,7 @@ import { inspect, BatteryPatchDto, type BatteryReply } from '../contracts/index.
 import { instant } from '../quantities/index.ts';
 import { describe, expect, it } from 'vitest';
 import { blankCheck, cellKey, type CheckDraft } from './draft.ts';
-import { acknowledged, bothNotes, isEmpty, merged, patchOf, unsent } from './sync.ts';
+import { acknowledged, asItsOwn, bothNotes, isEmpty, merged, patchOf, unsent } from './sync.ts';
 
 let made = 0;
 /** A valid UUID v7, another one each time. */
@@ -95,6 +95,14 @@ describe('what comes from the server', () => {
 });
 
 describe('a battery that ended elsewhere', () => {
+  it('given up there drops nothing here: all of it goes on as a battery of its own', () => {
+    const mine = sent(typed({ [L0]: '158' }, { note: 'calm', skips: { grip: 'pain' } }));
+    const rest = asItsOwn(mine, newId);
+    expect([rest.cells[L0]?.text, rest.note, rest.skips]).toEqual(['158', 'calm', { grip: 'pain' }]);
+    expect([rest.id === mine.id, rest.cells[L0]?.trialId === mine.cells[L0]?.trialId]).toEqual([false, false]);
+    expect(patchOf(rest)?.cells.map((c) => c.text)).toEqual(['158']);
+  });
+
   it('leaves only what the server never had, as a battery of its own', () => {
     const after = sent(typed({ [L0]: '158' }));
     const rest = unsent({ ...after, cells: { ...after.cells, [L1]: { trialId: newId(), text: '160' } } }, newId);

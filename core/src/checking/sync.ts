@@ -95,6 +95,12 @@ export function unsent(draft: CheckDraft, newId: () => string): CheckDraft {
   return { ...draft, id: newId(), takenAt: null, cells, skips, synced: {} };
 }
 
+/** All that this device has, as a battery of its own: giving one up on one device drops nothing of another's. */
+export function asItsOwn(draft: CheckDraft, newId: () => string): CheckDraft {
+  const cells = Object.fromEntries(Object.entries(draft.cells).map(([key, cell]) => [key, { ...cell, trialId: newId() }]));
+  return { ...draft, id: newId(), takenAt: null, cells, synced: {} };
+}
+
 /** Whether anything in the draft is worth keeping. */
 export function isEmpty({ cells, skips, note }: CheckDraft): boolean {
   return Object.values(cells).every((c) => c.text.trim() === '') && Object.keys(skips).length === 0 && note.trim() === '';

@@ -98,6 +98,7 @@ export type {
   RecordReply,
   RepeatabilityReply,
   BatteryReply,
+  OpenBattery,
   SessionReply,
   StopSignReply,
   SymptomReply,

@@ -157,6 +157,13 @@ export interface BatteryReply {
   readonly skips: readonly Skip[];
 }
 
+/** The battery under way, and what a device that had another is to know of it. */
+export interface OpenBattery {
+  readonly battery: BatteryReply | null;
+  /** The newest checks on record: a battery that is among them was saved, and otherwise given up. */
+  readonly saved: readonly string[];
+}
+
 /** A picture on record, without its image. */
 export type PictureReply = Omit<PictureDto, 'image' | 'takenAt'> & {
   readonly takenAt: Instant;

@@ -4,6 +4,14 @@ export const BATTERY_OF_TRAINEE = `
   JOIN coach c ON c.id = r.coach_id
   WHERE r.trainee_id = @traineeId`;
 
+/** Batteries become checks of the same id. */
+export const SAVED_LATELY = `
+  SELECT id
+  FROM check_occasion
+  WHERE trainee_id = @traineeId
+  ORDER BY taken_at DESC
+  LIMIT 20`;
+
 export const CELLS_OF_BATTERY = `
   SELECT measure_id AS measureId, side, ordinal, trial_id AS trialId, text, reading
   FROM battery_cell

@@ -1,4 +1,4 @@
-import type { BatteryCellDto, BatteryPatchDto, BatteryReply } from '@myokinet/core/contracts';
+import type { BatteryCellDto, BatteryPatchDto, BatteryReply, OpenBattery } from '@myokinet/core/contracts';
 import { bothNotes } from '@myokinet/core/checking';
 import { Refusal } from '@myokinet/core/errors';
 import type { Skip } from '@myokinet/core/measuring';
@@ -18,6 +18,7 @@ export function batteryStore({ db, who, now }: Context, trainees: TraineeStore) 
   const batteryOf = db.prepare<{ traineeId: string }, BatteryRow>(sql.BATTERY_OF_TRAINEE);
   const cellsOf = db.prepare<{ batteryId: string }, CellRow>(sql.CELLS_OF_BATTERY);
   const skipsOf = db.prepare<{ batteryId: string }, Skip>(sql.SKIPS_OF_BATTERY);
+  const savedLately = db.prepare<{ traineeId: string }, { id: string }>(sql.SAVED_LATELY);
   const upsertBattery = db.prepare(sql.UPSERT_BATTERY);
   const upsertCell = db.prepare(sql.UPSERT_CELL);
   const upsertSkip = db.prepare(sql.UPSERT_SKIP);
@@ -36,32 +37,27 @@ export function batteryStore({ db, who, now }: Context, trainees: TraineeStore) 
   }
 
   return {
-    of(traineeId: string): BatteryReply | null {
+    of(traineeId: string): OpenBattery {
       trainees.find(traineeId);
-      return find(traineeId);
+      return { battery: find(traineeId), saved: savedLately.all({ traineeId }).map((c) => c.id) };
     },
 
     /** Takes in what changed. A battery that is open already takes it, whatever id the device gave its own. */
-    patch: (traineeId: string, patch: BatteryPatchDto): BatteryReply => {
+    patch: (traineeId: string, patch: BatteryPatchDto): void => {
       trainees.find(traineeId);
-      return db
-        .transaction(() => {
-          if (finished.get(patch.id)) throw new Refusal('battery-finished');
-          const { noteBefore, ...about } = patch;
-          const known = batteryOf.get({ traineeId });
-          const note = known ? bothNotes(known.note, patch.note, noteBefore ?? known.note) : patch.note;
-          upsertBattery.run({ ...about, note, cells: null, skips: null, traineeId, ...who, touchedAt: instant(now()) });
-          const batteryId = batteryOf.get({ traineeId })?.id ?? patch.id;
-          for (const { reading, ...cell } of patch.cells)
-            upsertCell.run({ ...cell, batteryId, reading: reading ? JSON.stringify(reading) : null });
-          for (const { measureId, reason } of patch.skips)
-            if (reason) upsertSkip.run({ batteryId, measureId, reason });
-            else deleteSkip.run({ batteryId, measureId });
-          const battery = find(traineeId);
-          if (!battery) throw new Error(`The battery ${batteryId} was written and is not there.`);
-          return battery;
-        })
-        .immediate();
+      db.transaction(() => {
+        if (finished.get(patch.id)) throw new Refusal('battery-finished');
+        const { noteBefore, ...about } = patch;
+        const known = batteryOf.get({ traineeId });
+        const note = known ? bothNotes(known.note, patch.note, noteBefore ?? known.note) : patch.note;
+        upsertBattery.run({ ...about, note, cells: null, skips: null, traineeId, ...who, touchedAt: instant(now()) });
+        const batteryId = batteryOf.get({ traineeId })?.id ?? patch.id;
+        for (const { reading, ...cell } of patch.cells)
+          upsertCell.run({ ...cell, batteryId, reading: reading ? JSON.stringify(reading) : null });
+        for (const { measureId, reason } of patch.skips)
+          if (reason) upsertSkip.run({ batteryId, measureId, reason });
+          else deleteSkip.run({ batteryId, measureId });
+      }).immediate();
     },
 
     /** It has become a check, or was given up. */

@@ -3,7 +3,7 @@ import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from '../client/api.ts';
 import { floorReducer } from '../features/floor/index.ts';
 import { proposalsReducer } from '../features/plan/index.ts';
-import { binReducer, draftsReducer, keepDrafts, loadDrafts } from '../client/drafts.ts';
+import { binReducer, draftKeeper, draftsReducer } from '../client/drafts.ts';
 
 const reducer = combineReducers({
   [api.reducerPath]: api.reducer,
@@ -16,12 +16,13 @@ const reducer = combineReducers({
 export type RootState = ReturnType<typeof reducer>;
 
 export function createStore(storage: Storage = window.localStorage) {
+  const keeper = draftKeeper(storage);
   const store = configureStore({
     reducer,
     middleware: (defaults) => defaults().concat(api.middleware),
-    preloadedState: { drafts: loadDrafts(storage) },
+    preloadedState: { drafts: keeper.load() },
   });
-  store.subscribe(() => keepDrafts(storage, store.getState().drafts));
+  store.subscribe(() => keeper.keep(store.getState().drafts));
   // A page left open overnight asks again when the coach comes back to it.
   setupListeners(store.dispatch);
   return store;

@@ -2,7 +2,7 @@ import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { beforeEach, expect, it } from 'vitest';
-import { takenBack } from './drafts.ts';
+import { discarded, drafted, takenBack } from './drafts.ts';
 import { problemFrom } from './problem.ts';
 import { createStore } from '../app/store.ts';
 import { useDraft } from './useDraft.ts';
@@ -78,7 +78,18 @@ it('comes back from the bin as it was, unless something new was typed', () => {
   expect(store.getState().bin.thrown).toBeUndefined();
 });
 
+it('two tabs never write over each other’s drafts, and what an older program kept together is taken over', () => {
+  localStorage.setItem('myokinet.drafts.1', JSON.stringify({ form: { start: 1, text: 'from before' } }));
+  const [one, two] = [createStore(), createStore()];
+  expect(two.getState().drafts).toEqual({ form: { start: 1, text: 'from before' } });
+  one.dispatch(drafted({ key: 'session', value: 'typed in one' }));
+  two.dispatch(drafted({ key: 'check', value: 'typed in two' }));
+  one.dispatch(discarded('form'));
+  expect(createStore().getState().drafts).toEqual({ session: 'typed in one', check: 'typed in two' });
+});
+
 it('survives storage that holds nonsense', () => {
+  localStorage.setItem('myokinet.draft.form', '{nonsense');
   localStorage.setItem('myokinet.drafts.1', '{nonsense');
   expect(hold().result.current.exists).toBe(false);
 });

@@ -6,7 +6,10 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
  */
 export type Drafts = Readonly<Record<string, unknown>>;
 
-const STORAGE_KEY = 'myokinet.drafts.1';
+/** Each draft under a key of its own: two tabs never write over each other's. */
+const PREFIX = 'myokinet.draft.';
+/** Where an older program kept all of them together. */
+const TOGETHER = 'myokinet.drafts.1';
 
 const slice = createSlice({
   name: 'drafts',
@@ -54,22 +57,44 @@ const bin = createSlice({
 export const binReducer = bin.reducer;
 export const { binEmptied } = bin.actions;
 
-export function loadDrafts(storage: Storage): Drafts {
-  try {
-    return JSON.parse(storage.getItem(STORAGE_KEY) ?? '{}') as Drafts;
-  } catch {
-    return {};
-  }
+/** Drafts that outlive the page, each written only where it changed. */
+export function draftKeeper(storage: Storage) {
+  let kept: Drafts = {};
+  const write = (key: string, value: unknown) => {
+    try {
+      if (value === undefined) storage.removeItem(PREFIX + key);
+      else storage.setItem(PREFIX + key, JSON.stringify(value));
+    } catch {
+      // Storage refused or full: the draft lives on in memory until the page closes.
+    }
+  };
+  return {
+    load(): Drafts {
+      const together = parsed(storage.getItem(TOGETHER));
+      for (const [key, value] of Object.entries((together ?? {}) as Drafts)) write(key, value);
+      storage.removeItem(TOGETHER);
+      const keys = Array.from({ length: storage.length }, (_, i) => storage.key(i) ?? '').filter((key) => key.startsWith(PREFIX));
+      kept = Object.fromEntries(
+        keys.flatMap((key) => {
+          const value = parsed(storage.getItem(key));
+          return value === undefined ? [] : [[key.slice(PREFIX.length), value]];
+        }),
+      );
+      return kept;
+    },
+    keep(drafts: Drafts): void {
+      if (drafts === kept) return;
+      const before = kept;
+      kept = drafts;
+      for (const key of new Set([...Object.keys(before), ...Object.keys(drafts)])) if (before[key] !== drafts[key]) write(key, drafts[key]);
+    },
+  };
 }
 
-let kept: Drafts | undefined;
-
-export function keepDrafts(storage: Storage, drafts: Drafts): void {
-  if (drafts === kept) return;
-  kept = drafts;
+function parsed(text: string | null): unknown {
   try {
-    storage.setItem(STORAGE_KEY, JSON.stringify(drafts));
+    return text === null ? undefined : (JSON.parse(text) as unknown);
   } catch {
-    // Storage refused or full: the draft lives on in memory until the page closes.
+    return undefined;
   }
 }

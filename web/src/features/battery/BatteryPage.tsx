@@ -34,7 +34,7 @@ export function BatteryPage() {
   const { measures, closed, isLoading } = useScope(trainee, scope);
   const measuring = useMeasuringQuery();
   if (isLoading || desk.isLoading) return <Waiting />;
-  if (asked === null && !desk.exists) return <ChooseBattery trainee={trainee} />;
+  if (asked === null && !desk.exists) return <ChooseBattery trainee={trainee} notice={desk.notice} />;
   if (measures.length === 0)
     return (
       <div className="p-6">

@@ -13,7 +13,7 @@ import { newestOf, useChecksQuery, useScope } from '../checks/index.ts';
 const SOON_DAYS = 7;
 
 /** What a battery is to be about: what is due, the next gate, the ladder, every check, or checks picked by hand. */
-export function ChooseBattery({ trainee }: { readonly trainee: TraineeReply }) {
+export function ChooseBattery({ trainee, notice }: { readonly trainee: TraineeReply; readonly notice: string }) {
   const { measure, measures } = useLibrary();
   const [now] = useState(() => clock.now());
   const [picked, setPicked] = useState<readonly string[]>([]);
@@ -37,6 +37,11 @@ export function ChooseBattery({ trainee }: { readonly trainee: TraineeReply }) {
     ];
   return (
     <div className="mx-auto w-full max-w-3xl px-3 py-4 sm:px-6">
+      {notice && (
+        <p role="status" className="sheet mb-3 p-2">
+          {notice}
+        </p>
+      )}
       <h1>What is to be taken, {trainee.name}?</h1>
       <ProblemNote error={checks.error} retry={() => void checks.refetch()} />
       <ul className="mt-3 grid gap-2 sm:grid-cols-2">

@@ -1,11 +1,19 @@
+import type { CheckDraft } from '@myokinet/core/checking';
 import { dayInWords } from '@myokinet/core/quantities';
+import { useDispatch, useSelector } from 'react-redux';
 import { Link } from 'react-router';
+import { thrownAway } from '../../client/drafts.ts';
+import { newId } from '../../client/newId.ts';
+import type { ClientState } from '../../client/store.ts';
 import { useBatteryQuery, useDropBatteryMutation } from './endpoints.ts';
 
 /** A battery that was paused, here or on another device: go on with it, or give it up. */
 export function UnderWay({ traineeId, now }: { readonly traineeId: string; readonly now: Date }) {
   const { data } = useBatteryQuery(traineeId, { refetchOnMountOrArgChange: true });
   const [drop, { isLoading }] = useDropBatteryMutation();
+  const dispatch = useDispatch();
+  const key = `check:${traineeId}`;
+  const here = useSelector((state: ClientState) => state.drafts[key]) as CheckDraft | undefined;
   const battery = data?.battery;
   if (!battery) return null;
   const trials = battery.cells.filter((c) => c.text.trim() !== '').length;
@@ -24,8 +32,11 @@ export function UnderWay({ traineeId, now }: { readonly traineeId: string; reado
           className="btn btn-ghost btn-sm"
           disabled={isLoading}
           onClick={() => {
-            if (window.confirm(`Give up this battery and its ${trials} trials? They are not on the record yet.`))
+            if (window.confirm(`Give up this battery and its ${trials} trials? They are not on the record yet.`)) {
+              // What this device has of it goes too, to the bin; another's stays with it.
+              if (here) dispatch(thrownAway({ key, value: { ...here, id: newId(), synced: {} } }));
               void drop({ traineeId, batteryId: battery.id });
+            }
           }}
         >
           Give it up

@@ -1,11 +1,6 @@
-import type { BatteryPatchDto, BatteryReply, CheckDto, CheckReply, TrialCorrectionDto } from '@myokinet/core/contracts';
+import type { BatteryPatchDto, CheckDto, CheckReply, OpenBattery, TrialCorrectionDto } from '@myokinet/core/contracts';
 import { type About, api } from '../../client/api.ts';
 import { rests, stales } from '../../client/stale.ts';
-
-/** The battery that is being taken, if one is. */
-interface OpenBattery {
-  readonly battery: BatteryReply | null;
-}
 
 const endpoints = api.injectEndpoints({
   endpoints: (build) => ({

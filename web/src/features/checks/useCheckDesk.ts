@@ -27,7 +27,8 @@ const GULP = 400;
 const LOOK_AGAIN = 8000;
 
 const FINISHED = 'This battery was saved on another device. What it did not have yet is kept here, as a check of its own.';
-const ENDED_ELSEWHERE = 'This battery was saved or given up on another device.';
+const SAVED_ELSEWHERE = 'This battery was saved on another device.';
+const GIVEN_UP_ELSEWHERE = 'This battery was given up on another device. What this one has is kept here, as a battery of its own.';
 
 /** A battery under the coach's hands: on this device at once, on the server soon after, with undo. The scope is what it is about, where the page knows. */
 export function useCheckDesk(traineeId: string, scope?: string) {
@@ -60,8 +61,8 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   const typedIn = useRef<string | undefined>(undefined);
   const saved = useRef<string | undefined>(undefined);
 
-  const ended = (words: string) => {
-    const rest = after(value, { kind: 'ended elsewhere' });
+  const ended = (words: string, isSaved: boolean) => {
+    const rest = after(value, { kind: 'ended elsewhere', saved: isSaved });
     setHistory(NO_STEPS);
     if (isEmpty(rest)) draft.discard();
     else draft.change(rest);
@@ -69,7 +70,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
   };
 
   const sent = useEffectEvent((body: BatteryPatchDto) => draft.amend((now) => after(whole(now), { kind: 'sent', patch: body })));
-  const over = useEffectEvent(() => ended(FINISHED));
+  const over = useEffectEvent(() => ended(FINISHED, true));
   const send = useEffectEvent(async (body: BatteryPatchDto) => {
     const result = await patch({ traineeId, body });
     sentAt.current = Date.now();
@@ -96,7 +97,10 @@ export function useCheckDesk(traineeId: string, scope?: string) {
       if (open.id === saved.current) return;
       const heard = (now: CheckDraft) => after(now, { kind: 'heard', battery: open });
       if (JSON.stringify(heard(value)) !== JSON.stringify(value)) draft.update((now) => heard(whole(now)));
-    } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) ended(ENDED_ELSEWHERE);
+    } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) {
+      const isSaved = theirs.saved.includes(value.id);
+      ended(isSaved ? SAVED_ELSEWHERE : GIVEN_UP_ELSEWHERE, isSaved);
+    }
   });
   useEffect(() => take(battery.data, battery.startedTimeStamp ?? 0), [battery.data, battery.startedTimeStamp]);
 
