@@ -303,6 +303,7 @@ test('a group goes round: each with their own drills, one screen', async ({ page
   await page.goto(`${server.address}/floor/${runs.map((r) => r.id).join('+')}`);
   const heading = page.getByRole('heading', { level: 1 });
   await expect(heading).toHaveText(/^Anselm: Plank/);
+  await expect(page.locator('footer')).toContainText('Then: Bram: Neck loosening, left');
   await begin(page, { held: false });
   await beat(page);
   await page.keyboard.press('PageDown');

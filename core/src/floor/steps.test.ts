@@ -32,6 +32,25 @@ describe('the order of a session', () => {
     expect(places('flow')).toEqual(places('circuit'));
   });
 
+  it('warm-up before the rounds, cool-down after the last, wherever they stand in the plan; each round is announced once', () => {
+    const mixed = ran(
+      headOf([itemOf('forearm-stretch', { sets: 1 }), itemOf('plank'), itemOf('kneeling-plank'), itemOf('wrist-circles')], {
+        form: 'circuit',
+      }),
+      [],
+    );
+    const steps = stepsOf(mixed, library);
+    expect(steps.map((s) => `${s.drill.id} ${s.round}${s.side === 'whole' ? '' : s.side[0]}`)).toEqual([
+      ...['wrist-circles 1', 'wrist-circles 2', 'plank 1', 'kneeling-plank 1', 'plank 2', 'kneeling-plank 2'],
+      ...['forearm-stretch 1l', 'forearm-stretch 1r'],
+    ]);
+    const said = steps.slice(1).map((step, i) => transitionTo(steps[i], step, 'circuit').says[0]);
+    expect(said).toEqual([
+      ...['Next: Wrist circles, forearm still.', 'Round 1.', 'Next: Plank on the knees.', 'Round 2.', 'Next: Plank on the knees.'],
+      ...['Cool-down.', 'Other side: right.'],
+    ]);
+  });
+
   it('leaves out what is done, skipped, or begun with a drill that was swapped away', () => {
     const swap = event({
       kind: 'swap',

@@ -1,7 +1,7 @@
 import { sideLabel } from '../anatomy/index.ts';
-import { BREATH_SECONDS, type Drill, strainOf } from '../drills/index.ts';
+import { BREATH_SECONDS, type Drill, type Phase, strainOf } from '../drills/index.ts';
 import { exclusionByCaution, type Library } from '../library/index.ts';
-import { STATION_SECONDS } from '../planning/index.ts';
+import { FRAME_PHASES, STATION_SECONDS } from '../planning/index.ts';
 import { type CautionInForce, isStraining, type SymptomContext, symptomResponses } from '../safety/index.ts';
 import { responseInWords, cautionInWords } from '../words/index.ts';
 import type { SetPlace } from './events.ts';
@@ -12,10 +12,13 @@ export interface Step extends SetPlace {
   readonly item: ItemState;
   readonly drill: Drill;
   readonly rounds: number;
+  /** Warm-up comes before the rounds and cool-down after the last, each in sets, in whatever form the session is. */
+  readonly part: 'before' | 'rounds' | 'after';
 }
 
 /**
- * Every set of a run in order. Sets: drill after drill. Circuit and flow: round after round, one set of each drill. Left before right.
+ * Every set of a run in order. Sets: drill after drill. Circuit and flow: round after round, one set of each drill, between warm-up and
+ * cool-down. Left before right.
  *
  * @throws Refusal `drill-unknown`
  * @example stepsOf(run, library).map((s) => s.round) // sets: [1, 2, 1, 2]; circuit: [1, 1, 2, 2]
@@ -23,11 +26,20 @@ export interface Step extends SetPlace {
 export function stepsOf({ head, items }: RunState, library: Library): readonly Step[] {
   const all = items.flatMap((item): Step[] => {
     const drill = library.asPlanned(item.now);
+    // Where it was planned: a drill in its place comes when it would have come.
+    const part = partOf(library.asPlanned(item.planned).phase);
     return Array.from({ length: item.now.sets }, (_, i) =>
-      sidesOfDrill(drill).map((side) => ({ itemId: item.now.id, round: i + 1, side, item, drill, rounds: item.now.sets })),
+      sidesOfDrill(drill).map((side) => ({ itemId: item.now.id, round: i + 1, side, item, drill, rounds: item.now.sets, part })),
     ).flat();
   });
-  return head.form === 'sets' ? all : all.toSorted((a, b) => a.round - b.round);
+  if (head.form === 'sets') return all;
+  const of = (part: Step['part']) => all.filter((step) => step.part === part);
+  return [...of('before'), ...of('rounds').toSorted((a, b) => a.round - b.round), ...of('after')];
+}
+
+function partOf(phase: Phase): Step['part'] {
+  if (!FRAME_PHASES.includes(phase)) return 'rounds';
+  return phase === 'cool-down' ? 'after' : 'before';
 }
 
 /** What closes drills from outside the run. */
@@ -106,11 +118,16 @@ export function transitionTo(from: Step | undefined, to: Step, form: RunState['h
       kind: 'station',
       seconds: form === 'flow' ? BREATH_SECONDS : STATION_SECONDS,
       runsOn,
-      says: [...(from.round === to.round ? [] : [`Round ${to.round}.`]), `Next: ${stepName(to)}.`, ...moved],
+      says: [...roundSaid(from, to), `Next: ${stepName(to)}.`, ...moved],
     };
   if (from.itemId === to.itemId)
     return { kind: 'rest', seconds: from.item.now.restSeconds, runsOn, says: [`Rest, then set ${to.round} of ${to.rounds}.`] };
   return { kind: 'change', seconds: CHANGE_SECONDS, runsOn, says: [`Next: ${stepName(to)}.`, ...moved] };
+}
+
+function roundSaid(from: Step, to: Step): readonly string[] {
+  if (to.part === 'after') return from.part === 'after' ? [] : ['Cool-down.'];
+  return to.part === 'rounds' && (from.part !== 'rounds' || from.round !== to.round) ? [`Round ${to.round}.`] : [];
 }
 
 function stepName({ drill, side }: Step): string {

@@ -1,4 +1,4 @@
-import { whoseTurn } from '@myokinet/core/floor';
+import { type Step, whoseTurn } from '@myokinet/core/floor';
 import { useState, useRef } from 'react';
 import { After } from './After.tsx';
 import { tabMemory } from '../../client/onDevice.ts';
@@ -13,6 +13,11 @@ import { SymptomSheet } from './SymptomSheet.tsx';
 import { useHurting } from './useHurting.ts';
 import type { LastSet } from './useStage.ts';
 import { useWakeLock } from './useWakeLock.ts';
+
+function nameOf(step: Step | undefined): string {
+  if (!step) return '';
+  return step.side === 'whole' ? step.drill.name : `${step.drill.name}, ${step.side}`;
+}
 
 /** Where this tab was: whose turn, and which drill was picked by run. A reload comes back there. */
 interface Where {
@@ -58,6 +63,14 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
   const last = lastSets[runId];
   const setLast = (set: LastSet | undefined) =>
     setLastSets((now) => Object.fromEntries(Object.entries({ ...now, [runId]: set }).flatMap(([id, s]) => (s ? [[id, s]] : []))));
+  // In a group somebody else may be next.
+  const after =
+    people[
+      whoseTurn(
+        people.map((p, i) => (i === at ? p.open.length - 1 : p.open.length)),
+        at,
+      )
+    ];
   const logged = () => {
     setMinded(({ [runId]: _, ...others }) => others);
     // What was just done is not open any more.
@@ -101,6 +114,7 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
             {...{ clock, person, step, last, logged, setLast, underWayRef }}
             hurts={(moment) => begin(runId, moment)}
             hurting={hurting !== undefined}
+            then={after && after !== person ? `${firstName(after.name)}: ${nameOf(after.open[0])}` : undefined}
             minded={minded[runId]}
             others={people.filter((p) => p !== person)}
             pick={(itemId) => go({ ...where, picked: { ...where.picked, [runId]: itemId } })}

@@ -40,6 +40,8 @@ export interface StageProps {
   readonly hurts: (moment: 'before' | 'during') => void;
   /** It is being entered: keys are for that. */
   readonly hurting: boolean;
+  /** In a group, who comes after this set, and with what. */
+  readonly then: string | undefined;
   /** What to mind after something was felt. */
   readonly minded: string | undefined;
   readonly pick: (itemId: string) => void;
@@ -49,7 +51,22 @@ export interface StageProps {
 const ONE_WORDS = { reps: 'repetition', s: 'second', breaths: 'breath' } as const;
 
 /** One set: what, how, go. Everything else stays at the edge. */
-export function Stage({ clock, person, step, last, others, logged, setLast, underWayRef, hurts, hurting, minded, pick, end }: StageProps) {
+export function Stage({
+  clock,
+  person,
+  step,
+  last,
+  others,
+  logged,
+  setLast,
+  underWayRef,
+  hurts,
+  hurting,
+  then,
+  minded,
+  pick,
+  end,
+}: StageProps) {
   const lastSet = useLastSet(person, last, setLast);
   const stage = useStage({
     clock,
@@ -280,7 +297,7 @@ export function Stage({ clock, person, step, last, others, logged, setLast, unde
         </div>
       </div>
 
-      <StageFoot {...{ stage, tools, byFeel, open: lay, then: nextWords, unconfirmed }} />
+      <StageFoot {...{ stage, tools, byFeel, open: lay, then: then ?? nextWords, unconfirmed }} />
       <StageSheets {...{ open, shut, stage, tools, person, step, pick, end }} />
     </>
   );
