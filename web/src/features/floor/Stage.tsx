@@ -174,7 +174,7 @@ export function Stage({
         .says.join(' ')
         .replace(/^Next: /, '')
     : 'the end.';
-  const easierDrill = tools.neighbours().find((n) => !n.harder && !n.excluded);
+  const easierDrill = fault && tools.neighbours().find((n) => !n.harder && !n.excluded);
   const easier = [
     ...(drill.support ? [{ label: 'Lighter by 5 points', does: tools.lighter }] : []),
     ...(easierDrill ? [{ label: `Easier: ${easierDrill.drill.name}`, does: () => void tools.swap(easierDrill) }] : []),
