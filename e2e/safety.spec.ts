@@ -28,8 +28,14 @@ test.describe('by touch, on a phone', () => {
     await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
     const floor = page.url();
     await page.getByRole('button', { name: 'Start the set' }).tap();
-    // Three seconds lead in; then it counts.
-    await page.waitForTimeout(6500);
+    // Three seconds lead in; then it counts, and this tab remembers how far it is.
+    await expect
+      .poll(() =>
+        page.evaluate(() =>
+          Object.entries(sessionStorage).some(([key, value]) => /underWay/.test(key) && /"amount":[1-9]/.test(String(value))),
+        ),
+      )
+      .toBe(true);
     await page.getByRole('button', { name: /^Emergency/ }).tap();
     await expect(page.getByRole('heading', { name: 'Call emergency care now' })).toBeVisible();
     await expect(page.getByRole('link', { name: '112' })).toHaveAttribute('href', 'tel:112');

@@ -63,21 +63,14 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
   const last = lastSets[runId];
   const setLast = (set: LastSet | undefined) =>
     setLastSets((now) => Object.fromEntries(Object.entries({ ...now, [runId]: set }).flatMap(([id, s]) => (s ? [[id, s]] : []))));
-  // In a group somebody else may be next.
-  const after =
-    people[
-      whoseTurn(
-        people.map((p, i) => (i === at ? p.open.length - 1 : p.open.length)),
-        at,
-      )
-    ];
+  // What is in hand is not open any more once it is done; in a group somebody else may be next.
+  const next = whoseTurn(
+    people.map((p, i) => (i === at ? p.open.length - 1 : p.open.length)),
+    at,
+  );
+  const after = people[next];
   const logged = () => {
     setMinded(({ [runId]: _, ...others }) => others);
-    // What was just done is not open any more.
-    const next = whoseTurn(
-      people.map((p, i) => (i === at ? p.open.length - 1 : p.open.length)),
-      at,
-    );
     if (next >= 0) setAt(next);
   };
   const end = (ends: boolean) => {
@@ -103,7 +96,7 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
             key={runId}
             {...{ person, last, setLast }}
             hurts={() => begin(runId, 'after')}
-            hurting={hurting !== undefined}
+            hurting={whose !== undefined}
             back={() => end(false)}
             canGoBack={!run.closed && !run.givenUp && step !== undefined}
           />
@@ -113,7 +106,7 @@ export function Floor({ people }: { readonly people: readonly FloorPerson[] }) {
             key={`${runId}/${step.itemId}/${step.round}/${step.side}`}
             {...{ clock, person, step, last, logged, setLast, underWayRef }}
             hurts={(moment) => begin(runId, moment)}
-            hurting={hurting !== undefined}
+            hurting={whose !== undefined}
             then={after && after !== person ? `${firstName(after.name)}: ${nameOf(after.open[0])}` : undefined}
             minded={minded[runId]}
             others={people.filter((p) => p !== person)}

@@ -109,7 +109,7 @@ export function Stage({
     }
     // The clock stops at once, whatever is entered and however long it takes.
     stage.hold();
-    const begun = phase.kind === 'work' || phase.kind === 'feel' || person.run.items.some((i) => i.done.length > 0);
+    const begun = (atWork && phase.kind !== 'lead') || person.run.items.some((i) => i.done.length > 0);
     hurts(begun ? 'during' : 'before');
   };
   const see = (id: FaultId) => void stage.see(id);

@@ -7,8 +7,9 @@ import { Link } from 'react-router';
 import { ClockNote } from '../../client/ClockNote.tsx';
 import { clock } from '../../client/clock.ts';
 import { BeforeSession, type ReadyToStart } from '../screening/index.ts';
-import { floor, type FloorHome } from './floorSync.ts';
+import type { FloorHome } from './floorSync.ts';
 import type { FloorPack } from './keep.ts';
+import { startTaken } from './startRuns.ts';
 
 /** Before a session that was taken along begins: the form of the day, with or without the server. */
 export function StartTaken({ pack, begun }: { readonly pack: FloorPack; readonly begun: () => void }) {
@@ -20,7 +21,7 @@ export function StartTaken({ pack, begun }: { readonly pack: FloorPack; readonly
   const old = calendarDay(packedAt) !== calendarDay(clock.now());
   const start = async () => {
     setStarting(true);
-    await floor.beginTaken(home, pack);
+    await startTaken(home, pack, clock.now());
     begun();
   };
   return (

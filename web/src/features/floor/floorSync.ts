@@ -135,11 +135,10 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
       return pack?.taken ? pack : undefined;
     },
 
-    /** Begins what was taken along: with the newest that the server has, where it answers. */
+    /** Begins what was taken along, as it was taken. */
     async beginTaken(home: FloorHome, pack: FloorPack): Promise<void> {
       const { taken: _, ...own } = { ...pack, head: { ...pack.head, startedAt: nowInstant() } };
-      const fresh = await packFor(home.dispatch, own.trainee.id, own.head, own.schools);
-      await this.begin(home, fresh.pack ?? own);
+      await this.begin(home, own);
     },
 
     /** Begins a run, or joins one, with all it needs on this device. */

@@ -8,6 +8,7 @@ import type { Problem } from '../../client/problem.ts';
 import { libraryEndpoints } from '../library/index.ts';
 import { planEndpoints } from '../plan/index.ts';
 import { floor, type FloorHome } from './floorSync.ts';
+import type { FloorPack } from './keep.ts';
 import { packFor } from './packFor.ts';
 
 type Planned = PlanDto['sessions'][number];
@@ -76,6 +77,13 @@ export async function takeAlong(
     }),
   );
   return { taken: results.filter((r) => r.taken).map((r) => r.name), missing: results.filter((r) => !r.taken).map((r) => r.name) };
+}
+
+/** Begins a session that was taken along: as it is planned now, with the newest that the server has, where it answers. */
+export async function startTaken(home: FloorHome, pack: FloorPack, now: Date): Promise<void> {
+  const planned = await sessionToday(home, pack.trainee.id, now);
+  const begun = planned?.session.id === pack.id && (await startRuns(home, [planned], { now, onceMore: false })).path !== undefined;
+  if (!begun) await floor.beginTaken(home, pack);
 }
 
 /** Puts runs with all they need onto this device. */
