@@ -34,7 +34,13 @@ test('four weeks are planned beside the page, explained, moved by keys and by po
   await expect(says(page)).toContainText(/within \d+\.\d% of the best there can be/, SEARCH);
   await says(page).getByText('What shaped it').click();
   await expect(says(page).getByRole('table', { name: 'Work on each need, in doses a week' })).toBeVisible();
-  for (const week of [0, 1, 2, 3]) await expect(sessionsIn(page, week)).not.toHaveCount(0);
+  // On a machine that is busy the time may end before every week has its sessions: that is what searching longer is for.
+  const isEmpty = async (week: number) => (await sessionsIn(page, week).count()) === 0;
+  if ((await isEmpty(1)) || (await isEmpty(2)) || (await isEmpty(3))) {
+    await says(page).getByRole('button', { name: 'Search longer' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'Planning' })).toBeVisible();
+  }
+  for (const week of [0, 1, 2, 3]) await expect(sessionsIn(page, week)).not.toHaveCount(0, SEARCH);
 
   await test.step('a drill by keys: down, to the next session, out, and back', async () => {
     const drills = sessionsIn(page, 0).first().locator('button[aria-keyshortcuts]');

@@ -110,20 +110,6 @@ export const DOSE_LEAST = {
   fingers: { 'session seconds': 15 },
 } as const satisfies Readonly<Record<string, Partial<Record<LeastMeasure, number>>>>;
 
-/** The kinds whose least the planner seeks in a full week: what is built by sets of its own, warm-up and cool-down aside. */
-export const LEAST_SOUGHT = ['stability', 'strength', 'skill'] as const satisfies readonly DoseShortfall['kind'][];
-
-/** Sets, or tries of a skill, that are the least of a kind. */
-export function leastOf(kind: (typeof LEAST_SOUGHT)[number]): number {
-  return kind === 'skill' ? DOSE_LEAST.skill['week tries'] : DOSE_LEAST[kind]['week sets'];
-}
-
-/** What a dose of a drill counts for against that: its sets, or the tries in them; nothing where it is of another kind. */
-export function unitsOf(drill: Drill, dose: Pick<PlannedDose, 'sets' | 'max'>, kind: (typeof LEAST_SOUGHT)[number]): number {
-  if (drill.quality !== kind) return 0;
-  return kind === 'skill' && drill.dose.unit === 'reps' ? dose.sets * dose.max : dose.sets;
-}
-
 export type LeastMeasure = 'week days' | 'week sets' | 'week seconds' | 'week tries' | 'session seconds';
 
 /** A kind of work of which a week holds some, and less than changes anything. */
@@ -155,7 +141,7 @@ export function doseShortfalls(sessions: readonly PlannedSession[], library: Lib
       'week days': days.length,
       'week sets': all.reduce((sum, { item }) => sum + item.sets, 0),
       'week seconds': seconds(all),
-      'week tries': all.reduce((sum, { item, drill }) => sum + unitsOf(drill, item, 'skill'), 0),
+      'week tries': all.reduce((sum, { item, drill }) => sum + (drill.dose.unit === 'reps' ? item.sets * item.max : item.sets), 0),
       'session seconds': Math.min(...days.map(seconds)),
     };
     return (Object.entries(DOSE_LEAST[kind]) as [LeastMeasure, number][]).flatMap(([measure, least]) =>

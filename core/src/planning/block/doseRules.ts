@@ -1,20 +1,9 @@
 import type { Joint } from '../../anatomy/index.ts';
 import type { Drill } from '../../drills/index.ts';
-import {
-  countsByJoint,
-  DOSE_LIMITS,
-  type DoseKind,
-  doseKindsOf,
-  LEAST_SOUGHT,
-  leastOf,
-  mostOf,
-  setSeconds,
-  unitsOf,
-} from '../doseLimits.ts';
+import { countsByJoint, DOSE_LIMITS, type DoseKind, doseKindsOf, mostOf, setSeconds } from '../doseLimits.ts';
 import type { PlannedDose } from '../plan.ts';
 import { calendarDaysBetween } from '../spacing.ts';
 import type { Model, Placed } from './model.ts';
-import { MISSING } from './rules.ts';
 
 /** The most that a week and a session hold of each kind of work; what is pinned or kept stands even beyond it. */
 export function doseRules(model: Model): void {
@@ -30,31 +19,6 @@ export function doseRules(model: Model): void {
       days(model, of);
     }
   }
-}
-
-/** What is missing to the least of a kind costs, in full weeks that hold some of it. */
-export function leastRules(model: Model): void {
-  const { builder, task } = model;
-  task.weeks.forEach(({ light }, week) => {
-    if (light) return;
-    for (const kind of LEAST_SOUGHT) {
-      const here = model.inWeek(week).filter(({ option }) => option.drill.quality === kind);
-      const ofItems = (items: readonly PlannedDose[]) =>
-        items.reduce((sum, item) => sum + unitsOf(model.library.asPlanned(item), item, kind), 0);
-      const { terms, sure } = model.ofWeek(week, (o) => unitsOf(o.drill, { ...o.dose, sets: 1 }, kind), ofItems);
-      const least = leastOf(kind);
-      const missing = builder.variable({ worth: MISSING, stage: week });
-      if (ofItems(model.keptIn(week).flatMap((s) => s.items)) > 0) {
-        builder.row('least', [...terms, [missing, 1]], { least: least - sure });
-        continue;
-      }
-      if (here.length === 0) continue;
-      // Choices are whole, so that any of them makes this one.
-      const any = builder.variable({ upper: 1, stage: week });
-      for (const one of here) builder.row('least', [[any, 1], ...model.count([one], -1)], { least: 0 });
-      builder.row('least', [...terms, [any, -least], [missing, 1]], { least: -sure });
-    }
-  });
 }
 
 interface Concerned {

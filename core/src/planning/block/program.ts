@@ -1,4 +1,4 @@
-import { doseRules, leastRules } from './doseRules.ts';
+import { doseRules } from './doseRules.ts';
 import { loadRules } from './loadRules.ts';
 import { type BlockProgram, type Model, modelOf } from './model.ts';
 import { needRules } from './needRules.ts';
@@ -18,7 +18,6 @@ export function blockProgram(task: BlockTask): BlockProgram {
   weekRules(model);
   loadRules(model);
   doseRules(model);
-  leastRules(model);
   needRules(model);
   return { program: model.builder.build(), levels: model.levels, loaded: model.loaded };
 }

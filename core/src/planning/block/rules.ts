@@ -26,12 +26,6 @@ export const RETURNS = [
   { width: 6, slope: 0.2 },
 ] as const;
 
-/**
- * A week that holds some of a kind is better with the least that changes anything: worth so much for each set, or try, that is missing
- * (project default).
- */
-export const MISSING = -0.4;
-
 /** Small weights beside the needs, whose own lie between 0.25 and 8 (project defaults). */
 export const SMALL = { like: 0.3, dislike: -0.6, didWell: 0.1, equipment: -0.04, again: -0.15, unbalanced: -0.02 } as const;
 

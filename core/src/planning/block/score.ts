@@ -1,10 +1,9 @@
 import type { Need } from '../needs.ts';
 import { claimUnder } from '../composeSession.ts';
-import { LEAST_SOUGHT, leastOf, unitsOf } from '../doseLimits.ts';
 import { type PlannedDose, plannedHandLoad } from '../plan.ts';
 import { calendarDaysBetween } from '../spacing.ts';
 import type { CalendarDay } from '../../quantities/index.ts';
-import { BALANCE_START, DULL_AFTER, HELD, MISSING, PRACTICE, RETURNS, SMALL } from './rules.ts';
+import { BALANCE_START, DULL_AFTER, HELD, PRACTICE, RETURNS, SMALL } from './rules.ts';
 import type { BlockTask } from './task.ts';
 
 /** Work on one need in one week, in doses weighted by how strongly they train it, and what it is worth. */
@@ -66,7 +65,6 @@ export function scoreOf(task: BlockTask, sessions: readonly Scored[]): Score {
     for (const id of new Set(free.map((i) => i.drillId)))
       objective += SMALL.again * Math.max(0, free.filter((i) => i.drillId === id).length - DULL_AFTER);
     objective += SMALL.unbalanced * beyondBalance(task, week, items);
-    objective += MISSING * missing(task, week, items, [...inWeek.filter(({ day }) => kept.has(day)).flatMap((s) => s.items), ...free]);
   });
   return { objective, served };
 }
@@ -91,16 +89,6 @@ function returns(doses: number): number {
     left -= width;
   }
   return worth;
-}
-
-/** Sets and tries that a full week lacks of the least of what it holds. */
-function missing({ weeks, input }: BlockTask, week: number, items: readonly PlannedDose[], chosen: readonly PlannedDose[]): number {
-  if (weeks[week]?.light) return 0;
-  return LEAST_SOUGHT.reduce((sum, kind) => {
-    const units = (some: readonly PlannedDose[]) =>
-      some.reduce((total, item) => total + unitsOf(input.library.asPlanned(item), item, kind), 0);
-    return sum + (units(chosen) > 0 ? Math.max(0, leastOf(kind) - units(items)) : 0);
-  }, 0);
 }
 
 function beyondBalance(task: BlockTask, week: number, items: readonly PlannedDose[]): number {
