@@ -4,10 +4,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { BodySide } from '../anatomy/index.ts';
 import type { Demand } from '../ladders/index.ts';
-import type { Capacity } from '../measuring/index.ts';
+import { type Capacity, capacityFromTrials } from '../measuring/index.ts';
 import { addDays, type Amount } from '../quantities/index.ts';
 import { COMMON_PRACTICE } from '../reference/index.ts';
-import { byUrgency, headroom, limiterOf } from './index.ts';
+import { byUrgency, enoughFor, headroom, limiterOf } from './index.ts';
 
 const { measure: measureOf, measures: MEASURES } = BUILT_IN_LIBRARY;
 
@@ -240,5 +240,25 @@ describe('the moment of a check', () => {
         reason: 'pain',
       }).state;
     expect([skipped(at), skipped(addDays(now, -0.5)), skipped(addDays(now, -9))]).toEqual(['unknown', 'unknown', 'spare']);
+  });
+});
+
+describe('enough of a hold', () => {
+  const plank = measureOf('plank-hold');
+  const asked = demand('plank-hold', 30, { side: 'whole' });
+  const stateAt = (value: number) =>
+    headroom(capacityFromTrials(plank, [{ side: 'whole', value }], { takenAt: addDays(now, -1) }), asked, plank, now).state;
+
+  it('is the first second at which its demand is spare: with 8% within and 12% between about 1.3 × the demand', () => {
+    const enough = enoughFor(asked, plank)!;
+    expect(stateAt(enough)).toBe('spare');
+    expect(stateAt(enough - plank.limits.step)).toBe('on the mark');
+    expect(enough / 30).toBeGreaterThan(1.25);
+    expect(enough / 30).toBeLessThan(1.4);
+  });
+
+  it('is nothing where less is better, or no reading reaches it', () => {
+    expect(enoughFor(demand('plank-hold', 30, { side: 'whole', direction: 'at most' }), plank)).toBeUndefined();
+    expect(enoughFor(demand('plank-hold', plank.limits.max, { side: 'whole' }), plank)).toBeUndefined();
   });
 });

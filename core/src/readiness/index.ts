@@ -1,4 +1,5 @@
 export { overDemand, headroom, type Headroom, type HeadroomState } from './headroom.ts';
+export { enoughFor } from './enough.ts';
 export { byUrgency, limiterOf } from './limiter.ts';
 export { judgeGate, type Gate } from './gate.ts';
 export type { GateInput, Practice } from './gateInput.ts';

@@ -8,6 +8,7 @@ import { nowInstant } from '../../client/clock.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { EmergencyButton } from '../emergency/index.ts';
 import { type CheckDesk, ClosedChecks, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
+import { useReadinessQuery } from '../readiness/index.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { NoteField } from '../../kit/NoteField.tsx';
@@ -81,6 +82,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
   const index = measures.findIndex((m) => m.id === at);
   // From the review any check of the battery can be gone to.
   const measure = measures[index] ?? everyMeasure.find((m) => m.id === at);
+  const readiness = useReadinessQuery(trainee.id);
   const settled = measures.filter((m) => ['done', 'skipped'].includes(stateOf(m, desk.value))).length;
   const go = (to: number) => setAt(measures[to]?.id ?? REVIEW);
   const filled = Object.entries(desk.value.cells).filter(([, c]) => c.text.trim() !== '');
@@ -131,6 +133,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
           key={measure.id}
           {...{ measure, trainee, desk, now }}
           ownError={ownErrors[measure.id]}
+          demands={readiness.data?.headrooms.map((h) => h.demand) ?? []}
           changes={index > 0 && measures[index - 1]?.position !== measure.position}
           unit={measure.choices ? 'by eye' : UNITS[measure.unit].name}
           back={index > 0 ? () => go(index - 1) : undefined}

@@ -1,5 +1,6 @@
 import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import type { TraineeReply } from '@myokinet/core/contracts';
+import type { Demand } from '@myokinet/core/ladders';
 import { instant } from '@myokinet/core/quantities';
 import { newId } from '../../client/newId.ts';
 import { act, fireEvent, render, screen } from '@testing-library/react';
@@ -28,6 +29,8 @@ const next = vi.fn();
 const back = vi.fn();
 let latest: CheckDraft;
 
+const ASKED = [{ measureId: 'plank-hold', side: 'whole', value: 30, unit: 's', direction: 'at least' }] as unknown as readonly Demand[];
+
 /** The desk without a server: what the screen writes is what it shows. */
 function Bench({ measureId, start }: { readonly measureId: string; readonly start?: Partial<CheckDraft> }) {
   const [value, setValue] = useState<CheckDraft>({ ...blankCheck(newId, instant(new Date())), ...start });
@@ -42,7 +45,15 @@ function Bench({ measureId, start }: { readonly measureId: string; readonly star
       setValue((v) => ({ ...v, skips: (reason ? { [id]: reason } : {}) as CheckDraft['skips'] })),
   } as unknown as CheckDesk;
   const measure = measureOf(measureId);
-  return <TakeMeasure {...{ measure, trainee, desk, now, next, back }} ownError={undefined} changes={false} unit={measure.unit} />;
+  return (
+    <TakeMeasure
+      {...{ measure, trainee, desk, now, next, back }}
+      ownError={undefined}
+      changes={false}
+      unit={measure.unit}
+      demands={ASKED}
+    />
+  );
 }
 
 function show(measureId: string, start: Partial<CheckDraft> = {}) {
@@ -138,6 +149,13 @@ describe('a range, typed', () => {
     press('PageDown');
     expect(next).toHaveBeenCalledOnce();
     expect(texts()).toEqual({});
+  });
+});
+
+describe('a hold that a gate asks', () => {
+  it('says before it starts from which second on it is enough', () => {
+    show('plank-hold');
+    expect(screen.getByText(/^The next gate asks 30 s: from \d\d s on it is enough/)).toBeDefined();
   });
 });
 

@@ -1,8 +1,10 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
 import type { Measure, OwnError } from '@myokinet/core/measuring';
-import type { Instant } from '@myokinet/core/quantities';
+import { formatAmount, type Instant } from '@myokinet/core/quantities';
 import { templateFor } from '@myokinet/core/landmarks';
 import { instrumentFor } from '@myokinet/core/instruments';
+import type { Demand } from '@myokinet/core/ladders';
+import { enoughFor } from '@myokinet/core/readiness';
 import { Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { firstEmpty, readCell, stepsOf, type TrialStep } from '@myokinet/core/checking';
 import { type CheckDesk, ProtocolLines, whatCounts } from '../checks/index.ts';
@@ -20,6 +22,8 @@ export interface TakeMeasureProps {
   readonly desk: CheckDesk;
   readonly now: Instant;
   readonly ownError: OwnError | undefined;
+  /** What the next gate asks. */
+  readonly demands: readonly Demand[];
   /** Whether the trainee changes position for it. */
   readonly changes: boolean;
   readonly unit: string;
@@ -32,7 +36,7 @@ const FIRST: TrialStep = { key: '', side: 'whole', ordinal: 0 };
 type Aid = 'instrument' | 'picture' | 'skip';
 
 /** One check of the battery: how it is taken, its trials, and a large entry for the one in hand. */
-export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, unit, back, next }: TakeMeasureProps) {
+export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, changes, unit, back, next }: TakeMeasureProps) {
   const steps = stepsOf(measure);
   const [current, setCurrent] = useState(() => firstEmpty(measure, desk.value));
   const [aid, setAid] = useState<Aid | undefined>(desk.value.skips[measure.id] ? 'skip' : undefined);
@@ -43,6 +47,8 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
   const { problem } = readCell(measure, text);
   const read = instrumentFor(measure);
   const timed = read?.kind === 'timer';
+  const asked = demands.find((d) => d.measureId === measure.id && d.side === step.side);
+  const enough = timed && asked ? enoughFor(asked, measure, ownError) : undefined;
   /** Left out: nothing is entered or started until that is taken back. */
   const skipped = desk.value.skips[measure.id];
 
@@ -178,6 +184,15 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, changes, un
                     <span className="aside">{unit}</span>
                   </span>
                 </label>
+                {enough !== undefined && asked && (
+                  <p role="status" className="text-sm">
+                    {watch.running && watch.seconds >= enough ? (
+                      <span className="state-mark font-semibold">Enough for the next gate: it may end here.</span>
+                    ) : (
+                      `The next gate asks ${formatAmount(asked.value, asked.unit)}: from ${enough} s on it is enough, with the error. End it there, or at the first fault.`
+                    )}
+                  </p>
+                )}
                 {problem && (
                   <p role="alert" className="text-sm text-error">
                     {problem}
