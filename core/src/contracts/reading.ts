@@ -1,5 +1,6 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
+import { CURVE_POINTS, TRACE_QUANTITIES, type TraceQuantity } from '../traces/index.ts';
 import { IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { Part, Parts } from './parts.ts';
@@ -15,6 +16,8 @@ export class PointDto {
   @Max(LIMITS.picturePixels) @Min(-LIMITS.picturePixels) @IsNumber() x!: number;
   @Max(LIMITS.picturePixels) @Min(-LIMITS.picturePixels) @IsNumber() y!: number;
   @IsIn(PLACED_BY) placedBy!: PlacedBy;
+  /** How far it may lie off, in pixels of the picture: told by the zoom at which it was placed. */
+  @Max(LIMITS.picturePixels) @Min(0) @IsNumber() @IsOptional() error?: number;
 }
 
 /** The coach overruled the count at one moment of a trace, seconds from its start. */
@@ -28,6 +31,22 @@ export class TraceSummaryDto {
   @Max(LIMITS.traceSeconds) @Min(0) @IsNumber() seconds!: number;
   @Max(1000) @Min(1) @IsNumber() rate!: number;
   @Max(1000) @Min(0) @IsInt() counted!: number;
+  @IsIn(TRACE_QUANTITIES) @IsOptional() quantity?: TraceQuantity;
+  /** Of the counted, those that were clean, and in what the next one fell off. */
+  @Max(1000) @Min(0) @IsInt() @IsOptional() clean?: number;
+  @IsIn(['range', 'tempo']) @IsOptional() fellOff?: 'range' | 'tempo';
+  /** Means of the clean ones: range in the trace's unit, seconds there and back, the shorter way ÷ the longer. */
+  @Max(3000) @Min(0) @IsNumber() @IsOptional() range?: number;
+  @Max(LIMITS.traceSeconds) @Min(0) @IsNumber() @IsOptional() tempo?: number;
+  @Max(1) @Min(0) @IsNumber() @IsOptional() evenness?: number;
+  /** The smoothed trace, evenly picked. */
+  @Max(3000, { each: true })
+  @Min(-3000, { each: true })
+  @IsNumber({}, { each: true })
+  @ArrayMaxSize(CURVE_POINTS)
+  @IsArray()
+  @IsOptional()
+  curve?: number[];
 
   @Parts(() => CountCorrectionDto)
   @ArrayMaxSize(100)
@@ -43,6 +62,11 @@ export class ReadingDto {
   @IsBoolean() simulated!: boolean;
   /** In the measure's unit, where the reading knows it. */
   @Max(90) @Min(0) @IsNumber() @IsOptional() standardError?: number | null;
+  /** What it was read off, as a fingerprint: the same for the same picture, frame or trace. */
+  @Matches(/^[0-9a-f]{16,64}$/, { message: 'The fingerprint of what was read must be 16 to 64 hexadecimal digits.' })
+  @IsOptional()
+  source?: string | null;
+
   /** The picture on record, where it was kept. */
   @IsUUID('7') @IsOptional() pictureId?: string | null;
 

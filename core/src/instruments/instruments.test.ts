@@ -10,6 +10,11 @@ import {
   SCENARIOS,
   type Script,
   standInReading,
+  steadyPeak,
+  steadyReading,
+  tiltFeels,
+  turnIn,
+  turnPlane,
   type Stream,
   traceFigure,
   turnedSince,
@@ -104,26 +109,157 @@ describe('a phone as an inclinometer', () => {
     expect(turnedSince(upFrom(12, 3), upFrom(12.001, 3))).toBeCloseTo(0.001, 6));
 });
 
+describe('a direction', () => {
+  const zero = upFrom(0, 0);
+  const plane = turnPlane(zero, upFrom(20, 0))!;
+
+  it('is told by a small turn, after which the other way is negative', () => {
+    for (let degrees = -150; degrees <= 150; degrees += 10) expect(turnIn(plane, upFrom(degrees, 0)).angle).toBeCloseTo(degrees, 6);
+    expect(turnIn(turnPlane(zero, upFrom(-20, 0))!, upFrom(-65, 0)).angle).toBeCloseTo(65, 6);
+    expect(turnPlane(zero, upFrom(5, 0))).toBeUndefined();
+    expect(turnPlane(zero, upFrom(178, 0))).toBeUndefined();
+  });
+
+  it('goes on beyond straight up: 190° is not 170°, whichever edge the phone lies along (seeded)', () => {
+    const random = seedrandom('tilt');
+    for (let n = 0; n < 200; n++) {
+      const [beta, gamma] = [random() * 360 - 180, random() * 160 - 80];
+      const start = upFrom(beta, gamma);
+      // Any turn about any level axis through the device, by Rodrigues' formula.
+      const any = upFrom(random() * 360 - 180, random() * 160 - 80);
+      const further = turnPlane(start, any);
+      if (!further) continue;
+      const [kx, ky, kz] = further.axis;
+      const turned = (degrees: number) => {
+        const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+        const [x, y, z] = start;
+        return [x * c + (ky * z - kz * y) * s, y * c + (kz * x - kx * z) * s, z * c + (kx * y - ky * x) * s] as const;
+      };
+      let seen = 0;
+      for (let degrees = 0; degrees <= 200; degrees += 10) seen = turnIn(further, turned(degrees), seen).angle;
+      expect(seen).toBeCloseTo(200, 6);
+      let back = 0;
+      for (let degrees = 0; degrees >= -30; degrees -= 10) back = turnIn(further, turned(degrees), back).angle;
+      expect(back).toBeCloseTo(-30, 6);
+    }
+  });
+
+  it('knows how far it leans out of its plane', () => expect(turnIn(plane, upFrom(0, 25)).outOfPlane).toBeCloseTo(25, 6));
+
+  it('about the vertical is not felt, and such a check is not offered', () => {
+    const felt = (id: string) => tiltFeels(measureOf(id));
+    expect(['shoulder-flexion', 'wrist-extension', 'pronation', 'shoulder-external-rotation', 'elbow-extension'].map(felt)).toEqual(
+      new Array(5).fill(true),
+    );
+    expect(
+      ['horizontal-adduction', 'neck-rotation', 'radial-deviation', 'ulnar-deviation', 'pike-hip-angle', 'elbow-crease'].map(felt),
+    ).toEqual(new Array(6).fill(false));
+  });
+});
+
+describe('a still moment', () => {
+  const range = { unit: 'deg', min: -360, max: 360 } as const;
+  const asked = { range, zeroed: true, directed: true };
+  const stream = (value: (t: number) => number, seconds = 3): Stream => {
+    const times = Array.from({ length: seconds * RATE }, (_, i) => i / RATE);
+    return { times, values: times.map(value) };
+  };
+  const why = (s: Stream, more: object = {}, kind: 'angle' | 'load' = 'angle') => {
+    const reading = steadyReading(s, kind, { ...asked, ...more });
+    return 'unsteady' in reading ? reading.unsteady.why : reading.taken;
+  };
+
+  it('gives its mean, with its scatter for an error', () =>
+    expect(why(stream((t) => 160 + Math.sin(2 * Math.PI * 4 * t)))).toMatchObject({
+      value: expect.closeTo(160, 0) as number,
+      unrest: expect.closeTo(0.7, 1) as number,
+    }));
+
+  it.each<[string, Stream, object, string]>([
+    ['never set to zero', stream(() => 90), { zeroed: false }, 'not set to zero'],
+    ['never told which way', stream(() => 90), { directed: false }, 'direction unknown'],
+    ['just begun', { times: [0, 0.02], values: [90, 90] }, {}, 'too short'],
+    ['still rising', stream((t) => 30 * t), {}, 'drifting'],
+    ['drifting 4° a second', stream((t) => 90 + 10 * t), {}, 'drifting'],
+    ['trembling', stream((t) => 90 + 5 * Math.sin(2 * Math.PI * 6 * t)), {}, 'moving'],
+    ['at its stop', stream(() => 360), {}, 'over range'],
+    ['leaning out of the plane', stream(() => 90), { outOfPlane: 31 }, 'out of plane'],
+  ])('%s there is none', (_, s, more, expected) => expect(why(s, more)).toBe(expected));
+
+  it('a load needs two quiet seconds, and a squeeze starts at nothing', () => {
+    const kg = { range: { unit: 'kg', min: -20, max: 250 } } as const;
+    expect(
+      why(
+        stream(() => 30, 4),
+        kg,
+        'load',
+      ),
+    ).toMatchObject({ value: 30 });
+    expect(
+      why(
+        stream((t) => 30 + 3 * t, 4),
+        kg,
+        'load',
+      ),
+    ).toBe('drifting');
+    const squeeze = (rest: number) =>
+      steadyPeak(
+        stream((t) => (t < 0.5 ? rest : 40)),
+        { ...kg, zeroed: true },
+      );
+    expect(squeeze(0)).toMatchObject({ taken: { value: 40 } });
+    expect(squeeze(4)).toEqual({ unsteady: { why: 'does not start at zero', by: 4, limit: 1.5 } });
+  });
+});
+
 describe('a trace as the figure of a check', () => {
   const act = (script: Script, seconds: number) => readTrace(asSamples(play(script, seconds)));
 
   it('is a count, and the coach has the last word', () => {
     const reading = act({ movement: 'repetitions', target: 50, scenario: 'clean' }, 0.5 + 5 * 3 + 0.4);
     const counted = MEASURES.find((m) => instrumentFor(m)?.kind === 'inclinometer' && m.unit === 'reps')!;
-    expect(traceFigure(counted, reading, [])?.value).toBe(5);
-    expect(traceFigure(counted, reading, [{ what: 'leave out', at: reading.repetitions[0]!.turn }])?.value).toBe(4);
+    expect(traceFigure(counted, reading, {})?.value).toBe(5);
+    expect(traceFigure(counted, reading, { corrections: [{ what: 'leave out', at: reading.repetitions[0]!.turn }] })?.value).toBe(4);
   });
 
   it('is a swing, a position or the length of a hold', () => {
     const swing = act({ movement: 'swing', target: 20, scenario: 'clean' }, 8);
-    expect(traceFigure(measureOf('release-swing'), swing, [])?.words).toMatch(/^swing from end to end, 1\d°/);
+    expect(traceFigure(measureOf('release-swing'), swing, {})?.said).toMatch(/^1\d°/);
     const held = act({ movement: 'rise and hold', target: 160, scenario: 'clean' }, 7);
-    expect(traceFigure(measureOf('shoulder-flexion'), held, [])?.value).toBeCloseTo(160, -0.5);
-    const seconds = traceFigure(measureOf('plank-hold'), held, [])!.value;
+    expect(traceFigure(measureOf('shoulder-flexion'), held, {})?.value).toBeCloseTo(160, -0.5);
+    expect(traceFigure(measureOf('shoulder-flexion'), held, { zero: 10 })?.value).toBeCloseTo(150, -0.5);
+    const seconds = traceFigure(measureOf('plank-hold'), held, {})!.value;
     expect(seconds).toBeGreaterThan(4.9);
     expect(seconds).toBeLessThan(6.6);
   });
 
-  it('is nothing for a squeeze', () =>
-    expect(traceFigure(measureOf('grip'), act({ movement: 'swing', target: 20, scenario: 'clean' }, 4), [])).toBeUndefined());
+  it('is nothing for a squeeze, unless it is of a load', () => {
+    const squeeze = asSamples(play({ movement: 'squeeze', target: 40, scenario: 'clean' }, 4));
+    expect(traceFigure(measureOf('grip'), readTrace(squeeze), {})).toBeUndefined();
+    expect(traceFigure(measureOf('grip'), readTrace(squeeze, { quantity: 'load' }), {})!.value).toBeCloseTo(40, -0.3);
+  });
+
+  it('is no angle and no hold out of accelerations', () => {
+    const shaken = readTrace(asSamples(play({ movement: 'repetitions', target: 40, scenario: 'clean' }, 14)), { quantity: 'acceleration' });
+    for (const id of ['shoulder-flexion', 'release-swing', 'plank-hold', 'grip'])
+      expect(traceFigure(measureOf(id), shaken, {})).toBeUndefined();
+    const counted = MEASURES.find((m) => m.device === 'repetitions')!;
+    expect(traceFigure(counted, shaken, {})!.value).toBe(4);
+  });
+
+  it('of a swing that lost its sides is asked for: 12° up from zero each time may be 24° from end to end', () => {
+    const swinging = (t: number) => 12 * Math.exp(-t / 30) * Math.sin((2 * Math.PI * t) / 2);
+    const of = (value: (t: number) => number) => {
+      const times = Array.from({ length: 10 * RATE }, (_, i) => i / RATE);
+      return readTrace({ times, angles: times.map(value) });
+    };
+    const whole = of(swinging);
+    expect(whole.swing.folded).toBeUndefined();
+    expect(traceFigure(measureOf('release-swing'), whole, {})!.value).toBeCloseTo(23, -0.5);
+    const folded = of((t) => Math.abs(swinging(t)));
+    expect(folded.swing.folded).toBe(true);
+    expect(traceFigure(measureOf('release-swing'), folded, {})).toBeUndefined();
+    expect(traceFigure(measureOf('release-swing'), folded, { sides: 'two' })!.value).toBeGreaterThan(20);
+    expect(traceFigure(measureOf('release-swing'), folded, { sides: 'one' })!.value).toBeLessThan(13);
+  });
 });

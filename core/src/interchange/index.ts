@@ -1,4 +1,19 @@
 export { readEntries, readLibraryFile, writeLibraryFile, type ReadLibrary } from './libraryFile.ts';
 export { readDrillsCsv, writeDrillsCsv } from './drillsCsv.ts';
 export { librarySchema } from './librarySchema.ts';
-export { readTraceCsv, TRACE_FILE_BYTES, writeTraceCsv } from './traceCsv.ts';
+export {
+  guessTraceChoice,
+  openTraceTable,
+  TIME_UNITS,
+  TRACE_FILE_BYTES,
+  traceFrom,
+  unitTold,
+  VALUE_UNITS,
+  writeTraceCsv,
+  type ChosenTrace,
+  type TimeUnit,
+  type TraceChoice,
+  type TraceColumn,
+  type TraceTable,
+  type ValueUnit,
+} from './traceTable.ts';

@@ -19,5 +19,5 @@ export {
   type PlacedPoint,
   type TemplateLandmark,
 } from './templates.ts';
-export { LEAST_SCORE, suggestPoints, type Keypoint } from './suggestPoints.ts';
+export { LEAST_SCORE, facingOf, isSuggested, suggestPoints, type SuggestedPoint, type Keypoint } from './suggestPoints.ts';
 export { alignPictures, type PictureAlignment } from './alignPictures.ts';

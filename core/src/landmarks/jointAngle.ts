@@ -4,6 +4,8 @@ import { Refusal } from '../errors.ts';
 export interface PicturePoint {
   readonly x: number;
   readonly y: number;
+  /** Standard deviation of where it was put, pixels; the one of {@link AngleOptions} where it is not known. */
+  readonly error?: number;
 }
 
 /** The three landmarks of an angle: it lies at `vertex`, between `first` and `second`. */
@@ -55,9 +57,9 @@ const DEGREES = 180 / Math.PI;
  * The angle at a landmark between two others, or of a segment against the vertical, with its
  * uncertainty.
  *
- * With every coordinate off by σ, the direction of each arm turns by its end's error across it over
- * its length, and both arms share the vertex: σ_θ² = 2σ²·(1/|a|² + 1/|c|² − cos θ/(|a||c|)) rad²
- * (first-order propagation, derived here and checked by simulation). A camera that rolls turns both
+ * With the coordinates of each point off by its own σ, the direction of each arm turns by its end's error across it over its length,
+ * and both arms share the vertex: σ_θ² = σ_a²/|a|² + σ_c²/|c|² + σ_v²·(1/|a|² + 1/|c|² − 2·cos θ/(|a||c|)) rad² (first-order
+ * propagation, derived here and checked by simulation; with one σ for all it is 2σ²·(1/|a|² + 1/|c|² − cos θ/(|a||c|))). A camera that rolls turns both
  * arms alike and leaves the angle between them; a single segment needs a plumb or floor line, whose
  * own error σ_r² = 2σ²/L² adds; without one an unknown roll of 2° does (project default).
  *
@@ -78,7 +80,9 @@ function betweenArms({ first, vertex, second }: AnglePoints, { picking = PICTURE
   const c = arm(vertex, second);
   // The picture’s y points down: the sign is turned to what the eye sees.
   const theta = Math.atan2(a.y * c.x - a.x * c.y, a.x * c.x + a.y * c.y);
-  const variance = 2 * picking ** 2 * (1 / a.length ** 2 + 1 / c.length ** 2 - Math.cos(theta) / (a.length * c.length));
+  const of = (point: PicturePoint) => (point.error ?? picking) ** 2;
+  const both = 1 / a.length ** 2 + 1 / c.length ** 2 - (2 * Math.cos(theta)) / (a.length * c.length);
+  const variance = of(first) / a.length ** 2 + of(second) / c.length ** 2 + of(vertex) * both;
   return {
     angle: wrapped(theta * DEGREES),
     standardError: Math.sqrt(variance) * DEGREES,
@@ -90,7 +94,8 @@ function betweenArms({ first, vertex, second }: AnglePoints, { picking = PICTURE
 function againstVertical({ from, to }: SegmentPoints, { picking = PICTURE_DEFAULTS.picking, reference }: AngleOptions): PictureAngle {
   const a = arm(from, to);
   const seen = Math.atan2(a.x, -a.y) * DEGREES;
-  const own = (2 * picking ** 2) / a.length ** 2;
+  const placed = (...points: readonly PicturePoint[]) => points.reduce((sum, p) => sum + (p.error ?? picking) ** 2, 0);
+  const own = placed(from, to) / a.length ** 2;
   if (!reference)
     return {
       angle: wrapped(seen),
@@ -106,7 +111,7 @@ function againstVertical({ from, to }: SegmentPoints, { picking = PICTURE_DEFAUL
   const line = arm(reference.a, reference.b);
   return {
     angle: wrapped(seen - rollOf(reference)),
-    standardError: Math.sqrt(own + (2 * picking ** 2) / line.length ** 2) * DEGREES,
+    standardError: Math.sqrt(own + placed(reference.a, reference.b) / line.length ** 2) * DEGREES,
     warnings: shortness([a.length]),
   };
 }

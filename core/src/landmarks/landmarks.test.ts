@@ -11,6 +11,8 @@ import {
   type PictureAlignment,
   readPicture,
   rollOf,
+  facingOf,
+  isSuggested,
   suggestPoints,
   templateFor,
 } from './index.ts';
@@ -56,6 +58,28 @@ describe('an angle between three landmarks', () => {
       expect(told / sd).toBeGreaterThan(0.96);
       expect(told / sd).toBeLessThan(1.04);
     }
+  });
+
+  it('has that of points placed with unlike care too (seeded)', () => {
+    const random = seedrandom('unlike');
+    const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const points = {
+      first: { ...towards(10, 140), error: 6 },
+      vertex: { ...at(0, 0), error: 2 },
+      second: { ...towards(75, 90), error: 0.5 },
+    };
+    const shaken = (p: { x: number; y: number; error: number }) => at(p.x + p.error * normal(), p.y + p.error * normal());
+    const seen = Array.from(
+      { length: 20_000 },
+      () => jointAngle({ first: shaken(points.first), vertex: shaken(points.vertex), second: shaken(points.second) }).angle,
+    );
+    const mean = seen.reduce((s, v) => s + v, 0) / seen.length;
+    const sd = Math.sqrt(seen.reduce((s, v) => s + (v - mean) ** 2, 0) / (seen.length - 1));
+    expect(jointAngle(points).standardError / sd).toBeCloseTo(1, 1);
+    const segment = { from: { ...at(0, 100), error: 4 }, to: { ...at(0, 0), error: 1 } };
+    const plumb = { kind: 'plumb', a: { ...at(50, 200), error: 1 }, b: { ...at(50, 0), error: 1 } } as const;
+    // √((4² + 1²)/100² + (1² + 1²)/200²) rad
+    expect(jointAngle(segment, { reference: plumb }).standardError).toBeCloseTo((Math.sqrt(17e-4 + 0.5e-4) * 180) / Math.PI, 6);
   });
 
   it('is worked by hand for a right angle of 100 px arms and 3 px: √(2·9·2/10⁴) rad = 3.4°', () =>
@@ -295,6 +319,35 @@ describe('suggested points', () => {
     expect(suggestPoints(flexion, seen(0.2), 'left')).toEqual([]);
     expect(suggestPoints(templateFor({ picture: 'wrist-flexion' })!, seen(0.9), 'left').map((p) => p.id)).toEqual(['elbow']);
   });
+});
+
+describe('which way a trainee faces', () => {
+  const flexion = templateFor({ picture: 'shoulder-flexion' })!;
+  const at = (name: Keypoint['name'], x: number, y: number, score = 0.8): Keypoint => ({ name, x, y, score });
+  const body = [at('left hip', 400, 700), at('left ankle', 400, 1200)];
+
+  it('is told by the nose against the ears, and nothing where they do not tell', () => {
+    expect(facingOf(flexion, [...body, at('nose', 430, 200), at('left ear', 390, 205)])).toBe('right');
+    expect(facingOf(flexion, [...body, at('nose', 340, 200), at('left ear', 390, 205)])).toBe('left');
+    expect(facingOf(flexion, [...body, at('nose', 391, 200), at('left ear', 390, 205)])).toBeUndefined();
+    expect(facingOf(flexion, [...body, at('nose', 430, 200, 0.4), at('left ear', 390, 205)])).toBeUndefined();
+    expect(
+      facingOf(templateFor({ picture: 'wrist-extension' })!, [...body, at('nose', 430, 200), at('left ear', 390, 205)]),
+    ).toBeUndefined();
+  });
+
+  it('or by where the head lies against the hips', () => {
+    const lying = templateFor({ picture: 'shoulder-external-rotation' })!;
+    expect(facingOf(lying, [at('left ear', 900, 500), at('left hip', 300, 500)])).toBe('right');
+    expect(facingOf(lying, [at('left ear', 100, 500), at('left hip', 700, 500)])).toBe('left');
+  });
+
+  it('and suggestions are for what is seen by its side', () =>
+    expect(
+      ['shoulder-flexion', 'arm-lean', 'pike-hip-angle', 'wrist-extension', 'elbow-crease', 'shoulder-external-rotation'].map((p) =>
+        isSuggested(templateFor({ picture: p })!),
+      ),
+    ).toEqual([true, true, true, false, false, false]));
 });
 
 it('a hidden point of the trunk is taken from the other side, that of an arm never', () => {

@@ -207,3 +207,19 @@ it('reads below zero where the check does: an elbow that does not straighten, ha
   const level = { ...elbow, side: 'right' as const, value: -7 as typeof elbow.value };
   expect(sideDifference(elbow, level)).toMatchObject({ alike: true, weakerPercent: 100 });
 });
+
+describe('the same picture read twice', () => {
+  const flexion = measureOf('shoulder-flexion');
+  const read = (value: number, source?: string) => ({ side: 'left' as const, value, standardError: 2, ...(source ? { source } : {}) });
+  const of = (...trials: ReturnType<typeof read>[]) => capacityFromTrials(flexion, trials, { takenAt });
+
+  it('is one trial: its mean, and no narrower band', () => {
+    const once = of(read(160, 'a'));
+    const thrice = of(read(159, 'a'), read(160, 'a'), read(161, 'a'));
+    expect(thrice).toMatchObject({ value: 160, trials: 1, band: once.band });
+    expect(of(read(159), read(160), read(161)).band).toBeLessThan(once.band);
+  });
+
+  it('does not crowd out another: two of one and one of another are two', () =>
+    expect(of(read(150, 'a'), read(170, 'a'), read(180, 'b'))).toMatchObject({ value: 170, trials: 2 }));
+});

@@ -16,6 +16,8 @@ export interface Trial {
   /** Standard error of this reading itself, where it is known: landmarks picked on a picture. */
   readonly standardError?: number;
   readonly provisional?: Provisional;
+  /** What it was read off: the same picture or the same moment read twice is one trial. */
+  readonly source?: string;
 }
 
 /** Whose errors a band rests on, and whether the readings brought one of their own; a level has none. */
@@ -72,7 +74,7 @@ export function bandOfReading(standardError: number): number {
  * The value is the mean of the trials, or the best of them where the check counts so. The band is t₀.₉₅,ν·SE, with both errors of
  * {@link occasionError}; the best of several runs high, so that what it is expected to run high by is added to the band. Of an error
  * that is a share of the figure, the band reaches down to the truth that would just have shown so much: x − x/(1 + t·SE).
- * What the readings know about their own error comes on top in quadrature, and can only widen a band. A band is never finer than the
+ * Readings of one source (the same picture twice) are one trial. What the readings know about their own error comes on top in quadrature, and can only widen a band. A band is never finer than the
  * instrument's step.
  *
  * @param measure the check that was taken
@@ -95,17 +97,34 @@ export function capacityFromTrials(measure: Measure, trials: readonly Trial[], o
       throw new Refusal('trial-out-of-limits', `${measure.name}: ${value} is no trial from ${min} to ${max}.`);
   }
   const combine = options.combine ?? measure.combine;
-  const value = combine === 'mean' ? mean(values) : bestOf(measure, values);
+  const independent = independentTrials(trials);
+  const shown = independent.map((t) => t.value);
+  const value = combine === 'mean' ? mean(shown) : bestOf(measure, shown);
   const provisional = trials.find((t) => t.provisional)?.provisional;
   return {
     measureId: measure.id,
     side: first.side,
     value: value as Amount,
-    ...errorOf(measure, trials, { value, combine, own: options.ownError }),
-    trials: values.length,
+    ...errorOf(measure, independent, { value, combine, own: options.ownError }),
+    trials: independent.length,
     takenAt: options.takenAt,
     ...(provisional ? { provisional } : {}),
   };
+}
+
+/**
+ * The trials that tell something of their own: readings of one source are one trial, their mean, with the largest of their own errors,
+ * which reading twice does not make smaller.
+ */
+export function independentTrials(trials: readonly Trial[]): readonly Trial[] {
+  return trials.flatMap((trial, i) => {
+    const { source } = trial;
+    if (source === undefined) return [trial];
+    const same = trials.filter((t) => t.source === source);
+    if (same.length === 1) return [trial];
+    if (trials.findIndex((t) => t.source === source) < i) return [];
+    return [{ ...trial, value: mean(same.map((t) => t.value)), standardError: Math.max(...same.map((t) => t.standardError ?? 0)) }];
+  });
 }
 
 type Told = Pick<Capacity, 'band' | 'standardError' | 'errorBasis'>;

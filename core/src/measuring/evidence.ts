@@ -52,6 +52,8 @@ export interface ReadingOrigin {
   readonly simulated: boolean;
   /** Its own standard error, in the measure's unit, where it knows it. */
   readonly standardError?: number | null;
+  /** What it was read off, the same for the same picture or frame. */
+  readonly source?: string | null;
   readonly points?: readonly { readonly placedBy: string }[] | null;
 }
 

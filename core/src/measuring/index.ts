@@ -18,6 +18,7 @@ export {
   BAND_CONFIDENCE,
   bandOfReading,
   capacityFromTrials,
+  independentTrials,
   ERROR_VERSION,
   type Capacity,
   type CapacityOptions,

@@ -14,6 +14,7 @@ export function trialFrom(side: BodySide, value: number, reading?: ReadingOrigin
     side,
     value,
     ...(reading?.standardError ? { standardError: reading.standardError } : {}),
+    ...(reading?.source ? { source: reading.source } : {}),
     ...(provisional ? { provisional } : {}),
   };
 }

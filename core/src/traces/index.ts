@@ -7,3 +7,6 @@ export { countAfter, type CountCorrection } from './corrections.ts';
 export { type Repetition, type StickingPoint } from './repetitions.ts';
 export { type Hold } from './holds.ts';
 export { type Swing } from './swing.ts';
+export { cleanCount, CLEAN, type CleanCount } from './clean.ts';
+export { TRACE_QUANTITIES, SCALE_OF, type TraceQuantity } from './quantity.ts';
+export { CURVE_POINTS, traceSummary, trimmed, type TraceSummary } from './summary.ts';

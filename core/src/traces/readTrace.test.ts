@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
-import { countAfter, readTrace, type Samples } from './index.ts';
+import { cleanCount, countAfter, readTrace, type Samples, traceSummary, trimmed } from './index.ts';
 
 const RATE = 100;
 
@@ -34,9 +34,9 @@ describe('repetitions', () => {
     for (const r of repetitions) {
       expect(r.range).toBeCloseTo(60, 0);
       expect(r.peak).toBeCloseTo(60, 0);
-      // A half cosine spends arccos(1 − 2·0.05)/π = 14.4 % of its way in each pause: 1.5 s · (1 − 2·0.144) = 1.07 s.
-      expect(r.outTime).toBeCloseTo(1.07, 1);
-      expect(r.backTime).toBeCloseTo(1.07, 1);
+      // Half of three seconds each way: the slow ends belong to it.
+      expect(r.outTime).toBeCloseTo(1.5, 1);
+      expect(r.backTime).toBeCloseTo(1.5, 1);
       expect(r.evenness).toBeGreaterThan(0.95);
       // The steepest part of a cosine of 30° and 3 s: 30·2π/3 = 62.8°/s.
       expect(r.peakSpeed).toBeCloseTo(62.8, 0);
@@ -69,6 +69,22 @@ describe('repetitions', () => {
     // The largest of noisy samples alone would run high by 5 to 12 %.
     expect(mean / 60).toBeGreaterThan(0.97);
     expect(mean / 60).toBeLessThan(1.03);
+  });
+
+  it('take as long as they take, between pauses too', () => {
+    // Two seconds down below, out in 1.2 s with even speed, one second up there, back in 2 s.
+    const angle = (t: number) => {
+      const at = Math.max(0, t - 1) % 6.2;
+      if (t < 1 || at < 2) return 0;
+      if (at < 3.2) return (60 * (at - 2)) / 1.2;
+      return at < 4.2 ? 60 : 60 - (60 * (at - 4.2)) / 2;
+    };
+    const { repetitions } = readTrace(from(Math.round((1 + 4 * 6.2) * RATE), angle));
+    expect(repetitions).toHaveLength(4);
+    for (const r of repetitions.slice(0, 3)) {
+      expect(Math.abs(r.outTime - 1.2)).toBeLessThan(0.15);
+      expect(Math.abs(r.backTime - 2)).toBeLessThan(0.2);
+    }
   });
 
   it('may start at the far end: a movement down and up counts just so', () => {
@@ -117,6 +133,82 @@ describe('repetitions', () => {
     expect(countAfter(reading, [out, out])).toBe(4);
     expect(countAfter(reading, [out, { what: 'count as well', at: 0.5 }])).toBe(5);
     expect(countAfter(reading, [{ what: 'leave out', at: 0.123 }])).toBe(5);
+  });
+});
+
+/** Movements of the ranges given, one after another, each lasting its seconds. */
+function set(ranges: readonly number[], seconds: readonly number[] = ranges.map(() => 3)): Samples {
+  const starts = seconds.map((_, i) => seconds.slice(0, i).reduce((sum, s) => sum + s, 1));
+  const end = seconds.reduce((sum, s) => sum + s, 2);
+  return from(Math.round(end * RATE), (t) => {
+    const nth = starts.findLastIndex((s) => t >= s);
+    const at = t - (starts[nth] ?? 0);
+    return nth < 0 || at > seconds[nth]! ? 0 : (ranges[nth]! / 2) * (1 - Math.cos((2 * Math.PI * at) / seconds[nth]!));
+  });
+}
+
+describe('a clean count', () => {
+  it('ends where the range falls off: 41, 41, 39, 37, 31, 25, 22, 20° is about five, not eight', () => {
+    const reading = readTrace(set([41, 41, 39, 37, 31, 25, 22, 20]));
+    expect(reading.repetitions).toHaveLength(8);
+    expect(countAfter(reading, [])).toBe(5);
+    expect(cleanCount(reading.repetitions).fellOff).toMatchObject({ what: 'range', at: reading.repetitions[5]!.turn });
+    // The coach saw that the sixth was whole.
+    expect(countAfter(reading, [{ what: 'count as well', at: reading.repetitions[5]!.turn }])).toBe(6);
+  });
+
+  it('ends where the tempo is lost, hurried or stuck', () => {
+    expect(cleanCount(readTrace(set([40, 40, 40, 40], [3, 3, 3, 1.2])).repetitions)).toMatchObject({
+      clean: 3,
+      fellOff: { what: 'tempo' },
+    });
+    expect(cleanCount(readTrace(set([40, 40, 40, 40], [3, 3, 3, 6])).repetitions)).toMatchObject({ clean: 3, fellOff: { what: 'tempo' } });
+  });
+
+  it('of an even set is all of it, and none of none', () => {
+    expect(cleanCount(readTrace(movement({ count: 9 })).repetitions)).toEqual({ clean: 9 });
+    expect(cleanCount([])).toEqual({ clean: 0 });
+  });
+});
+
+describe('a summary', () => {
+  it('keeps range, tempo, evenness and a curve of at most 120 points', () => {
+    const summary = traceSummary(readTrace(set([41, 41, 39, 37, 31, 25, 22, 20])));
+    expect(summary).toMatchObject({ quantity: 'angle', clean: 5, fellOff: 'range' });
+    expect(summary.range).toBeCloseTo((41 + 41 + 39 + 37 + 31) / 5, 0);
+    expect(summary.tempo).toBeCloseTo(3, 0);
+    expect(summary.curve.length).toBeGreaterThan(60);
+    expect(summary.curve.length).toBeLessThanOrEqual(120);
+    expect(traceSummary(readTrace(from(RATE, () => 40)))).not.toHaveProperty('range');
+  });
+
+  it('is of the part that was kept: walking in and out cut off', () => {
+    const walking = set([90, 40, 40, 40, 90]);
+    expect(countAfter(readTrace(walking), [])).toBe(5);
+    expect(countAfter(readTrace(trimmed(walking, 4, 13)), [])).toBe(3);
+    expect(trimmed({ times: [10, 11, 12], angles: [5, 6, 7] }, 0.5, 2)).toEqual({ times: [11, 12], angles: [6, 7] });
+  });
+});
+
+describe('a trace of something else', () => {
+  it('is read in its own scale', () => {
+    const load = from(20 * RATE, (t) => (t < 2 || t > 18 ? 0 : 400 + Math.sin(t)));
+    expect(() => readTrace(from(20 * RATE, (t) => 800 + t))).toThrow('can be read');
+    expect(readTrace(load, { quantity: 'load' }).hold!.mean).toBeCloseTo(400, 0);
+    // 1.5 m/s² of a slow push is a movement, 1.5° are not.
+    const shaken = from(20 * RATE, (t) => 0.75 * Math.sin((2 * Math.PI * t) / 2));
+    expect(readTrace(shaken, { quantity: 'acceleration' }).repetitions.length).toBeGreaterThan(7);
+    expect(readTrace(shaken).repetitions).toHaveLength(0);
+  });
+
+  it('of exactly 20 samples a second is read, its times rounded to the millisecond or not', () => {
+    for (const times of [0.05, 0.0501]) {
+      const samples = {
+        times: Array.from({ length: 200 }, (_, i) => Math.round(i * times * 1000) / 1000),
+        angles: new Array(200).fill(40),
+      };
+      expect(readTrace(samples).hold!.mean).toBeCloseTo(40, 6);
+    }
   });
 });
 

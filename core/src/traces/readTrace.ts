@@ -1,6 +1,7 @@
 import { smoothed } from './butterworth.ts';
 import { type Hold, longestHold } from './holds.ts';
 import { type Repetition, repetitionsIn } from './repetitions.ts';
+import { SCALE_OF, type TraceQuantity } from './quantity.ts';
 import { ENOUGH_FOR_A_QUANTILE, type Samples, tidySamples } from './samples.ts';
 import { type Stretch, stretchesOf } from './stretches.ts';
 import { type Swing, swingOf } from './swing.ts';
@@ -8,21 +9,24 @@ import { bandRms, welch } from './welch.ts';
 import { Refusal } from '../errors.ts';
 
 export interface TraceOptions {
-  /** Degrees on either side within which a position counts as held. */
+  /** What the values are; an angle in degrees where nothing is said. */
+  readonly quantity?: TraceQuantity;
+  /** In the trace's unit, on either side within which a position counts as held. */
   readonly tolerance?: number;
   /** Share of the robust range that a movement must come back by to count as a repetition. */
   readonly prominence?: number;
-  /** Degrees that a movement must have at least. */
+  /** What a movement must have at least, in the trace's unit. */
   readonly leastRange?: number;
   /** Hz of the low-pass. */
   readonly cutoff?: number;
 }
 
 /** Project defaults; the cut-off is Winter's (see butterworth.ts). */
-export const TRACE_DEFAULTS = { tolerance: 3, prominence: 0.25, leastRange: 5 } as const;
+export const TRACE_DEFAULTS = { prominence: 0.25 } as const;
 
-/** What a trace says. Times in seconds from its first sample, angles in degrees. */
+/** What a trace says. Times in seconds from its first sample, values in degrees or in the unit of what it is of. */
 export interface TraceReading {
+  readonly quantity: TraceQuantity;
   readonly duration: number;
   /** Samples a second that were read. */
   readonly rate: number;
@@ -54,8 +58,10 @@ const ROBUST = { low: 0.05, high: 0.95 } as const;
  * @example readTrace({ times, angles }).repetitions.length // 8 for eight out-and-back movements
  */
 export function readTrace(samples: Samples, options: TraceOptions = {}): TraceReading {
-  const { tolerance, prominence, leastRange } = { ...TRACE_DEFAULTS, ...options };
-  const tidy = tidySamples(samples);
+  const { quantity = 'angle' } = options;
+  const scale = SCALE_OF[quantity];
+  const { tolerance, prominence, leastRange } = { ...TRACE_DEFAULTS, ...scale, ...options };
+  const tidy = tidySamples(samples, scale.nonsense);
   const raw = stretchesOf(tidy);
   if (raw.length === 0) throw new Refusal('trace-unreadable', 'No part of the trace lasts half a second without a gap.');
   const stretches = raw.map((s) => ({ ...s, values: smoothed(s.values, s.rate, options.cutoff) }));
@@ -67,6 +73,7 @@ export function readTrace(samples: Samples, options: TraceOptions = {}): TraceRe
     .reduce<Hold | undefined>((a, b) => (a && a.to - a.from >= b.to - b.from ? a : b), undefined);
   const shake = shakeOf(raw);
   return {
+    quantity,
     duration: (tidy.times.at(-1) ?? 0) - (tidy.times[0] ?? 0),
     rate: tidy.rate,
     stretches,

@@ -1,4 +1,5 @@
 import { Refusal } from '../errors.ts';
+import { SCALE_OF } from './quantity.ts';
 
 /** An angle over time as an instrument or a file gives it: seconds and degrees, equally many of both. */
 export interface Samples {
@@ -13,8 +14,6 @@ export const TRACE_LIMITS = {
   /** Above this, neighbouring samples are averaged. */
   fastest: 200,
   minutes: 30,
-  /** Degrees beyond which a reading is nonsense. */
-  angle: 720,
   /** Seconds without a sample that break a trace. */
   gap: 0.25,
   /** Seconds that a stretch must last to be read. */
@@ -33,6 +32,7 @@ export interface TidySamples {
   readonly notices: readonly string[];
 }
 
+const RATE_TOLERANCE = 0.02;
 const MILLISECONDS = 1000;
 const SECONDS_PER_MINUTE = 60;
 
@@ -41,10 +41,11 @@ const SECONDS_PER_MINUTE = 60;
  * what comes after the longest time), thins what is too fast, and says so.
  *
  * @param samples seconds and degrees, as they came
+ * @param nonsense beyond it no body can show a value
  * @throws Refusal `trace-unreadable`, `trace-too-slow`
  * @example tidySamples({ times: [0, 0.01, 0.01, 0.02], angles: [1, 2, 2, Number.NaN] }).notices
  */
-export function tidySamples({ times, angles }: Samples): TidySamples {
+export function tidySamples({ times, angles }: Samples, nonsense: number = SCALE_OF.angle.nonsense): TidySamples {
   const total = Math.min(times.length, angles.length);
   const keptTimes = new Float64Array(total);
   const keptAngles = new Float64Array(total);
@@ -56,7 +57,7 @@ export function tidySamples({ times, angles }: Samples): TidySamples {
   for (let i = 0; i < total; i++) {
     const time = times[i] ?? Number.NaN;
     const angle = angles[i] ?? Number.NaN;
-    if (!Number.isFinite(time) || !(Math.abs(angle) <= TRACE_LIMITS.angle)) left.nonsense++;
+    if (!Number.isFinite(time) || !(Math.abs(angle) <= nonsense)) left.nonsense++;
     else if (time === last) left.repeated++;
     else if (time < last) left.backwards++;
     else if (time - (kept === 0 ? time : first) > longest) left.late++;
@@ -71,7 +72,8 @@ export function tidySamples({ times, angles }: Samples): TidySamples {
   if (kept < 2 || kept < TRACE_LIMITS.usable * (total - left.late))
     throw new Refusal('trace-unreadable', `Of ${total} samples only ${kept} can be read; at least half must be numbers in order of time.`);
   const rate = 1 / medianStep(keptTimes, kept);
-  if (rate < TRACE_LIMITS.slowest)
+  // Times rounded to the millisecond make 20 samples a second a little less.
+  if (rate < TRACE_LIMITS.slowest * (1 - RATE_TOLERANCE))
     throw new Refusal(
       'trace-too-slow',
       `The trace has about ${describeRate(rate)} samples a second; at least ${TRACE_LIMITS.slowest} are needed to tell a repetition from noise.`,

@@ -7,7 +7,15 @@ export interface Swing {
   readonly peakToPeak: number;
   /** Seconds for there and back; absent with fewer than three turning points. */
   readonly period?: number;
+  /**
+   * It never goes below zero and turns at zero each time, as an instrument gives it that only knows how far it has turned: its two sides
+   * may be folded into one, and twelve degrees be twenty-four from end to end. It has to be asked.
+   */
+  readonly folded?: true;
 }
+
+/** Share of its range within which a turn lies at zero. */
+const AT_ZERO = 0.15;
 
 /** Degrees below which a turn is unrest of the instrument (project default). */
 const LEAST_TURN = 0.5;
@@ -28,5 +36,11 @@ export function swingOf({ rate, values }: Stretch): Swing {
     .map((p, i) => (p.index - (inner[i]?.index ?? 0)) / rate)
     .toSorted((a, b) => a - b);
   const half = halves[Math.floor(halves.length / 2)];
-  return { peakToPeak: ways.length > 0 ? Math.max(...ways) : span, ...(half === undefined ? {} : { period: 2 * half }) };
+  const lows = inner.filter((p) => p.kind === 'low').map((p) => values[p.index] ?? 0);
+  const folded = lows.length >= 2 && lows.every((v) => Math.abs(v) <= AT_ZERO * span);
+  return {
+    peakToPeak: ways.length > 0 ? Math.max(...ways) : span,
+    ...(half === undefined ? {} : { period: 2 * half }),
+    ...(folded ? { folded } : {}),
+  };
 }

@@ -12,3 +12,4 @@ export { answerInWords, BEIGHTON_WORDS, GROUP_WORDS, laxityInWords, QUESTION_WOR
 export { closingProblemInWords, KIND_WORDS, placeInWords, stopSignInWords, symptomInWords } from './symptoms.ts';
 export { CLIMBS_WORDS, ladderFindingInWords } from './ladders.ts';
 export { doseBeyondInWords, doseShortInWords } from './doses.ts';
+export { fellOffInWords, QUANTITY_WORDS, traceFigureInWords, unsteadyInWords } from './instruments.ts';

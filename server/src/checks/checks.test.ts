@@ -59,6 +59,23 @@ describe('a check', () => {
     expect([rows('check_occasion'), rows('trial')]).toEqual([1, 2]);
   });
 
+  it('off a picture that an earlier check was read off is refused, and the earlier one named', async () => {
+    const source = 'ab'.repeat(32);
+    const reading = { kind: 'picture', instrument: 'Picture', simulated: false, standardError: 2, source };
+    const read = (daysAgo: number) => ({ ...check(daysAgo), trials: [{ ...trial(170), reading }] });
+    const first = read(40);
+    expect((await bench.post(`${at}/checks`, first)).status).toBe(201);
+    expect((await bench.post(`${at}/checks`, first)).status).toBe(201);
+    expect(await bench.post(`${at}/checks`, read(1))).toMatchObject({
+      status: 409,
+      body: { code: 'source-used-before', detail: expect.stringContaining(first.takenAt.slice(0, 10)) as string },
+    });
+    expect(rows('check_occasion')).toBe(1);
+    const twice = { ...check(0.5), trials: [170, 171].map((v) => ({ ...trial(v), reading: { ...reading, source: 'cd'.repeat(32) } })) };
+    const reply = (await bench.post(`${at}/checks`, twice)) as { status: number; body: CheckReply };
+    expect(reply.body.capacities[0]).toMatchObject({ value: 170.5, trials: 1 });
+  });
+
   it('entered late takes its place in history and does not become current', async () => {
     await bench.post(`${at}/checks`, check(2, 160, 160, 160));
     await bench.post(`${at}/checks`, check(20, 150, 150, 150));

@@ -8,6 +8,16 @@ export const INSERT_TRIAL = `
   INSERT INTO trial (id, check_id, coach_id, position, measure_id, side, value, replaces, reason, reading)
   VALUES (@id, @checkId, @coachId, @position, @measureId, @side, @value, @replaces, @reason, @reading)`;
 
+/** Earlier occasions of a trainee at which one of these pictures or traces was read for the same check. */
+export const SOURCE_USED = `
+  SELECT o.taken_at AS takenAt
+  FROM trial t
+  JOIN check_occasion o ON o.id = t.check_id
+  WHERE o.trainee_id = @traineeId AND o.id <> @checkId AND t.reading IS NOT NULL
+    AND json_extract(t.reading, '$.source') = @source AND t.measure_id = @measureId
+    AND NOT EXISTS (SELECT 1 FROM taken_back b WHERE b.fact_id = o.id)
+  LIMIT 1`;
+
 export const INSERT_SKIP = `
   INSERT INTO check_skip (check_id, measure_id, reason)
   VALUES (@checkId, @measureId, @reason)`;

@@ -1,7 +1,16 @@
 import type { CheckDto, CheckReply, ReadingDto, TrialCorrectionDto, TrialReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { type Capacity, capacityFromTrials, ERROR_VERSION, type Skip, sumOfSquares, type Trial, trialFrom } from '@myokinet/core/measuring';
-import { addDays, type Instant } from '@myokinet/core/quantities';
+import {
+  type Capacity,
+  capacityFromTrials,
+  ERROR_VERSION,
+  independentTrials,
+  type Skip,
+  sumOfSquares,
+  type Trial,
+  trialFrom,
+} from '@myokinet/core/measuring';
+import { addDays, calendarDay, type Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
@@ -54,6 +63,9 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
   const insertSkip = db.prepare(sql.INSERT_SKIP);
   const skipsOf = db.prepare<Omit<Page, 'limit'>, Skip & { checkId: string }>(sql.SKIPS_OF_TRAINEE);
   const standingTrials = db.prepare<{ checkId: string }, StandingTrial>(sql.STANDING_TRIALS);
+  const sourceUsed = db.prepare<{ traineeId: string; checkId: string; source: string; measureId: string }, { takenAt: Instant }>(
+    sql.SOURCE_USED,
+  );
   const trialById = db.prepare<
     { id: string; traineeId: string },
     { checkId: string; position: number; measureId: string; side: string; reading: string | null; replaced: number; takenBack: number }
@@ -83,8 +95,9 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       const [first] = trials;
       if (!first) continue;
       const measure = library.current().measure(first.measureId);
-      const capacity = capacityFromTrials(measure, trials.map(asTrial), { takenAt, ownError: measuring.ownError(measure, takenAt) });
-      const scatter = sumOfSquares(trials.map((t) => t.value));
+      const counted = trials.map(asTrial);
+      const capacity = capacityFromTrials(measure, counted, { takenAt, ownError: measuring.ownError(measure, takenAt) });
+      const scatter = sumOfSquares(independentTrials(counted).map((t) => t.value));
       upsertCapacity.run({ provisional: null, checkId, traineeId, scatter, errorVersion: ERROR_VERSION, ...capacity });
       reflag(traineeId, first.measureId, first.side);
     }
@@ -162,6 +175,7 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     record(traineeId: string, dto: CheckDto): CheckReply {
       trainees.find(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        refuseUsedSources(traineeId, dto);
         insertCheck.run({ ...dto, trials: null, skips: null, traineeId, studioId: who.studioId, coachId: who.coachId });
         dto.trials.forEach(({ reading, ...trial }, position) =>
           insertTrial.run({
@@ -204,6 +218,20 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       return one(traineeId, checkId);
     },
   };
+
+  /** A picture of last month is no check of today: what was read once shows nothing new. */
+  function refuseUsedSources(traineeId: string, { id, trials }: CheckDto): void {
+    for (const { measureId, reading } of trials) {
+      if (!reading?.source) continue;
+      const used = sourceUsed.get({ traineeId, checkId: id, source: reading.source, measureId });
+      if (!used) continue;
+      const what = reading.kind === 'trace' ? 'trace' : 'picture';
+      throw new Refusal(
+        'source-used-before',
+        `${library.current().measure(measureId).name}: this ${what} was read before, in the check of ${calendarDay(used.takenAt)}. Take a new one, or type what was measured.`,
+      );
+    }
+  }
 
   function one(traineeId: string, checkId: string): CheckReply {
     const [check] = history(traineeId, checkId);

@@ -4,18 +4,19 @@ export interface FileDropProps {
   readonly label: string;
   /** File kinds, as an input takes them. */
   readonly accept: string;
-  readonly open: (file: File) => void;
+  readonly open: (files: readonly File[]) => void;
+  readonly multiple?: boolean;
   /** Why the last file was refused. */
   readonly problem: string;
   readonly children?: ReactNode;
 }
 
 /** A place to drop a file, or to choose one. */
-export function FileDrop({ label, accept, open, problem, children }: FileDropProps) {
+export function FileDrop({ label, accept, open, multiple = false, problem, children }: FileDropProps) {
   const id = useId();
   const take = (files: FileList | null) => {
-    const file = files?.[0];
-    if (file) open(file);
+    const chosen = [...(files ?? [])];
+    if (chosen.length > 0) open(multiple ? chosen : chosen.slice(0, 1));
   };
   return (
     <div
@@ -33,8 +34,13 @@ export function FileDrop({ label, accept, open, problem, children }: FileDropPro
         id={id}
         type="file"
         accept={accept}
-        className="file-input file-input-sm mt-2 w-full max-w-sm"
-        onChange={(e) => take(e.target.files)}
+        multiple={multiple}
+        className="file-input mt-2 w-full max-w-sm"
+        onChange={(e) => {
+          take(e.target.files);
+          // The same file may be chosen again.
+          e.target.value = '';
+        }}
       />
       {problem && (
         <p role="alert" className="mt-1 text-error">

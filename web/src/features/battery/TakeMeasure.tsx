@@ -69,8 +69,11 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
       reading: { kind: 'instrument', instrument: watch.name, simulated: false },
     });
   };
+  /** While a picture or an instrument is open, its own button takes the figure: nothing passes over it. */
+  const reading = aid === 'picture' || aid === 'instrument' ? aid : undefined;
   /** What the one large button, Enter and the pedal do. */
   const primary = () => {
+    if (reading) return;
     if (timed && watch.running) stopWatch();
     else if (skipped) next();
     else if (timed && text === '') watch.start();
@@ -119,7 +122,9 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
           </p>
         </div>
         <div className="flex flex-col gap-2">
-          <TrialStrip measure={measure} draft={desk.value} ownError={ownError} now={now} current={current} go={setCurrent} />
+          <div className={aid === 'picture' ? 'max-lg:hidden' : ''}>
+            <TrialStrip measure={measure} draft={desk.value} ownError={ownError} now={now} current={current} go={setCurrent} />
+          </div>
           {aid === 'skip' && (
             <div>
               <SkipForm
@@ -143,7 +148,16 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
           {aid === 'picture' && (
             <div>
               <Suspense fallback={<Waiting />}>
-                <PicturePanel measure={measure} trainee={trainee} side={step.side} label={label} take={takeReading} />
+                <PicturePanel
+                  {...{ measure, trainee, label }}
+                  side={step.side}
+                  take={(value, read) => {
+                    takeReading(value, read);
+                    // The next trial wants a picture of its own; what this one gave is seen among the others.
+                    if (current + 1 === steps.length) setAid(undefined);
+                  }}
+                  leave={() => setAid(undefined)}
+                />
               </Suspense>
             </div>
           )}
@@ -209,7 +223,9 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
             ))}
         </div>
       </div>
-      <div className="sticky bottom-0 -mx-3 mt-2 flex flex-wrap gap-1.5 border-t border-base-300 bg-base-100 px-3 py-2 sm:gap-2">
+      <div
+        className={`sticky bottom-0 -mx-3 mt-2 flex-wrap gap-1.5 border-t border-base-300 bg-base-100 px-3 py-2 sm:gap-2 ${aid === 'picture' ? 'hidden' : 'flex'}`}
+      >
         <button type="button" className="btn h-11 px-3 sm:h-13" onClick={backward} disabled={current === 0 && !back}>
           Back
         </button>
@@ -230,17 +246,19 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
           type="button"
           className="btn btn-primary h-13 min-w-40 flex-1 text-lg"
           disabled={problem !== undefined && !skipped}
-          onClick={primary}
+          onClick={reading ? () => setAid(undefined) : primary}
         >
-          {timed && watch.running
-            ? 'Stop'
-            : skipped
-              ? 'Next check'
-              : timed && text === ''
-                ? 'Start'
-                : current + 1 < steps.length
-                  ? 'Next trial'
-                  : 'Next check'}
+          {reading
+            ? `Close the ${reading}`
+            : timed && watch.running
+              ? 'Stop'
+              : skipped
+                ? 'Next check'
+                : timed && text === ''
+                  ? 'Start'
+                  : current + 1 < steps.length
+                    ? 'Next trial'
+                    : 'Next check'}
         </button>
       </div>
     </div>

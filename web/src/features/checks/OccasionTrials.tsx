@@ -9,6 +9,7 @@ import { useCorrectTrialMutation } from './endpoints.ts';
 import { readCell } from '@myokinet/core/checking';
 import { TakeBack } from '../record/index.ts';
 import { originWords } from './originWords.ts';
+import { TraceSummaryLine } from './TraceSummaryLine.tsx';
 
 /** The trials of one occasion; a mistyped one is corrected by a new one, and both stay visible. */
 export function OccasionTrials({ check, traineeId }: { readonly check: CheckReply; readonly traineeId: string }) {
@@ -48,6 +49,7 @@ export function OccasionTrials({ check, traineeId }: { readonly check: CheckRepl
                 correct={() => setCorrecting(t.id)}
               />
             ))}
+            {trials.map((t) => t.reading?.trace && !t.replacedBy && <TraceSummaryLine key={`${t.id}-trace`} trace={t.reading.trace} />)}
             {open && <CorrectionForm traineeId={traineeId} trial={open} close={() => setCorrecting(undefined)} />}
           </div>
         );

@@ -1,6 +1,6 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
-import { SCENARIOS, type ScalePlace, type Scenario } from '@myokinet/core/instruments';
-import type { Samples } from '@myokinet/core/traces';
+import { canShow, SCENARIOS, type ScalePlace, type Scenario, tiltFeels } from '@myokinet/core/instruments';
+import { type Samples, TRACE_QUANTITIES, type TraceQuantity } from '@myokinet/core/traces';
 import { useMemo, useState } from 'react';
 import { personOf } from '../trainee/index.ts';
 import { LiveReading } from './LiveReading.tsx';
@@ -15,6 +15,8 @@ type Source = 'stand-in' | 'tilt sensor' | 'file';
 
 interface Trace {
   readonly samples: Samples;
+  readonly quantity: TraceQuantity;
+  readonly zeroed: boolean;
   readonly from: string;
   readonly simulated: boolean;
 }
@@ -27,6 +29,11 @@ export function InstrumentPanel({ measure, trainee, label, take }: TakeReading &
   const [target, setTarget] = useState(() => usualTarget(measure, personOf(trainee, new Date())));
   const [place, setPlace] = useState<ScalePlace>('under the hands');
   const [trace, setTrace] = useState<Trace | undefined>();
+  const sources: readonly Source[] = [
+    'stand-in',
+    ...(kind === 'inclinometer' && tiltFeels(measure) ? (['tilt sensor'] as const) : []),
+    ...(TRACE_QUANTITIES.some((q) => canShow(measure, q)) ? (['file'] as const) : []),
+  ];
   const instrument = useMemo(() => {
     if (source === 'tilt sensor') return tiltSensor();
     const kilograms = (trainee.mass * target) / 100;
@@ -36,7 +43,7 @@ export function InstrumentPanel({ measure, trainee, label, take }: TakeReading &
   return (
     <section className="sheet p-3" aria-label={`Instrument for ${label}`}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        {kind === 'inclinometer' && (
+        {sources.length > 1 && (
           <label className="flex items-center gap-2 text-sm">
             Read from
             <select
@@ -47,9 +54,11 @@ export function InstrumentPanel({ measure, trainee, label, take }: TakeReading &
                 setTrace(undefined);
               }}
             >
-              <option value="stand-in">Simulated {kind}</option>
-              <option value="tilt sensor">Tilt sensor of this device</option>
-              <option value="file">Trace file (CSV)</option>
+              {sources.map((s) => (
+                <option key={s} value={s}>
+                  {{ 'stand-in': `Simulated ${kind}`, 'tilt sensor': 'Tilt sensor of this device', file: 'Trace file' }[s]}
+                </option>
+              ))}
             </select>
           </label>
         )}
@@ -103,7 +112,7 @@ export function InstrumentPanel({ measure, trainee, label, take }: TakeReading &
           close={() => setTrace(undefined)}
         />
       ) : source === 'file' ? (
-        <TraceFile read={(samples, from) => setTrace({ samples, from, simulated: false })} />
+        <TraceFile measure={measure} read={(opened) => setTrace({ ...opened, zeroed: false })} />
       ) : (
         <LiveReading
           key={source}
@@ -111,9 +120,11 @@ export function InstrumentPanel({ measure, trainee, label, take }: TakeReading &
           mass={trainee.mass}
           look={
             kind === 'inclinometer'
-              ? (stream) =>
+              ? (stream, zeroed) =>
                   setTrace({
+                    zeroed,
                     samples: { times: stream.times, angles: stream.values },
+                    quantity: 'angle',
                     from: instrument.name,
                     simulated: instrument.simulated,
                   })

@@ -1,4 +1,5 @@
-import type { CountCorrection, TraceReading } from '@myokinet/core/traces';
+import type { CountCorrection, Repetition, TraceReading } from '@myokinet/core/traces';
+import { QUANTITY_WORDS } from '@myokinet/core/words';
 import type { MouseEvent } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceArea, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { gridLines, noLines, plainTick, roundSteps } from '../../kit/plainTick.tsx';
@@ -7,17 +8,18 @@ import { usePixelWidth } from '../../kit/usePixelWidth.ts';
 const MOST_POINTS = 1200;
 const HEIGHT = 220;
 /** Pixels beside the plot: the axis on the left, a little air on the right. */
-const BESIDE = { left: 48, right: 12 } as const;
+const BESIDE = { left: 56, right: 12 } as const;
 
 export interface TraceChartProps {
   readonly reading: TraceReading;
+  readonly counted: (repetition: Repetition) => boolean;
   readonly corrections: readonly CountCorrection[];
   /** Given where a tap counts one more. */
   readonly countAt: ((seconds: number) => void) | undefined;
 }
 
 /** The smoothed trace with its counted turns and the longest hold marked. */
-export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
+export function TraceChart({ reading, counted, corrections, countAt }: TraceChartProps) {
   const [box, width] = usePixelWidth<HTMLDivElement>(560);
   const data = pointsOf(reading);
   const angles = data.flatMap((p) => p.angle ?? []);
@@ -29,8 +31,9 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
     const across = width - BESIDE.left - BESIDE.right;
     if (x >= 0 && x <= across) countAt?.((x / across) * reading.duration);
   };
-  const left = new Set(corrections.filter((c) => c.what === 'leave out').map((c) => c.at));
-  const label = `Trace of ${reading.duration.toFixed(1)} s: ${reading.repetitions.length} repetitions counted`;
+  const { unit } = QUANTITY_WORDS[reading.quantity];
+  const turns = new Set(reading.repetitions.map((r) => r.turn));
+  const label = `Trace of ${reading.duration.toFixed(1)} s: ${reading.repetitions.filter(counted).length} of ${reading.repetitions.length} repetitions count`;
   return (
     <div ref={box} role="img" aria-label={label} className="mt-2 w-full overflow-hidden" onClick={tapped}>
       <LineChart
@@ -61,7 +64,7 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
           ticks={roundSteps(low, high, 5)}
           interval={0}
           width={BESIDE.left}
-          tick={plainTick((v) => `${v}°`, 4)}
+          tick={plainTick((v) => `${v}${unit}`, 4)}
           stroke="currentColor"
         />
         {reading.hold && (
@@ -86,12 +89,12 @@ export function TraceChart({ reading, corrections, countAt }: TraceChartProps) {
               x={cx ?? 0}
               y={cy ?? 0}
               number={(index ?? 0) + 1}
-              counts={!left.has(reading.repetitions[index ?? 0]?.turn ?? -1)}
+              counts={reading.repetitions[index ?? 0] !== undefined && counted(reading.repetitions[index ?? 0] as Repetition)}
             />
           )}
         />
         {corrections
-          .filter((c) => c.what === 'count as well')
+          .filter((c) => c.what === 'count as well' && !turns.has(c.at))
           .map((c) => (
             <ReferenceLine
               key={c.at}

@@ -1,10 +1,17 @@
-import { type Script, standInReading } from '@myokinet/core/instruments';
+import { type InstrumentRange, type Script, standInReading } from '@myokinet/core/instruments';
 import type { Instrument, Listener } from './instrument.ts';
 
 const RATE = 80;
 const TICK_MS = 25;
 /** Off by so much until it is set to zero, in its unit. */
 const OFFSET = 2;
+
+/** As far as the usual ones read. */
+const RANGES: Readonly<Record<string, InstrumentRange>> & { readonly inclinometer: InstrumentRange } = {
+  inclinometer: { unit: 'deg', min: -360, max: 360 },
+  dynamometer: { unit: 'kg', min: -5, max: 100 },
+  scale: { unit: 'kg', min: -20, max: 250 },
+};
 
 /**
  * An instrument that is not there: it acts a script at 80 readings a second.
@@ -19,6 +26,7 @@ export function standIn(kind: string, script: Script): Instrument {
   return {
     name: `Simulated ${kind}`,
     simulated: true,
+    range: RANGES[kind] ?? RANGES.inclinometer,
     connect: () => Promise.resolve(),
     calibrate: () => {
       zero = OFFSET;

@@ -13,6 +13,7 @@ export function stopwatch(): Instrument {
   return {
     name: 'Stopwatch of the page',
     simulated: false,
+    range: { unit: 's', min: -1, max: 3600 },
     connect: () => Promise.resolve(),
     calibrate: () => Promise.resolve(),
     stream({ reading }) {

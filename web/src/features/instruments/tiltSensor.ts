@@ -1,4 +1,4 @@
-import { turnedSince, upFrom, type UpVector } from '@myokinet/core/instruments';
+import { type TurnPlane, turnedSince, turnIn, turnPlane, upFrom, type UpVector } from '@myokinet/core/instruments';
 import type { Instrument } from './instrument.ts';
 
 /** Some browsers ask the person first. */
@@ -7,10 +7,11 @@ type AskingEvent = typeof DeviceOrientationEvent & { readonly requestPermission?
 const ANSWER_MS = 2000;
 const SILENCE_MS = 1500;
 
-/** The sensor of the phone in the coach's hand, read through the browser: how far it has turned since zero. */
+/** The sensor of the phone in the coach's hand, read through the browser: how far it has turned since zero, and which way once that is told. */
 export function tiltSensor(): Instrument {
   let zero: UpVector | undefined;
   let up: UpVector | undefined;
+  let plane: TurnPlane | undefined;
   let listening: ((event: DeviceOrientationEvent) => void) | undefined;
   let watchdog: ReturnType<typeof setInterval> | undefined;
   const keep = ({ beta, gamma }: DeviceOrientationEvent) => {
@@ -26,6 +27,7 @@ export function tiltSensor(): Instrument {
   return {
     name: 'Tilt sensor of this device',
     simulated: false,
+    range: { unit: 'deg', min: -360, max: 360 },
     async connect() {
       if (!('DeviceOrientationEvent' in window)) throw new Error('This browser knows no tilt sensor. Type the figure instead.');
       const permission = await (DeviceOrientationEvent as AskingEvent).requestPermission?.();
@@ -38,16 +40,27 @@ export function tiltSensor(): Instrument {
     },
     calibrate: () => {
       zero = up;
+      plane = undefined;
       return Promise.resolve();
+    },
+    direct: () => {
+      plane = zero && up && turnPlane(zero, up);
+      return plane !== undefined;
     },
     stream({ reading, lost }) {
       stop();
       const begin = performance.now();
       let last = begin;
+      let angle = 0;
       listening = (event) => {
         keep(event);
         last = performance.now();
-        if (zero && up) reading((last - begin) / 1000, turnedSince(zero, up));
+        const seconds = (last - begin) / 1000;
+        if (plane && up) {
+          const turn = turnIn(plane, up, angle);
+          angle = turn.angle;
+          reading(seconds, angle, turn.outOfPlane);
+        } else if (zero && up) reading(seconds, turnedSince(zero, up));
       };
       window.addEventListener('deviceorientation', listening);
       watchdog = setInterval(() => {

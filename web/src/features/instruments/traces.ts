@@ -1,4 +1,5 @@
-import type { Samples, TraceReading } from '@myokinet/core/traces';
+import type { TraceTable } from '@myokinet/core/interchange';
+import type { Samples, TraceQuantity, TraceReading } from '@myokinet/core/traces';
 import { wrap } from 'comlink';
 import type { Tracer } from './traceWorker.ts';
 
@@ -11,11 +12,11 @@ function aside() {
 }
 
 /** `readTrace` beside the page. */
-export function readTraceAside(samples: Samples): Promise<TraceReading> {
-  return aside().readTrace(samples);
+export function readTraceAside(samples: Samples, quantity: TraceQuantity): Promise<TraceReading> {
+  return aside().readTrace(samples, { quantity });
 }
 
-/** `readTraceCsv` beside the page. */
-export function readTraceFileAside(file: Blob): Promise<Samples> {
-  return aside().readFile(file);
+/** `openTraceTable` beside the page. */
+export function openTraceFileAside(file: Blob): Promise<TraceTable> {
+  return aside().openFile(file);
 }

@@ -1,6 +1,8 @@
 import type { PicturePoint, PictureTemplate } from '@myokinet/core/landmarks';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, useRef } from 'react';
 import type { Mark, Marks } from './landmarks.ts';
+import { Magnifier } from './Magnifier.tsx';
+import { usePlacing, type View } from './usePlacing.ts';
 
 export interface PictureCanvasProps {
   readonly url: string;
@@ -8,11 +10,12 @@ export interface PictureCanvasProps {
   readonly height: number;
   readonly template: PictureTemplate;
   readonly marks: Marks;
-  /** 1 shows all of it; more shows a part around the middle. */
-  readonly zoom: number;
-  /** Stays while a landmark is dragged, or the picture would run away under the finger. */
-  readonly middle: PicturePoint | undefined;
-  readonly pick: (mark: Mark) => void;
+  readonly view: View;
+  readonly look: (view: View) => void;
+  /** The landmark that the next tap places; without one a finger moves the picture. */
+  readonly placing: Mark | undefined;
+  /** Pixels of the screen that one pixel of the whole picture takes. */
+  readonly scale: number;
   readonly move: (id: string, x: number, y: number) => void;
 }
 
@@ -23,25 +26,21 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 1],
 };
 const LEAP = 10;
+/** Pixels of the screen around a landmark that a finger may take hold of it. */
+const REACH = 22;
 /** The picture takes at most so much of the window’s height. */
-export const SHARE_OF_WINDOW = 0.7;
+export const SHARE_OF_WINDOW = 0.56;
 
-/** The picture with its landmarks: dragged by finger or mouse, nudged by arrow keys. */
-export function PictureCanvas({ url, width, height, template, marks, zoom, middle, pick, move }: PictureCanvasProps) {
+/** The picture with its landmarks: tapped into place one after another, dragged by finger or mouse, nudged by arrow keys; two fingers zoom. */
+export function PictureCanvas({ url, width, height, template, marks, view, look, placing, scale, move }: PictureCanvasProps) {
   const svg = useRef<SVGSVGElement>(null);
-  const dragged = useRef<string | undefined>(undefined);
-  const [w, h] = [width / zoom, height / zoom];
-  const centre = middle ?? { x: width / 2, y: height / 2 };
-  const x0 = Math.max(0, Math.min(width - w, centre.x - w / 2));
-  const y0 = Math.max(0, Math.min(height - h, centre.y - h / 2));
-  const size = Math.max(w, h) / 55;
+  const { box, finger, handlers } = usePlacing({ svg, width, height, view, look, placing, marks, move });
+  const unit = 1 / (scale * view.zoom);
+  const size = Math.max(box.w, box.h) / 55;
+  const shown = (mark: Mark): Mark => (finger && finger.id === mark.id ? { ...mark, x: finger.x, y: finger.y, placedBy: 'coach' } : mark);
+  const points = marks.points.map(shown);
+  const level = marks.level && { ...marks.level, a: shown(marks.level.a), b: shown(marks.level.b) };
 
-  const place = (event: PointerEvent) => {
-    const matrix = svg.current?.getScreenCTM()?.inverse();
-    if (!matrix || !dragged.current) return;
-    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
-    move(dragged.current, Math.round(Math.max(0, Math.min(width, at.x))), Math.round(Math.max(0, Math.min(height, at.y))));
-  };
   const nudge = (event: KeyboardEvent, { id, x, y }: Mark) => {
     const step = STEPS[event.key];
     if (!step) return;
@@ -49,45 +48,45 @@ export function PictureCanvas({ url, width, height, template, marks, zoom, middl
     const far = event.shiftKey ? LEAP : 1;
     move(id, Math.max(0, Math.min(width, x + step[0] * far)), Math.max(0, Math.min(height, y + step[1] * far)));
   };
-  const handle = (mark: Mark, name: string) => (
-    <g
-      key={mark.id}
-      role="slider"
-      tabIndex={0}
-      aria-label={name}
-      aria-valuenow={mark.x}
-      aria-valuemin={0}
-      aria-valuemax={width}
-      aria-valuetext={`${mark.x} across, ${mark.y} down${mark.placedBy ? `, ${WORDS[mark.placedBy]}` : ', not placed yet'}`}
-      className="cursor-grab touch-none focus:outline-none [&:focus-visible>circle]:stroke-[#ffd166]"
-      onFocus={() => dragged.current ?? pick(mark)}
-      onKeyDown={(e) => nudge(e, mark)}
-      onPointerDown={(e) => {
-        dragged.current = mark.id;
-        e.currentTarget.setPointerCapture(e.pointerId);
-        e.currentTarget.focus();
-      }}
-      onPointerMove={place}
-      onPointerUp={() => {
-        dragged.current = undefined;
-        pick(mark);
-      }}
-      onPointerCancel={() => (dragged.current = undefined)}
-    >
-      <circle cx={mark.x} cy={mark.y} r={size * 2.2} fill="transparent" stroke="transparent" strokeWidth={size / 3} />
-      <circle
-        cx={mark.x}
-        cy={mark.y}
-        r={size}
-        fill={mark.placedBy ? '#1a6a5f' : 'none'}
-        fillOpacity={0.45}
-        stroke="#fdfaf2"
-        strokeWidth={size / 3}
-        strokeDasharray={mark.placedBy && mark.placedBy !== 'suggested' ? undefined : `${size / 2} ${size / 3}`}
-      />
-      <circle cx={mark.x} cy={mark.y} r={size / 6} fill="#fdfaf2" />
-    </g>
-  );
+  const handle = (mark: Mark, name: string) => {
+    const waits = mark.placedBy === undefined || mark.placedBy === 'suggested';
+    return (
+      <g
+        key={mark.id}
+        role="slider"
+        tabIndex={0}
+        // What still waits is out of the way of a tap that places another.
+        data-mark={waits && placing && placing.id !== mark.id ? undefined : mark.id}
+        aria-label={name}
+        aria-valuenow={mark.x}
+        aria-valuemin={0}
+        aria-valuemax={width}
+        aria-valuetext={`${mark.x} across, ${mark.y} down${mark.placedBy ? `, ${WORDS[mark.placedBy]}` : ', not placed yet'}`}
+        className={`focus:outline-none [&:focus-visible>circle]:stroke-[#ffd166] ${waits ? 'opacity-60' : 'cursor-grab'}`}
+        onKeyDown={(e) => nudge(e, mark)}
+      >
+        <circle
+          cx={mark.x}
+          cy={mark.y}
+          r={Math.max(size * 2.2, waits ? 0 : REACH * unit)}
+          fill="transparent"
+          stroke="transparent"
+          strokeWidth={size / 3}
+        />
+        <circle
+          cx={mark.x}
+          cy={mark.y}
+          r={size}
+          fill={mark.placedBy ? '#1a6a5f' : 'none'}
+          fillOpacity={0.45}
+          stroke="#fdfaf2"
+          strokeWidth={size / 3}
+          strokeDasharray={waits ? `${size / 2} ${size / 3}` : undefined}
+        />
+        <circle cx={mark.x} cy={mark.y} r={size / 6} fill="#fdfaf2" />
+      </g>
+    );
+  };
   const line = (from: Mark, to: Mark, dash?: string) => (
     <>
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="#1f1d17" strokeOpacity={0.7} strokeWidth={size / 2} />
@@ -97,22 +96,38 @@ export function PictureCanvas({ url, width, height, template, marks, zoom, middl
   return (
     <svg
       ref={svg}
-      viewBox={`${x0} ${y0} ${w} ${h}`}
-      className="block bg-neutral"
+      viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+      className={`mx-auto block touch-none bg-neutral select-none ${placing ? 'cursor-crosshair' : ''}`}
       style={{ width: `min(100%, calc(${100 * SHARE_OF_WINDOW}vh * ${width / height}))` }}
       role="group"
       aria-label="Picture with landmarks"
+      {...handlers}
     >
       <image href={url} width={width} height={height} />
-      {marks.points.slice(1).map((p, i) => (
-        <g key={p.id}>{line(marks.points[i] ?? p, p)}</g>
-      ))}
-      {marks.level && line(marks.level.a, marks.level.b, `${size} ${size / 2}`)}
-      {marks.level && handle(marks.level.a, `${LEVEL[marks.level.kind]}, one end`)}
-      {marks.level && handle(marks.level.b, `${LEVEL[marks.level.kind]}, other end`)}
-      {marks.points.map((mark) => handle(mark, template.landmarks.find((l) => l.id === mark.id)?.name ?? mark.id))}
+      {points.slice(1).map((p, i) => {
+        const before = points[i];
+        return before?.placedBy && p.placedBy ? <g key={p.id}>{line(before, p)}</g> : null;
+      })}
+      {level && line(level.a, level.b, `${size} ${size / 2}`)}
+      {level && handle(level.a, `${LEVEL[level.kind]}, one end`)}
+      {level && handle(level.b, `${LEVEL[level.kind]}, other end`)}
+      {points.map((mark) => handle(mark, template.landmarks.find((l) => l.id === mark.id)?.name ?? mark.id))}
+      {finger && <Magnifier {...{ url, width, height, box }} at={finger} />}
     </svg>
   );
+}
+
+/** The frame of the picture that is seen, in its own pixels. */
+export interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+}
+
+/** Where a finger is, and which landmark it moves. */
+export interface Finger extends PicturePoint {
+  readonly id: string;
 }
 
 const WORDS = { coach: 'placed', confirmed: 'suggested and confirmed', suggested: 'suggested, not confirmed' } as const;

@@ -5,6 +5,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createStore } from '../../app/store.ts';
+import type { OpenPicture } from './openPicture.ts';
 import { PictureDesk } from './PictureDesk.tsx';
 
 const { measure: measureOf } = BUILT_IN_LIBRARY;
@@ -19,17 +20,18 @@ vi.mock('./pose.ts', () => ({
 vi.stubGlobal('createImageBitmap', async () => ({}));
 
 const trainee = { id: 't', sex: 'female' } as unknown as TraineeReply;
-const picture = { url: 'blob:x', width: 900, height: 1200, blob: new Blob() };
+const picture: OpenPicture = { url: 'blob:x', width: 900, height: 1200, blob: new Blob(), source: 'ab'.repeat(32) };
 
-function show(measureId: string) {
+function show(measureId: string, of = picture) {
   const take = vi.fn();
   render(
     <Provider store={createStore()}>
       <PictureDesk
-        {...{ picture, trainee, take }}
+        {...{ picture: of, trainee, take }}
         template={templateFor(measureOf(measureId))!}
         measure={measureOf(measureId)}
         side="right"
+        label="Shoulder flexion, right, trial 1"
         close={vi.fn()}
       />
     </Provider>,
@@ -70,7 +72,7 @@ describe('landmarks by keyboard', () => {
     expect(angle()).toBe('–');
     put(/^Hip/, 430, 760);
     put(/^Shoulder/, 430, 430);
-    expect(screen.getByText('1 of 3 landmarks still to be placed.')).toBeDefined();
+    expect(screen.getByText(/^1 of 3 landmarks still to be placed\./)).toBeDefined();
     // 60° above the horizontal: 150° of flexion.
     put(/^Elbow/, 525, 265);
     expect(angle()).toBe('–');
@@ -79,7 +81,7 @@ describe('landmarks by keyboard', () => {
     expect(screen.getByText(/the other way round/)).toBeDefined();
     faces('right');
     expect(angle()).toMatch(/^150° ± \d/);
-    fireEvent.click(screen.getByRole('button', { name: 'Use 150° as the trial' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Use 150°' }));
     expect(take).toHaveBeenCalledOnce();
     const [value, reading] = take.mock.calls[0] as [
       number,
@@ -95,7 +97,7 @@ describe('landmarks by keyboard', () => {
     show('shoulder-flexion');
     for (const name of [/^Hip/, /^Shoulder/, /^Elbow/]) put(name, 400, 400);
     expect(screen.getByRole('alert').textContent).toMatch(/lie on the same spot/);
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use as the trial' }).disabled).toBe(true);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use' }).disabled).toBe(true);
   });
 
   it('beyond straight up are confirmed by somebody who looked: seen the wrong way round, 150° reads as 210°', () => {
@@ -105,23 +107,53 @@ describe('landmarks by keyboard', () => {
     put(/^Elbow/, 397, 243);
     faces('right');
     expect(angle()).toMatch(/^190°/);
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use as the trial' }).disabled).toBe(true);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use' }).disabled).toBe(true);
     fireEvent.click(screen.getByRole('checkbox', { name: /Beyond straight up, 190° and not 170°/ }));
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use 190° as the trial' }).disabled).toBe(false);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use 190°' }).disabled).toBe(false);
     faces('left');
     expect(angle()).toMatch(/^170°/);
   });
 
-  it('zoomed in are placed more surely', () => {
+  it('zoomed in are placed more surely, and zooming afterwards makes nothing surer', () => {
     show('shoulder-flexion');
+    const error = () => Number(/± ([\d.]+)/.exec(angle() ?? '')?.[1]);
+    const place = () => {
+      put(/^Hip/, 430, 760);
+      put(/^Shoulder/, 430, 430);
+      put(/^Elbow/, 525, 265);
+    };
+    place();
+    faces('right');
+    const plain = error();
+    fireEvent.click(screen.getByRole('button', { name: '4 ×' }));
+    expect(error()).toBe(plain);
+    // Moved away and back at the larger scale: now it is.
+    put(/^Hip/, 431, 760);
+    put(/^Shoulder/, 431, 430);
+    put(/^Elbow/, 526, 265);
+    expect(error()).toBeLessThan(plain / 2);
+  });
+
+  it('are taken back step by step', () => {
+    show('shoulder-flexion');
+    put(/^Hip/, 430, 720);
+    expect(screen.getByRole('status', { name: 'Next landmark' }).textContent).toMatch(/Tap Shoulder.*\(2 of 3\)$/);
+    const undo = screen.getByRole<HTMLButtonElement>('button', { name: 'Undo' });
+    while (!undo.disabled) fireEvent.click(undo);
+    expect(screen.getByRole('status', { name: 'Next landmark' }).textContent).toMatch(/Tap Hip.*\(1 of 3\)$/);
+  });
+});
+
+describe('a picture of another day', () => {
+  it('is no check of today unless somebody says that the camera’s clock is wrong', () => {
+    show('shoulder-flexion', { ...picture, takenAt: new Date(Date.now() - 40 * 86_400_000) });
     put(/^Hip/, 430, 760);
     put(/^Shoulder/, 430, 430);
     put(/^Elbow/, 525, 265);
     faces('right');
-    const error = () => Number(/± ([\d.]+)/.exec(angle() ?? '')?.[1]);
-    const plain = error();
-    fireEvent.click(screen.getByRole('button', { name: '2 ×' }));
-    expect(error()).toBeLessThan(plain);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use' }).disabled).toBe(true);
+    fireEvent.click(screen.getByRole('checkbox', { name: /^By its own data it was taken on/ }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use 150°' }).disabled).toBe(false);
   });
 });
 
@@ -143,29 +175,46 @@ describe('a check that hangs on the camera’s roll', () => {
 });
 
 describe('suggested points', () => {
-  it('are marked until the coach confirms them', async () => {
-    seen.keypoints = [
-      { name: 'right hip', x: 430, y: 760, score: 0.8 },
-      { name: 'right shoulder', x: 430, y: 430, score: 0.8 },
-      { name: 'right elbow', x: 525, y: 265, score: 0.8 },
-    ];
+  const SEEN: readonly Keypoint[] = [
+    { name: 'nose', x: 470, y: 380, score: 0.8 },
+    { name: 'right ear', x: 430, y: 385, score: 0.8 },
+    { name: 'right hip', x: 430, y: 760, score: 0.8 },
+    { name: 'right shoulder', x: 430, y: 430, score: 0.8 },
+    { name: 'right elbow', x: 525, y: 265, score: 0.8 },
+  ];
+  const used = (take: ReturnType<typeof vi.fn>) =>
+    take.mock.calls[0]![1] as { standardError: number; points: readonly { placedBy: string }[] };
+
+  it('come by themselves and only inform, with the model’s own error, until each is looked at', async () => {
+    seen.keypoints = SEEN;
     const take = show('shoulder-flexion');
-    fireEvent.click(screen.getByRole('button', { name: 'Suggest points' }));
-    await screen.findByText(/The model saw 3 of 3 points/);
+    await screen.findByText(/The model saw 3 of 3 points, at least 80% sure/);
     expect(screen.getByText(/nobody has confirmed open no gate/)).toBeDefined();
-    fireEvent.click(screen.getByRole('button', { name: 'Confirm them all' }));
+    expect(screen.getByText(/found from the nose/)).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Use 150°, for information' }));
+    expect(used(take).points.map((p) => p.placedBy)).toEqual(['suggested', 'suggested', 'suggested']);
+    const asSuggested = used(take).standardError;
+    take.mockClear();
+    for (const name of [/^Hip.*right where it is/, /^Shoulder.*right where it is/]) fireEvent.click(screen.getByRole('button', { name }));
+    expect(screen.getByText(/nobody has confirmed/)).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: /^Elbow.*right where it is/ }));
     expect(screen.queryByText(/nobody has confirmed/)).toBeNull();
-    faces('right');
-    fireEvent.click(screen.getByRole('button', { name: 'Use 150° as the trial' }));
-    const [, reading] = take.mock.calls[0] as [number, { points: readonly { placedBy: string }[] }];
-    expect(reading.points.map((p) => p.placedBy)).toEqual(['confirmed', 'confirmed', 'confirmed']);
+    fireEvent.click(screen.getByRole('button', { name: 'Use 150°' }));
+    expect(used(take).points.map((p) => p.placedBy)).toEqual(['confirmed', 'confirmed', 'confirmed']);
+    expect(used(take).standardError).toBeLessThan(asSuggested);
+  });
+
+  it('are not offered where the model sees nothing of use', async () => {
+    seen.keypoints = SEEN;
+    show('wrist-extension');
+    await Promise.resolve();
+    expect(screen.queryByText(/The model/)).toBeNull();
   });
 
   it('that do not come leave everything as it was', async () => {
     seen.fails = 'The pose model could not be loaded from the server.';
     show('shoulder-flexion');
-    fireEvent.click(screen.getByRole('button', { name: 'Suggest points' }));
     await screen.findByText('The pose model could not be loaded from the server.');
-    expect(screen.getByText('3 of 3 landmarks still to be placed.')).toBeDefined();
+    expect(screen.getByText(/^3 of 3 landmarks still to be placed\./)).toBeDefined();
   });
 });

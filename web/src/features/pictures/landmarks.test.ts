@@ -1,6 +1,6 @@
 import { templateFor } from '@myokinet/core/landmarks';
 import { describe, expect, it } from 'vitest';
-import { confirmed, laid, moved, newLevel, suggested, waiting } from './landmarks.ts';
+import { confirmed, laid, moved, newLevel, nextToPlace, suggested, waiting } from './landmarks.ts';
 
 const template = templateFor({ picture: 'arm-lean' })!;
 const fresh = () => waiting(template, 1000, 800);
@@ -17,15 +17,21 @@ describe('landmarks on a picture', () => {
 
   it('remember who placed them: a dragged one is the coach’s, whatever was suggested', () => {
     const both = suggested(fresh(), [
-      { id: 'wrist', x: 10, y: 20 },
-      { id: 'shoulder', x: 30, y: 40 },
+      { id: 'wrist', x: 10, y: 20, error: 25 },
+      { id: 'shoulder', x: 30, y: 40, error: 25 },
     ]);
+    expect(nextToPlace(both)?.id).toBe('wrist');
     expect(both.points.map((p) => p.placedBy)).toEqual(['suggested', 'suggested']);
-    const dragged = moved(both, 'wrist', 12, 22);
+    const dragged = moved(both, { id: 'wrist', x: 12, y: 22, error: 4 });
     expect(dragged.points.map((p) => p.placedBy)).toEqual(['coach', 'suggested']);
-    expect(confirmed(dragged).points.map((p) => p.placedBy)).toEqual(['coach', 'confirmed']);
+    expect(nextToPlace(dragged)?.id).toBe('shoulder');
+    // One by one: the point keeps the error of how it was looked at, the other that of the model.
+    expect(confirmed(dragged, 'wrist', 3)).toEqual(dragged);
+    expect(dragged.points[1]).toMatchObject({ placedBy: 'suggested', error: 25 });
+    expect(confirmed(dragged, 'shoulder', 3).points[1]).toMatchObject({ placedBy: 'confirmed', error: 3 });
+    expect(nextToPlace(confirmed(dragged, 'shoulder', 3))).toBeUndefined();
     // A second suggestion does not move what the coach has placed.
-    expect(suggested(dragged, [{ id: 'wrist', x: 99, y: 99 }]).points[0]).toMatchObject({ x: 12, y: 22 });
+    expect(suggested(dragged, [{ id: 'wrist', x: 99, y: 99, error: 25 }]).points[0]).toMatchObject({ x: 12, y: 22 });
   });
 
   it('have a level line that counts only once it was laid', () => {
@@ -33,7 +39,7 @@ describe('landmarks on a picture', () => {
     const marks = { ...fresh(), level };
     expect(level.a.x).toBe(level.b.x);
     expect(laid(marks)).toBeUndefined();
-    expect(laid(moved(marks, 'b', 130, 100))).toMatchObject({ kind: 'plumb', b: { x: 130, y: 100 } });
+    expect(laid(moved(marks, { id: 'b', x: 130, y: 100, error: 2 }))).toMatchObject({ kind: 'plumb', b: { x: 130, y: 100 } });
     expect(laid(fresh())).toBeUndefined();
   });
 });

@@ -38,9 +38,9 @@ export function newLevel(kind: ReferenceLine['kind'], width: number, height: num
       };
 }
 
-/** A landmark or an end of the line put somewhere by the coach. */
-export function moved(marks: Marks, id: string, x: number, y: number): Marks {
-  const put = (mark: Mark): Mark => (mark.id === id ? { id, x, y, placedBy: 'coach' } : mark);
+/** A landmark or an end of the line put somewhere by the coach; how surely is told by the zoom at that moment, and stays. */
+export function moved(marks: Marks, { id, x, y, error }: Required<PlacedPoint>): Marks {
+  const put = (mark: Mark): Mark => (mark.id === id ? { id, x, y, error, placedBy: 'coach' } : mark);
   return {
     points: marks.points.map(put),
     ...(marks.level ? { level: { ...marks.level, a: put(marks.level.a), b: put(marks.level.b) } } : {}),
@@ -58,9 +58,17 @@ export function suggested(marks: Marks, points: readonly PlacedPoint[]): Marks {
   };
 }
 
-/** The coach has looked at what was suggested. */
-export function confirmed(marks: Marks): Marks {
-  return { ...marks, points: marks.points.map((m) => (m.placedBy === 'suggested' ? { ...m, placedBy: 'confirmed' } : m)) };
+/** The coach has looked at one suggested point and found it right where it is. */
+export function confirmed(marks: Marks, id: string, error: number): Marks {
+  return {
+    ...marks,
+    points: marks.points.map((m) => (m.id === id && m.placedBy === 'suggested' ? { ...m, error, placedBy: 'confirmed' } : m)),
+  };
+}
+
+/** The first landmark that nobody has put anywhere. */
+export function nextToPlace({ points }: Marks): Mark | undefined {
+  return points.find((m) => m.placedBy === undefined || m.placedBy === 'suggested');
 }
 
 /** The line, once somebody has laid it. */

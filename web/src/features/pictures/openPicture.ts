@@ -1,4 +1,6 @@
+import exifr from 'exifr';
 import { imageSize } from 'image-size';
+import { fingerprint } from '../../client/fingerprint.ts';
 
 /** A picture ready to be measured: at most 1600 pixels along its longer side. */
 export interface OpenPicture {
@@ -6,6 +8,10 @@ export interface OpenPicture {
   readonly width: number;
   readonly height: number;
   readonly blob: Blob;
+  /** The same for the same file or frame. */
+  readonly source: string;
+  /** When it was taken, by the camera's own clock, where the file says so. */
+  readonly takenAt?: Date;
 }
 
 const MOST_MEGAPIXELS = 50;
@@ -21,6 +27,10 @@ const MEGA = 1e6;
  * @throws Error with a sentence for the coach
  */
 export async function openPicture(file: File): Promise<OpenPicture> {
+  if (/\.hei[cf]$/i.test(file.name) || /hei[cf]/.test(file.type))
+    throw new Error(
+      'This is a HEIC picture, which browsers cannot show. On the phone choose “most compatible” under the camera’s formats, or share it as JPEG.',
+    );
   if (file.size > MOST_BYTES)
     throw new Error(`The file has ${Math.round(file.size / MEGA)} MB; the limit is ${Math.round(MOST_BYTES / MEGA)} MB.`);
   const { width, height } = sizeOf(new Uint8Array(await file.slice(0, HEADER_BYTES).arrayBuffer()));
@@ -35,12 +45,29 @@ export async function openPicture(file: File): Promise<OpenPicture> {
   } catch {
     throw new Error('The picture is damaged, or of a kind that this browser cannot decode. Nothing was taken from it.');
   }
-  return scaled(bitmap, bitmap.width, bitmap.height);
+  const takenAt = await dateOf(file);
+  return {
+    ...(await scaled(bitmap, bitmap.width, bitmap.height)),
+    source: fingerprint(new Uint8Array(await file.arrayBuffer())),
+    ...(takenAt ? { takenAt } : {}),
+  };
+}
+
+/** When the camera says it was taken. */
+async function dateOf(file: File): Promise<Date | undefined> {
+  try {
+    const told = (await exifr.parse(file, ['DateTimeOriginal'])) as { readonly DateTimeOriginal?: unknown } | undefined;
+    return told?.DateTimeOriginal instanceof Date && Number.isFinite(told.DateTimeOriginal.getTime()) ? told.DateTimeOriginal : undefined;
+  } catch {
+    // A file without such data, or with broken ones, is a picture all the same.
+    return undefined;
+  }
 }
 
 /** The frame that a video shows. */
-export function frameOf(video: HTMLVideoElement): Promise<OpenPicture> {
-  return scaled(video, video.videoWidth, video.videoHeight);
+export async function frameOf(video: HTMLVideoElement): Promise<OpenPicture> {
+  const frame = await scaled(video, video.videoWidth, video.videoHeight);
+  return { ...frame, source: fingerprint(new Uint8Array(await frame.blob.arrayBuffer())) };
 }
 
 function sizeOf(header: Uint8Array): { readonly width: number; readonly height: number } {
@@ -51,7 +78,7 @@ function sizeOf(header: Uint8Array): { readonly width: number; readonly height: 
   }
 }
 
-async function scaled(source: CanvasImageSource, width: number, height: number): Promise<OpenPicture> {
+async function scaled(source: CanvasImageSource, width: number, height: number): Promise<Omit<OpenPicture, 'source'>> {
   const scale = Math.min(1, LONGER_SIDE / Math.max(width, height));
   const size = { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) };
   const blob = await jpegOf(source, size, 0.9);

@@ -13,7 +13,7 @@ import modelUrl from 'pose-model/movenet-lightning.json?url';
 const INPUT = 192;
 /** In the model's order. */
 const NAMES = [
-  undefined,
+  'nose',
   undefined,
   undefined,
   'left ear',
