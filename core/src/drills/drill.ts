@@ -54,6 +54,8 @@ export interface HandLoad {
   readonly share: number;
   /** Share on the more loaded arm: worked out where the library is fitted to a trainee. */
   readonly perArm?: number;
+  /** How far its set-up bends a flat hand back, degrees: worked out there as well. */
+  readonly wristDeg?: number;
   readonly joints: readonly Joint[];
 }
 

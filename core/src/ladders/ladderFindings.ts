@@ -1,6 +1,6 @@
 import { Refusal } from '../errors.ts';
 import type { MeasureOf } from '../measuring/index.ts';
-import { type HandLoadReading, type KnownBody, plannedLoads, type SetUp, supportOn, type SupportPlan } from '../statics/index.ts';
+import { type HandLoadReading, isFlatHanded, type KnownBody, plannedLoads, supportOn, type SupportPlan } from '../statics/index.ts';
 import { type Demand, demandsOn, type Ladder, type Rung } from './ladder.ts';
 
 /**
@@ -94,16 +94,11 @@ function tolerance({ id }: Rung, demands: readonly Demand[], onArm: number, { se
 }
 
 function wrist({ id }: Rung, demands: readonly Demand[], onArm: number, { setUp }: SupportPlan, reading: HandLoadReading): LadderFinding[] {
-  if (onArm < WRIST_FROM_POINTS || !isFlat(setUp)) return [];
+  if (onArm < WRIST_FROM_POINTS || !isFlatHanded(setUp)) return [];
   const needed = Math.min(MOST_WRIST_DEG, reading.wristExtensionDeg - WEDGE_DEG);
   const has = asked(demands, 'wrist-extension-loaded') ?? 0;
   if (has >= needed - 0.5) return [];
   return [{ code: 'wrist', rungId: id, measureIds: ['wrist-extension-loaded'], needed: Math.round(needed), asked: has }];
-}
-
-function isFlat(setUp: SetUp): boolean {
-  const { hands } = setUp as { readonly hands?: string };
-  return (hands === undefined || hands === 'flat') && setUp.position !== 'dip';
 }
 
 function grip(

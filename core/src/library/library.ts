@@ -2,7 +2,7 @@ import { Refusal } from '../errors.ts';
 import { type Drill, type Fault, type FaultEntry, type FaultId } from '../drills/index.ts';
 import type { Ladder, Rung } from '../ladders/index.ts';
 import { type Measure, type MeasureOf, WORKING_POSITIONS } from '../measuring/index.ts';
-import type { SupportPlan } from '../statics/index.ts';
+import type { PlannedLoads, SupportPlan } from '../statics/index.ts';
 
 /** What a library is made of: plain data that can be stored, sent and compared. */
 export interface LibraryContent {
@@ -135,15 +135,15 @@ export function openLibrary(content: LibraryContent): Library {
 }
 
 /** What a set-up puts on the hands, and on the more loaded one, as shares of body weight; `undefined` where nobody knows. */
-export type LoadsOf = (support: SupportPlan) => { readonly share: number; readonly perArm: number } | undefined;
+export type LoadsOf = (support: SupportPlan) => PlannedLoads | undefined;
 
 /** A drill in another set-up; `loadsOf` says what that puts on the hands. */
 export function inSetUp(drill: Drill, support: SupportPlan | undefined, loadsOf: LoadsOf): Drill {
   if (!support || !drill.handLoad) return drill;
-  const { perArm: _, ...before } = drill.handLoad;
+  const { perArm: _, wristDeg: __, ...before } = drill.handLoad;
   const loads = loadsOf(support);
   const share = support.wanted ?? loads?.share ?? before.share;
-  return { ...drill, support, handLoad: { ...before, share, ...(loads ? { perArm: loads.perArm } : {}) } };
+  return { ...drill, support, handLoad: { ...before, ...loads, share } };
 }
 
 /** What a rung was called that has moved to another place. */

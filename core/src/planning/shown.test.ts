@@ -2,6 +2,7 @@ import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
 import { armLoadOf } from '../drills/index.ts';
+import { demandsOn } from '../ladders/index.ts';
 import { fittedTo, openLibrary } from '../library/index.ts';
 import type { Capacity } from '../measuring/index.ts';
 import { addDays, type CalendarDay } from '../quantities/index.ts';
@@ -13,6 +14,7 @@ import { madeUpTrainee } from './madeUpTrainee.ts';
 import { proposeByRules } from './proposeByRules.ts';
 import { reviewPlan } from './reviewPlan.ts';
 import { ANYTHING_SHOWN, beyondShown, NOTHING_SHOWN, type Shown, type ShownFacts, shownOf } from './shown.ts';
+import { ANY_RANGES, NO_RANGES, RANGE_CHECKS, rangeNeeded } from './shownRange.ts';
 import { fitTemplate } from './template.ts';
 
 const now = new Date('2026-11-24T12:00:00Z');
@@ -57,7 +59,10 @@ describe('on one arm', () => {
 
   it('what one hand carries is not halved', () => {
     const limit = shown({ capacities: [two] });
-    const beyond = (id: string) => beyondShown(library.drill(id), limit)?.perArm;
+    const beyond = (id: string) => {
+      const found = beyondShown(library.drill(id), { ...limit, ranges: ANY_RANGES });
+      return found?.what === 'load' ? found.perArm : undefined;
+    };
     expect(beyond('practice-half-hang')).toBeUndefined();
     expect(beyond('practice-one-hand-30')).toBeUndefined();
     expect(beyond('practice-taps-with-feet')).toBeCloseTo(0.6, 2);
@@ -78,6 +83,75 @@ describe('on one arm', () => {
     const first = ({ preparation = [] }: { preparation?: readonly string[] }) =>
       preparation.filter((id) => !beyondShown(library.drill(id), NOTHING_SHOWN));
     expect(library.ladders.filter((l) => first(l).length === 0).map((l) => l.id)).toEqual([]);
+  });
+});
+
+describe('range under load', () => {
+  const both = (measureId: string, left: number, right: number, band = 4) => [
+    check(measureId, left, band, 2, { side: 'left' }),
+    check(measureId, right, band, 2, { side: 'right' }),
+  ];
+  const wrist = (own: Partial<ShownFacts>) => shown(own).ranges!['wrist-extension-loaded'];
+
+  it('is the weaker side of the newest check, less its band; one side alone, or what only informs, shows nothing', () => {
+    expect(wrist({ capacities: both('wrist-extension-loaded', 90, 86) })).toEqual({ degrees: 82, by: 'check' });
+    expect(wrist({ capacities: both('wrist-extension-loaded', 90, 86).slice(0, 1) })).toEqual({ degrees: 0, by: 'nothing' });
+    const informs = both('wrist-extension-loaded', 90, 86).map((c) => ({ ...c, provisional: 'suggested' as const }));
+    expect(wrist({ capacities: informs })).toEqual({ degrees: 0, by: 'nothing' });
+  });
+
+  it('is what clean work of the last weeks or the signed rung needed, where that is more', () => {
+    expect(wrist({ didWell: ['plank'] })).toEqual({ degrees: 80, by: 'work' });
+    const { rungs } = library.ladder('push-up');
+    const here = rungs.findIndex((r) => r.id === 'floor');
+    expect(wrist({ foothold: { ladderId: 'push-up', here } })).toEqual({ degrees: 80, by: 'rung' });
+    expect(wrist({ didWell: ['plank'], capacities: both('wrist-extension-loaded', 99, 99) }).by).toBe('check');
+  });
+
+  it('counts anew after a long layoff', () => {
+    const capacities = both('wrist-extension-loaded', 99, 99);
+    expect(wrist({ capacities, lastLoadedAt: addDays(now, -20) }).by).toBe('check');
+    expect(wrist({ capacities, lastLoadedAt: addDays(now, -40) }).by).toBe('check');
+    const old = capacities.map((c) => ({ ...c, takenAt: addDays(now, -50) }) as Capacity);
+    expect(wrist({ capacities: old, lastLoadedAt: addDays(now, -40) }).by).toBe('nothing');
+  });
+
+  it.each<[string, Partial<Record<(typeof RANGE_CHECKS)[number], number>>]>([
+    ['tabletop-scapular-push-up', {}],
+    ['supported-hang', {}],
+    ['plank', { 'wrist-extension-loaded': 80 }],
+    ['practice-free-hang', { 'shoulder-flexion': 150 }],
+    ['practice-wall-handstand', { 'wrist-extension-loaded': 75, 'shoulder-flexion': 165 }],
+    ['practice-strict-dip', { 'shoulder-extension': 45 }],
+    ['practice-forearm-balance', { 'shoulder-flexion': 165 }],
+  ])('%s needs %j (professional judgement, from memory)', (id, needed) => {
+    if (!library.hasDrill(id)) return;
+    const found = rangeNeeded(library.drill(id));
+    expect(Object.keys(found)).toEqual(Object.keys(needed));
+    for (const [checkId, degrees] of Object.entries(needed))
+      expect(Math.abs(found[checkId as 'shoulder-flexion']! - degrees)).toBeLessThan(3);
+  });
+
+  it('on fists, handles or straight wrists needs none: what the bend closes has another way', () => {
+    const straight = library.drills.filter(
+      (d) => d.handLoad?.direction === 'push' && armLoadOf(d) > 0.23 && d.handLoad.wristDeg === undefined,
+    );
+    expect(straight.length).toBeGreaterThan(2);
+    for (const drill of straight) expect(rangeNeeded(drill)).not.toHaveProperty('wrist-extension-loaded');
+  });
+
+  it('asks of each built-in rung no more than the rung itself does', () => {
+    const body = bodyModel({ statureM: 1.75, massKg: 70 });
+    const more: string[] = [];
+    for (const ladder of library.ladders)
+      for (const rung of ladder.rungs) {
+        const demands = demandsOn(rung, body, library.measure);
+        for (const [checkId, degrees] of Object.entries(rangeNeeded(library.drill(rung.practice)))) {
+          const asked = Math.max(0, ...demands.filter((d) => d.measureId === checkId).map((d) => d.value));
+          if (degrees > asked + 0.5) more.push(`${rung.id}: ${checkId} ${degrees}, asked ${asked}`);
+        }
+      }
+    expect(more).toEqual([]);
   });
 });
 
@@ -163,7 +237,12 @@ it('says what was shown, by what, and what helps', () => {
   expect(why({ push: { perArm: 0.3, by: 'check', afterDays: 9 } })).toMatch(
     /30% was tolerated at the last check, its band taken off, and less for 9 days without load\./,
   );
-  expect(why({ push: { perArm: onArm('plank'), by: 'work' } })).toBeUndefined();
+  const held = { push: { perArm: onArm('plank'), by: 'work' } } as const;
+  expect(why(held)).toBe('Needs 80° of “Wrist extension, loaded” under its load; it was never checked on both sides. Check it first.');
+  expect(why({ ...held, ranges: { ...NO_RANGES, 'wrist-extension-loaded': { degrees: 76.4, by: 'check' } } })).toBe(
+    'Needs 80° of “Wrist extension, loaded” under its load; 76° was shown at the last check, its band taken off.',
+  );
+  expect(why({ ...held, ranges: ANY_RANGES })).toBeUndefined();
 });
 
 it('a hand-made week that goes beyond is said where it does, in its own set-up', () => {

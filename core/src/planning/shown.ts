@@ -1,9 +1,10 @@
-import type { BodySide } from '../anatomy/index.ts';
 import { armLoadOf, type Drill } from '../drills/index.ts';
 import { MOST_OF_GRIP } from '../ladders/index.ts';
 import type { Library } from '../library/index.ts';
 import { type Capacity, measureSides } from '../measuring/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
+import { newestOf } from './newestOf.ts';
+import { ANY_RANGES, type BeyondRange, beyondRange, NO_RANGES, type ShownRanges, shownRanges } from './shownRange.ts';
 
 /** How the hands carry: the body, pushing or pulling, or a weight at the side. */
 export const DIRECTIONS = ['push', 'pull', 'carry'] as const;
@@ -32,6 +33,8 @@ export interface ShownLoad {
 export interface Shown extends Readonly<Record<Direction, ShownLoad>> {
   /** Rungs down after a layoff; everything is too much after the longest. */
   readonly rungsDown: number;
+  /** Ranges under load; a pack from before does not say. */
+  readonly ranges?: ShownRanges;
 }
 
 /** The check that shows what an arm carries, by direction. */
@@ -101,11 +104,22 @@ export function shownOf(facts: ShownFacts): Shown {
     pull: shownIn('pull', facts, layoff && { ...layoff, days }),
     carry: shownIn('carry', facts, layoff && { ...layoff, days }),
     rungsDown: layoff?.rungsDown ?? 0,
+    ranges: shownRanges({
+      ...facts,
+      capacities: layoff?.recheck ? facts.capacities.filter((c) => lastLoadedAt && c.takenAt > lastLoadedAt) : facts.capacities,
+      practices: signedPractices(facts),
+    }),
   };
 }
 
+/** The practices of the rungs that are signed. */
+function signedPractices({ library, foothold }: ShownFacts): readonly string[] {
+  const rungs = library.hasLadder(foothold.ladderId) ? library.ladder(foothold.ladderId).rungs.slice(0, foothold.here + 1) : [];
+  return rungs.map((r) => r.practice);
+}
+
 function shownIn(direction: Direction, facts: ShownFacts, layoff: (Layoff & { readonly days: number }) | undefined): ShownLoad {
-  const { library, didWell, foothold, lastLoadedAt } = facts;
+  const { library, didWell, lastLoadedAt } = facts;
   const check = checked(direction, facts);
   // A check after the layoff is what is tolerated now.
   const fresh = check && lastLoadedAt && check.takenAt > lastLoadedAt;
@@ -113,17 +127,17 @@ function shownIn(direction: Direction, facts: ShownFacts, layoff: (Layoff & { re
   const after = layoff ? { afterDays: layoff.days } : {};
   const carried = (ids: readonly string[]) =>
     Math.max(0, ...ids.filter((id) => library.hasDrill(id)).map((id) => armLoadIn(direction, library.drill(id))));
-  const rungs = library.hasLadder(foothold.ladderId) ? library.ladder(foothold.ladderId).rungs.slice(0, foothold.here + 1) : [];
+  const signed = signedPractices(facts);
   const candidates: readonly ShownLoad[] = [
     { perArm: ENTRY[direction], by: 'entry' },
     ...(check && (fresh || !layoff?.recheck)
       ? [fresh ? ({ perArm: check.perArm, by: 'check' } as const) : ({ perArm: check.perArm * keeps, by: 'check', ...after } as const)]
       : []),
     { perArm: carried(didWell) * keeps, by: 'work', ...after },
-    { perArm: carried(rungs.map((r) => r.practice)) * keeps, by: 'rung', ...after },
+    { perArm: carried(signed) * keeps, by: 'rung', ...after },
   ];
   const most = candidates.reduce((best, one) => (one.perArm > best.perArm ? one : best));
-  const used = Math.max(ENTRY[direction], carried(facts.recentDrills ?? []) * keeps, carried(rungs.map((r) => r.practice)) * keeps);
+  const used = Math.max(ENTRY[direction], carried(facts.recentDrills ?? []) * keeps, carried(signed) * keeps);
   return capped(capped(most, facts.recentDrills && { perArm: used + GROWTH, by: 'growth' }), beginnerCap(facts));
 }
 
@@ -172,17 +186,11 @@ function checked(direction: Direction, { library, capacities, massKg }: ShownFac
   return shown.reduce<Checked | undefined>((most, one) => (most && most.perArm >= one.perArm ? most : one), undefined);
 }
 
-function newestOf(capacities: readonly Capacity[], measureId: string, side: BodySide): Capacity | undefined {
-  return capacities
-    .filter((c) => c.measureId === measureId && c.side === side && !c.provisional)
-    .toSorted((a, b) => b.takenAt.localeCompare(a.takenAt))[0];
-}
-
 function armLoadIn(direction: Direction, drill: Drill): number {
   return directionOf(drill) === direction ? armLoadOf(drill) : 0;
 }
 
-type Carrying = Pick<Drill, 'handLoad' | 'support' | 'pose'>;
+type Carrying = Pick<Drill, 'handLoad' | 'support' | 'pose' | 'effort' | 'position' | 'equipment' | 'dose' | 'quality'>;
 
 /** How the hands carry in a drill; nothing where they do not. */
 function directionOf({ handLoad, support }: Carrying): Direction | undefined {
@@ -195,19 +203,24 @@ function directionOf({ handLoad, support }: Carrying): Direction | undefined {
 const ROUNDING = 0.0025;
 
 /** A drill that puts more on an arm than was shown. */
-export interface BeyondShown {
+export interface BeyondLoad {
+  readonly what: 'load';
   readonly direction: Direction;
   readonly perArm: number;
   readonly shown: ShownLoad;
 }
 
-/** Whether a drill puts more on an arm than the trainee has shown: what one hand carries is not halved. */
+/** A drill that asks for more than was shown, of load on an arm or of range under load. */
+export type BeyondShown = BeyondLoad | ({ readonly what: 'range' } & BeyondRange);
+
+/** Whether a drill puts more on an arm than the trainee has shown, what one hand carries not halved, or needs more range under load. */
 export function beyondShown(drill: Carrying, shown: Shown): BeyondShown | undefined {
   const direction = directionOf(drill);
   if (!direction) return undefined;
   const perArm = armLoadOf(drill);
-  if (perArm <= shown[direction].perArm + ROUNDING) return undefined;
-  return { direction, perArm, shown: shown[direction] };
+  if (perArm > shown[direction].perArm + ROUNDING) return { what: 'load', direction, perArm, shown: shown[direction] };
+  const range = beyondRange(drill, shown.ranges);
+  return range && { what: 'range', ...range };
 }
 
 /** Nothing was shown: where anybody begins. */
@@ -216,6 +229,7 @@ export const NOTHING_SHOWN: Shown = {
   pull: { perArm: ENTRY.pull, by: 'entry' },
   carry: { perArm: ENTRY.carry, by: 'entry' },
   rungsDown: 0,
+  ranges: NO_RANGES,
 };
 
 /** For tests and made-up trainees: nothing is beyond what was shown. */
@@ -224,4 +238,5 @@ export const ANYTHING_SHOWN: Shown = {
   pull: { perArm: 2, by: 'check' },
   carry: { perArm: 2, by: 'check' },
   rungsDown: 0,
+  ranges: ANY_RANGES,
 };

@@ -38,6 +38,8 @@ export {
   supportOn,
   type SupportOn,
   type SupportPlan,
+  isFlatHanded,
+  type PlannedLoads,
 } from './supportPlan.ts';
 export {
   calibrate,

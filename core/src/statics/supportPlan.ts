@@ -49,11 +49,26 @@ export function plannedLoad(body: KnownBody, plan: SupportPlan): number | undefi
 /**
  * Load of a plan on both hands and on the more loaded one, as fractions of body weight; `undefined` where it can not be built.
  *
+ * @returns with it how far a flat hand is bent back, degrees
  * @example plannedLoads(body, { setUp: { position: 'free-hang' } }) // { share: 1, perArm: 0.5 }
  */
-export function plannedLoads(body: KnownBody, plan: SupportPlan): { readonly share: number; readonly perArm: number } | undefined {
+export function plannedLoads(body: KnownBody, plan: SupportPlan): PlannedLoads | undefined {
   const figures = plannedFigures(body, plan);
-  return figures && { share: figures.loadShare, perArm: figures.perHandN / body.weightN };
+  if (!figures) return undefined;
+  const wrist = isFlatHanded(plan.setUp) && figures.wristExtensionDeg > 0 ? { wristDeg: figures.wristExtensionDeg } : {};
+  return { share: figures.loadShare, perArm: figures.perHandN / body.weightN, ...wrist };
+}
+
+export interface PlannedLoads {
+  readonly share: number;
+  readonly perArm: number;
+  readonly wristDeg?: number;
+}
+
+/** Whether the palms lie flat, so that the body's weight bends the wrists: not on fists, handles or fingertips. */
+export function isFlatHanded(setUp: SetUp): boolean {
+  const { hands } = setUp as { readonly hands?: string };
+  return (hands === undefined || hands === 'flat') && setUp.position !== 'dip';
 }
 
 function plannedFigures(body: KnownBody, { setUp, wanted }: SupportPlan): Figures | undefined {

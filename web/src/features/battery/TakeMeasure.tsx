@@ -244,7 +244,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
         )}
         <button
           type="button"
-          className="btn btn-primary h-13 min-w-40 flex-1 text-lg"
+          className={`btn h-13 min-w-40 text-lg ${reading ? '' : 'btn-primary flex-1'}`}
           disabled={problem !== undefined && !skipped}
           onClick={reading ? () => setAid(undefined) : primary}
         >

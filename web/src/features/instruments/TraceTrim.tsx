@@ -57,7 +57,7 @@ function Handle({ label, value, max, move }: HandleProps) {
       {label}
       <input
         type="range"
-        className="range range-sm w-40"
+        className="range range-sm w-40 [--range-fill:0]"
         min={0}
         max={max}
         step={STEP}
