@@ -25,12 +25,16 @@ export function solveByHighs(
     model.options.set({ output_flag: false, time_limit: options.seconds, mip_rel_gap: options.gap, random_seed: 1 });
     if (whole && options.start) model.setSolution({ colValue: Float64Array.from(options.start) });
     let reported = Number.NEGATIVE_INFINITY;
+    let passed = 0;
     model.run({
       [mipImprovingSolution]({ data }) {
         if (data.mip_solution) onProgress({ ...bounds(data), seconds: data.running_time ?? 0, values: data.mip_solution });
         return undefined;
       },
-      [mipInterrupt]({ data }) {
+      [mipInterrupt](event) {
+        const { data } = event;
+        passed++;
+        if (passed >= (options.checkpoints ?? Infinity)) event.interrupt();
         const seconds = data.running_time ?? 0;
         if (seconds - reported < 1 / REPORTS_PER_SECOND) return undefined;
         reported = seconds;

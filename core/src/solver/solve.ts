@@ -1,8 +1,13 @@
 import type { Program } from './program.ts';
 
 export interface SolveOptions {
-  /** Seconds after which the best answer so far is returned. */
+  /** Seconds after which the best answer so far is returned: a stop for what runs away, not a measure of work. */
   readonly seconds: number;
+  /**
+   * How often a search for whole numbers may come by a point at which it can be stopped. Unlike seconds that is the same on every machine
+   * and under every load, so that the same task ends with the same answer.
+   */
+  readonly checkpoints?: number;
   /** Relative gap between answer and bound at which the answer is good enough. */
   readonly gap: number;
   /** Forget that anything must be whole. */
@@ -23,7 +28,7 @@ export interface SolveProgress {
 }
 
 export interface Solution {
-  /** `limit`: the time was up first; there may be an answer all the same. */
+  /** `limit`: the time or the checkpoints were up first; there may be an answer all the same. */
   readonly status: 'optimal' | 'limit' | 'infeasible';
   /** Of the answer; absent where there is none. */
   readonly values?: Float64Array;

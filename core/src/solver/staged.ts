@@ -3,25 +3,26 @@ import { solveByHighs } from './highs.ts';
 import type { Program, Row } from './program.ts';
 import type { Solution, SolveOptions, SolveProgress } from './solve.ts';
 
-/** How the time is shared out: a quick answer stage by stage, each stage again beside the others, the whole for a bound, pairs, the whole. */
-const FIRST = { seconds: 0.2, gap: 0.02 } as const;
-/** On a slow machine the quick answer may take this many times longer. */
+/** How the work is shared out, in checkpoints: a quick answer stage by stage, each stage again beside the others, the whole for a bound, pairs, the whole. */
+const FIRST = { checkpoints: 16, gap: 0.02 } as const;
+/** Where that was too little for any answer, this many times more. */
 const PATIENCE = 10;
-const AGAIN = { seconds: 0.5, gap: 0.002 } as const;
-const PAIR = { seconds: 1, gap: 0.002 } as const;
-/** Shares of the time by which single stages, the first look at the whole, and the pairs are done. */
-const SINGLES_UNTIL = 0.45;
-const LOOK_UNTIL = 0.6;
-const PAIRS_UNTIL = 0.9;
-/** While there is no answer worth anything, the search may go on for this many times its time: a late plan is better than none. */
-const FOR_A_FIRST = 5;
+const AGAIN = { checkpoints: 40, gap: 0.002 } as const;
+const PAIR = { checkpoints: 40, gap: 0.002 } as const;
+/** Of a programme of so many variables; of a smaller one more, since each takes less. */
+const WHOLE = { checkpoints: 16, variables: 2000 } as const;
 /** The lead choices are settled this exactly. */
 const LEAD_GAP = 0.001;
+/** What a search of so many seconds may do is written above; of more seconds it may do more. */
+const USUAL_SECONDS = 5;
+/** Real seconds are a stop only: a machine this many times slower, or busier, still comes to the same end. */
+const STOP_AFTER = 12;
 
 /**
  * Solves a large programme of loosely coupled stages by HiGHS: first stage after stage, then each stage again beside the others as
- * they are, at last the whole from there, which also gives the bound. The answer is the same kind as that of `solveByHighs`. On a machine
- * too slow to find any answer in time it goes on for one, up to five times as long.
+ * they are, at last the whole from there, which also gives the bound. The answer is the same kind as that of `solveByHighs`. How much is
+ * done is counted in checkpoints and not in seconds, so that twenty runs on a busy machine give one answer; `seconds` says how much a
+ * usual machine does in that time, and twelve times as many stop it.
  *
  * @param clock milliseconds of a clock that never goes back: core has none of its own
  * @throws Error when the solver itself fails
@@ -42,29 +43,28 @@ export function solveStaged(
     onProgress({ seconds: passed(), objective: worthOf(values), values: values.slice() });
   };
   // Whole numbers forgotten, the programme gives a bound at once, and what each row is worth.
-  const relaxed = solveByHighs(highs, program, { ...options, relaxed: true });
+  const stop = options.seconds * STOP_AFTER;
+  const left = () => stop - passed();
+  const more = options.seconds / USUAL_SECONDS;
+  const relaxed = solveByHighs(highs, program, { gap: options.gap, seconds: stop, relaxed: true });
   if (relaxed.status === 'infeasible') return relaxed;
   const ceiling = relaxed.objective ?? Number.POSITIVE_INFINITY;
-  const values = options.start
-    ? Float64Array.from(options.start)
-    : firstAnswer(highs, program, stages, { left: () => options.seconds * FOR_A_FIRST - passed(), prices: relaxed.prices });
-  if (!values)
-    return solveByHighs(highs, program, { ...options, seconds: Math.max(0.1, options.seconds * FOR_A_FIRST - passed()) }, onProgress);
-  const allowed = () => options.seconds * (worthOf(values) > 0 ? 1 : FOR_A_FIRST);
+  const values = options.start ? Float64Array.from(options.start) : firstAnswer(highs, program, stages, { left, prices: relaxed.prices });
+  if (!values) return solveByHighs(highs, program, { ...options, seconds: Math.max(0.1, left()) }, onProgress);
   report(values);
   onProgress({ seconds: passed(), objective: worthOf(values), bound: ceiling });
-  const improve = (groups: readonly (readonly number[])[], { seconds, gap }: typeof AGAIN | typeof PAIR, until: number) => {
+  const improve = (groups: readonly (readonly number[])[], { checkpoints, gap }: typeof AGAIN | typeof PAIR) => {
     for (const group of groups) {
-      const left = allowed() * until - passed();
-      if (left <= 0) return;
-      if (settle(highs, partOf(program, group, values, 'all'), values, { gap, seconds: Math.min(seconds, left) })) report(values);
+      if (left() <= 0) return;
+      const limit = { gap, seconds: left(), checkpoints: Math.ceil(checkpoints * more) };
+      if (settle(highs, partOf(program, group, values, 'all'), values, limit)) report(values);
     }
   };
-  /** The whole from here, for so long; it takes the better answer over. */
-  const whole = (until: number): Solution => {
+  /** The whole from here; it takes the better answer over. */
+  const whole = (): Solution => {
     const before = passed();
-    const seconds = Math.max(0.1, allowed() * until - before);
-    const found = solveByHighs(highs, program, { ...options, seconds, start: values }, (p) => {
+    const checkpoints = Math.ceil((WHOLE.checkpoints * more * WHOLE.variables) / program.cost.length);
+    const found = solveByHighs(highs, program, { ...options, seconds: Math.max(0.1, left()), checkpoints, start: values }, (p) => {
       onProgress({ ...p, seconds: p.seconds + before });
     });
     if (found.values && worthOf(found.values) > worthOf(values)) values.set(found.values);
@@ -73,16 +73,14 @@ export function solveStaged(
   improve(
     stages.map((s) => [s]),
     AGAIN,
-    SINGLES_UNTIL,
   );
-  const look = whole(LOOK_UNTIL);
+  const look = whole();
   if (look.status !== 'limit') return look;
   improve(
     stages.slice(1).map((s, i) => [stages[i] ?? s, s]),
     PAIR,
-    PAIRS_UNTIL,
   );
-  const last = whole(1);
+  const last = whole();
   const bound = Math.min(ceiling, ...[last.bound, look.bound].flatMap((b) => b ?? []));
   const objective = worthOf(values);
   return { ...last, values, objective, bound, gap: (bound - objective) / Math.max(1e-9, Math.abs(objective)) };
@@ -107,8 +105,9 @@ function firstAnswer(
       for (const [k, i] of indices.entries()) cost[i] = (cost[i] ?? 0) - price * (factors[k] ?? 0);
     });
     const part = partOf({ ...program, cost }, [stage], values, 'up to here');
-    const within = (limit: number) => settle(highs, part, values, { ...FIRST, seconds: Math.max(0, Math.min(limit, left())) }, true);
-    if (!within(FIRST.seconds) && !within(FIRST.seconds * PATIENCE)) return undefined;
+    const within = (checkpoints: number) =>
+      settle(highs, part, values, { gap: FIRST.gap, checkpoints, seconds: Math.max(0.1, left()) }, true);
+    if (!within(FIRST.checkpoints) && !within(FIRST.checkpoints * PATIENCE)) return undefined;
   }
   return values;
 }
@@ -162,13 +161,13 @@ function settle(
   highs: Highs,
   { program, indices }: Part,
   values: Float64Array,
-  limit: { readonly seconds: number; readonly gap: number },
+  limit: { readonly seconds: number; readonly gap: number; readonly checkpoints: number },
   first = false,
 ): boolean {
   const leads = solveByHighs(
     highs,
     { ...program, integer: program.integer.map((whole, i) => whole && program.lead[i] === true) },
-    { seconds: limit.seconds, gap: LEAD_GAP },
+    { ...limit, gap: LEAD_GAP },
   );
   const led = leads.values;
   if (!led) return false;

@@ -25,8 +25,8 @@ export function SearchNote({ planner }: { readonly planner: PlannerHandle }) {
           : gap === undefined
             ? 'a plan is found; how good it can get is being worked out'
             : `a plan within ${(gap * 100).toFixed(1)}% of the best there can be`}
-        , {seconds.toFixed(1)}{' '}
-        {!found && seconds > limit ? `s; it was to take ${limit} s, and goes on for a first plan` : `of at most ${limit} s`}
+        , {seconds.toFixed(1)} s;{' '}
+        {seconds > limit ? 'longer than usual, since this task or this machine takes more' : `usually under ${limit} s`}
       </span>
       <span className="ms-auto flex gap-2">
         <button type="button" className="btn btn-sm" disabled={!found} onClick={planner.takeBest}>

@@ -7,7 +7,7 @@ import type { PlanRequest } from './plannerWorker.ts';
 import { usePlanFacts } from './PlanGate.tsx';
 import { planInput, planRules } from './planRules.ts';
 
-/** How long a plan is searched for at most, and how near the best it must come. */
+/** How much is searched, as seconds of a usual machine, and how near the best it must come. */
 const SEARCH = { seconds: 6, gap: 0.01 } as const;
 
 /** Makes what the planner is asked from the weeks as they stand. */

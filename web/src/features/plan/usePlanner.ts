@@ -8,7 +8,7 @@ export interface Running extends Omit<SearchProgress, 'plan'> {
   readonly label: string;
   /** There is a plan to take. */
   readonly found: boolean;
-  /** Seconds it has at most. */
+  /** Seconds that it usually takes at most. */
   readonly limit: number;
 }
 
