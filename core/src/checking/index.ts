@@ -11,5 +11,6 @@ export {
   type SideReading,
   type Skips,
 } from './draft.ts';
+export { batteryMinutes, toolsOf, widthsFrom } from './batteryTime.ts';
 export { firstEmpty, stateOf, stepsOf, whereToGoOn, type TrialStep } from './steps.ts';
 export { acknowledged, bothNotes, isEmpty, merged, patchOf, unsent } from './sync.ts';

@@ -1,4 +1,4 @@
-import { armLoadOf, type Drill, strainOf } from '../drills/index.ts';
+import { armLoadOf, strainOf } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import { type Capacity, measureSides } from '../measuring/index.ts';
 import { newestOf } from './newestOf.ts';

@@ -1,5 +1,6 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
 import type { Measure } from '@myokinet/core/measuring';
+import { batteryMinutes, toolsOf } from '@myokinet/core/checking';
 import { rechecksOf } from '@myokinet/core/readiness';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -60,7 +61,9 @@ export function ChooseBattery({ trainee, notice }: { readonly trainee: TraineeRe
                 <span className="font-semibold">
                   {words}: {these.length} {these.length === 1 ? 'check' : 'checks'}
                 </span>
-                <span className="aside text-sm">{about}</span>
+                <span className="aside text-sm">
+                  {about}; {takesInWords(these)}
+                </span>
               </Link>
             )}
           </li>
@@ -90,6 +93,7 @@ export function ChooseBattery({ trainee, notice }: { readonly trainee: TraineeRe
         {picked.length > 0 ? (
           <Link className="btn btn-primary min-h-13 w-full text-lg" to={`?scope=${picked.join(',')}`} replace>
             Take {picked.length === 1 ? 'this check' : `these ${picked.length} checks`}
+            <span className="text-sm font-normal">{takesInWords(picked.map(measure))}</span>
           </Link>
         ) : (
           <p className="aside text-sm">Nothing picked by hand.</p>
@@ -97,4 +101,10 @@ export function ChooseBattery({ trainee, notice }: { readonly trainee: TraineeRe
       </div>
     </div>
   );
+}
+
+/** How long it takes and what has to be at hand. */
+function takesInWords(checks: readonly Measure[]): string {
+  const tools = toolsOf(checks);
+  return `about ${batteryMinutes(checks)} min with rests${tools.length > 0 ? `; needs ${tools.join(', ')}` : '; needs nothing'}`;
 }

@@ -152,6 +152,25 @@ describe('a range, typed', () => {
   });
 });
 
+describe('a figure typed as it is read', () => {
+  it('in kilograms becomes the share in the hands, wherever the scale lies', () => {
+    show('hand-load-push');
+    fireEvent.change(screen.getByLabelText('Kilograms on the scale'), { target: { value: '32' } });
+    expect(texts()['whole/0']).toBe('50');
+    fireEvent.change(screen.getByLabelText('Kilograms on the scale'), { target: { value: '16,0' } });
+    fireEvent.change(screen.getByLabelText('Where the scale lies'), { target: { value: 'under the feet' } });
+    expect(texts()['whole/0']).toBe('75');
+  });
+
+  it('in centimetres becomes shoulder widths, once both are there', () => {
+    show('strap-pass-through');
+    fireEvent.change(screen.getByLabelText('Hands apart, centimetres'), { target: { value: '78' } });
+    expect(texts()['whole/0']).toBeUndefined();
+    fireEvent.change(screen.getByLabelText('Shoulder width, centimetres'), { target: { value: '39' } });
+    expect(texts()['whole/0']).toBe('2');
+  });
+});
+
 describe('a hold that a gate asks', () => {
   it('says before it starts from which second on it is enough', () => {
     show('plank-hold');

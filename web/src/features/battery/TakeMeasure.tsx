@@ -11,6 +11,7 @@ import { type CheckDesk, ProtocolLines, whatCounts } from '../checks/index.ts';
 import { InstrumentPanel } from '../instruments/index.ts';
 import { PicturePanel } from '../pictures/index.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
+import { AsRead } from './AsRead.tsx';
 import { Keypad } from './Keypad.tsx';
 import { SkipForm } from './SkipForm.tsx';
 import { TrialStrip } from './TrialStrip.tsx';
@@ -212,6 +213,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
                     {problem}
                   </p>
                 )}
+                <AsRead key={step.key} {...{ measure, write }} mass={trainee.mass} />
                 <div className="mt-2">
                   <Keypad
                     signed={measure.limits.min < 0}

@@ -10,7 +10,10 @@ export function TraceSummaryLine({ trace }: { readonly trace: TraceSummaryDto })
   const { unit } = QUANTITY_WORDS[quantity];
   const [low, high] = [Math.min(...curve), Math.max(...curve)];
   const points = curve
-    .map((v, i) => `${((i / (curve.length - 1)) * WIDTH).toFixed(1)},${(HEIGHT - 1 - ((v - low) / (high - low || 1)) * (HEIGHT - 2)).toFixed(1)}`)
+    .map(
+      (v, i) =>
+        `${((i / (curve.length - 1)) * WIDTH).toFixed(1)},${(HEIGHT - 1 - ((v - low) / (high - low || 1)) * (HEIGHT - 2)).toFixed(1)}`,
+    )
     .join(' ');
   const parts = [
     counted > 0 && clean !== undefined && `${clean} clean of ${counted}${fellOff ? `, then the ${fellOff} fell off` : ''}`,

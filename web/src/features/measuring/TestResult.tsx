@@ -14,17 +14,17 @@ export function TestResult({ measure, kind, result }: TestResultProps) {
   const shift = (means[1] ?? 0) - (means[0] ?? 0);
   return (
     <div className="py-2 text-sm">
-      <dl className="grid grid-cols-[9rem_1fr] gap-y-0.5">
-        <dt className="aside">SEM of one occasion</dt>
+      <dl className="grid grid-cols-[15rem_1fr] gap-y-0.5 max-sm:grid-cols-1">
+        <dt className="aside">Off by, one visit (SEM)</dt>
         <dd>
           <span className="font-semibold">{formatError(sem, measure.unit)}</span>{' '}
           <span className="aside">({degreesOfFreedom} degrees of freedom)</span>
         </dd>
-        <dt className="aside">MDC95</dt>
+        <dt className="aside">A real change is from (MDC95)</dt>
         <dd className="font-semibold">{formatError(mdc95, measure.unit)}</dd>
-        <dt className="aside">ICC(2,1), agreement</dt>
+        <dt className="aside">Same figures again (ICC 2,1)</dt>
         <dd>{coefficient(icc21)}</dd>
-        <dt className="aside">ICC(3,1), consistency</dt>
+        <dt className="aside">Same order of people (ICC 3,1)</dt>
         <dd>{coefficient(icc31)}</dd>
         <dt className="aside">Second time</dt>
         <dd>

@@ -1,4 +1,4 @@
-import type { Box, Finger } from './PictureCanvas.tsx';
+import type { Box, Finger } from './frame.ts';
 
 export interface MagnifierProps {
   readonly url: string;

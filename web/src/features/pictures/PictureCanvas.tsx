@@ -1,8 +1,9 @@
-import type { PicturePoint, PictureTemplate } from '@myokinet/core/landmarks';
+import type { PictureTemplate } from '@myokinet/core/landmarks';
 import { type KeyboardEvent, useRef } from 'react';
 import type { Mark, Marks } from './landmarks.ts';
 import { Magnifier } from './Magnifier.tsx';
-import { usePlacing, type View } from './usePlacing.ts';
+import type { View } from './frame.ts';
+import { usePlacing } from './usePlacing.ts';
 
 export interface PictureCanvasProps {
   readonly url: string;
@@ -115,19 +116,6 @@ export function PictureCanvas({ url, width, height, template, marks, view, look,
       {finger && <Magnifier {...{ url, width, height, box }} at={finger} />}
     </svg>
   );
-}
-
-/** The frame of the picture that is seen, in its own pixels. */
-export interface Box {
-  readonly x: number;
-  readonly y: number;
-  readonly w: number;
-  readonly h: number;
-}
-
-/** Where a finger is, and which landmark it moves. */
-export interface Finger extends PicturePoint {
-  readonly id: string;
 }
 
 const WORDS = { coach: 'placed', confirmed: 'suggested and confirmed', suggested: 'suggested, not confirmed' } as const;

@@ -4,7 +4,8 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { confirmed, type Marks, moved, nextToPlace, suggested, waiting } from './landmarks.ts';
 import type { OpenPicture } from './openPicture.ts';
 import { suggestedKeypoints } from './pose.ts';
-import { framed, type View } from './usePlacing.ts';
+import type { View } from './frame.ts';
+import { framed } from './usePlacing.ts';
 
 /** Suggested points are looked at this much larger. */
 const LOOK_CLOSER = 2.5;

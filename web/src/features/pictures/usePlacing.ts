@@ -1,13 +1,7 @@
 import type { PicturePoint } from '@myokinet/core/landmarks';
 import { type PointerEvent, type RefObject, useRef, useState } from 'react';
 import type { Mark, Marks } from './landmarks.ts';
-import type { Box, Finger } from './PictureCanvas.tsx';
-
-/** Which part of the picture is seen: 1 shows all of it; more a part around the middle. */
-export interface View {
-  readonly zoom: number;
-  readonly middle: PicturePoint;
-}
+import type { Box, Finger, View } from './frame.ts';
 
 const MOST_ZOOM = 8;
 

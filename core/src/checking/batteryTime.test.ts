@@ -1,0 +1,29 @@
+import { expect, it } from 'vitest';
+import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
+import { batteryMinutes, toolsOf, widthsFrom } from './index.ts';
+
+const { measure, measures } = BUILT_IN_LIBRARY;
+
+it('a battery’s minutes are worked by hand: set-up, trials, what of a rest the other side does not fill, changes of position', () => {
+  // 40 + 6·10 + 2·(60 − 10) = 200 s
+  expect(batteryMinutes([measure('grip')])).toBe(4);
+  // 40 + 45, one attempt: no rest
+  expect(batteryMinutes([measure('plank-hold')])).toBe(2);
+  // 40 + 6·20 = 160; then 30 for lying down, 160 again: 350 s
+  expect(batteryMinutes([measure('shoulder-flexion'), measure('shoulder-external-rotation')])).toBe(6);
+  expect(batteryMinutes([])).toBe(0);
+  // Every check there is takes a long morning, not a day.
+  expect(batteryMinutes(measures)).toBeGreaterThan(60);
+  expect(batteryMinutes(measures)).toBeLessThan(300);
+});
+
+it('says what has to be at hand, and nothing for what is looked at, counted or timed by the page', () => {
+  expect(
+    toolsOf(
+      ['grip', 'shoulder-flexion', 'wrist-extension', 'hand-load-push', 'plank-hold', 'blade-winging', 'push-ups-clean'].map(measure),
+    ),
+  ).toEqual([...['hand dynamometer', 'inclinometer or goniometer', 'bathroom scale']]);
+  expect(toolsOf([measure('strap-pass-through')])).toEqual(['tape']);
+});
+
+it('a strap is measured in centimetres and read in shoulder widths', () => expect(widthsFrom(78, 39)).toBe(2));

@@ -1,0 +1,70 @@
+import { type Measure, measureSides } from '../measuring/index.ts';
+
+/** What a check takes, seconds. Common practice, no source. */
+interface Pace {
+  /** One trial, placing hands or instrument included. */
+  readonly trial: number;
+  /** Before the same side goes again. */
+  readonly rest: number;
+}
+
+const TIRING: readonly Measure['unit'][] = ['s', 'reps', 'breaths'];
+const PACES = {
+  /** Holds, counts and breaths to the first fault. */
+  tiring: { trial: 45, rest: 120 },
+  squeeze: { trial: 10, rest: 60 },
+  load: { trial: 25, rest: 45 },
+  range: { trial: 20, rest: 0 },
+  look: { trial: 20, rest: 0 },
+} as const satisfies Readonly<Record<string, Pace>>;
+
+/** Explaining and setting up a check, and getting up or down for another position. */
+const SET_UP_SECONDS = 40;
+const CHANGE_SECONDS = 30;
+
+function paceOf({ unit, device, choices }: Measure): Pace {
+  if (choices) return PACES.look;
+  if (TIRING.includes(unit)) return PACES.tiring;
+  if (device === 'squeeze' || unit === 'percent') return PACES.squeeze;
+  return device === 'weight on a scale' ? PACES.load : PACES.range;
+}
+
+/**
+ * Minutes that a battery takes, rests and changes of position included: of a check with sides the other one goes while one rests.
+ *
+ * @param measures in the order they are taken
+ * @example batteryMinutes([library.measure('grip')]) // 6: 40 s to set up, six squeezes of 10 s, and what of each minute’s rest is not the other hand’s
+ */
+export function batteryMinutes(measures: readonly Measure[]): number {
+  const seconds = measures.reduce((sum, measure, i) => {
+    const { trial, rest } = paceOf(measure);
+    const sides = measureSides(measure).length;
+    const idle = Math.max(0, rest - (sides - 1) * trial);
+    const changes = i > 0 && measures[i - 1]?.position !== measure.position ? CHANGE_SECONDS : 0;
+    return sum + changes + SET_UP_SECONDS + measure.trials * sides * trial + (measure.trials - 1) * idle;
+  }, 0);
+  return Math.ceil(seconds / 60);
+}
+
+/** What has to be at hand: the instruments of checks that are not looked at, asked or counted. */
+export function toolsOf(measures: readonly Measure[]): readonly string[] {
+  const needed = measures.filter(
+    (m) =>
+      !m.choices &&
+      !NOTHING_NEEDED.includes(m.device ?? '') &&
+      (m.device !== undefined || m.unit === 'cm' || m.unit === 'ratio' || m.unit === 'percent'),
+  );
+  return [...new Set(needed.map((m) => m.instrument))];
+}
+
+/** The page times and the coach counts. */
+const NOTHING_NEEDED: readonly string[] = ['time', 'repetitions'];
+
+/**
+ * Centimetres on a strap as shoulder widths.
+ *
+ * @example widthsFrom(78, 39) // 2
+ */
+export function widthsFrom(handsApartCm: number, shoulderWidthCm: number): number {
+  return handsApartCm / shoulderWidthCm;
+}
