@@ -1,4 +1,4 @@
-import { type Measure, measureSides } from '../measuring/index.ts';
+import { type DeviceReading, type Measure, measureSides } from '../measuring/index.ts';
 
 /** What a check takes, seconds. Common practice, no source. */
 interface Pace {
@@ -46,19 +46,23 @@ export function batteryMinutes(measures: readonly Measure[]): number {
   return Math.ceil(seconds / 60);
 }
 
-/** What has to be at hand: the instruments of checks that are not looked at, asked or counted. */
-export function toolsOf(measures: readonly Measure[]): readonly string[] {
-  const needed = measures.filter(
-    (m) =>
-      !m.choices &&
-      !NOTHING_NEEDED.includes(m.device ?? '') &&
-      (m.device !== undefined || m.unit === 'cm' || m.unit === 'ratio' || m.unit === 'percent'),
-  );
-  return [...new Set(needed.map((m) => m.instrument))];
-}
+/** What a coach has to have at hand for a check. */
+export const TOOLS = ['goniometer', 'dynamometer', 'scale', 'phone at the belt', 'tape'] as const;
+export type Tool = (typeof TOOLS)[number];
 
-/** The page times and the coach counts. */
-const NOTHING_NEEDED: readonly string[] = ['time', 'repetitions'];
+const TOOL_OF: Readonly<Partial<Record<DeviceReading, Tool>>> = {
+  'angle held': 'goniometer',
+  swing: 'phone at the belt',
+  squeeze: 'dynamometer',
+  'weight on a scale': 'scale',
+};
+const TOOL_FOR: Readonly<Partial<Record<Measure['unit'], Tool>>> = { cm: 'tape', ratio: 'tape', percent: 'dynamometer' };
+
+/** What has to be at hand: nothing for what is looked at, asked or counted, or timed by the page. */
+export function toolsOf(measures: readonly Measure[]): readonly Tool[] {
+  const needed = new Set(measures.map(({ device, unit }) => (device ? TOOL_OF[device] : TOOL_FOR[unit])));
+  return TOOLS.filter((tool) => needed.has(tool));
+}
 
 /**
  * Centimetres on a strap as shoulder widths.

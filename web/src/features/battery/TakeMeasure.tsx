@@ -213,7 +213,6 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
                     {problem}
                   </p>
                 )}
-                <AsRead key={step.key} {...{ measure, write }} mass={trainee.mass} />
                 <div className="mt-2">
                   <Keypad
                     signed={measure.limits.min < 0}
@@ -221,6 +220,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
                     erase={() => write(selected(entry.current) ? '' : text.slice(0, -1))}
                   />
                 </div>
+                <AsRead key={step.key} {...{ measure, write }} mass={trainee.mass} />
               </div>
             ))}
         </div>
