@@ -42,6 +42,7 @@ export const ERROR_CATALOGUE = {
   'document-unreadable': [409, 'This entry on record cannot be read.'],
   'floor-run-missing': [404, 'There is no such run of a session.'],
   'picture-missing': [404, 'This picture is not in the trainee’s record.'],
+  'lock-not-overruled': [409, 'A lock cannot be overruled.'],
   'source-used-before': [409, 'This picture or trace was read in an earlier check.'],
   'picture-unreadable': [422, 'This is no JPEG picture.'],
   'clearance-missing': [404, 'This clearance is not in the trainee’s record.'],

@@ -38,6 +38,8 @@ export class PlannedItemDto {
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   /** Stays when the rest is planned again. */
   @IsOptional() @IsBoolean() pinned?: boolean;
+  /** Planned although a rule keeps it out: the coach's reason. */
+  @IsOptional() @IsWritten('The reason', { min: 3, max: LIMITS.reason }) overruled?: string;
 }
 
 export class PlannedSessionDto {

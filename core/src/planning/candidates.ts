@@ -44,13 +44,12 @@ export function exclusion(drill: Drill, { library, cautions, equipment, foothold
 }
 
 /**
- * The same in a sentence.
+ * What keeps a drill out, in a sentence.
  *
- * @example exclusionOf(plank, { cautions: [{ id: 'wrist-injury', … }], … }) // 'Wrist injury, rebuilding: No body weight …'
+ * @example exclusionInWords({ kind: 'rung' }, library) // 'Rung practice: its clearance is not signed.'
  */
-export function exclusionOf(drill: Drill, limits: Limits): string | undefined {
-  const found = exclusion(drill, limits);
-  switch (found?.kind) {
+export function exclusionInWords(found: Exclusion, library: Library): string {
+  switch (found.kind) {
     case 'caution':
       return cautionInWords(found.caution);
     case 'equipment':
@@ -58,10 +57,18 @@ export function exclusionOf(drill: Drill, limits: Limits): string | undefined {
     case 'rung':
       return 'Rung practice: its clearance is not signed.';
     case 'beyond':
-      return beyondInWords(found, limits.library);
-    default:
-      return undefined;
+      return beyondInWords(found, library);
   }
+}
+
+/**
+ * Why a drill may not be planned, in a sentence; nothing when it may.
+ *
+ * @example exclusionOf(plank, { cautions: [{ id: 'wrist-injury', … }], … }) // 'Wrist injury, rebuilding: No body weight …'
+ */
+export function exclusionOf(drill: Drill, limits: Limits): string | undefined {
+  const found = exclusion(drill, limits);
+  return found && exclusionInWords(found, limits.library);
 }
 
 /** Whether it is the practice of a rung on which the trainee stands, or of one below: a copied ladder keeps its practices. */

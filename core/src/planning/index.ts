@@ -31,7 +31,7 @@ export {
 export { proposePlan, type PlanProposal, type ProposeOptions, type SearchProgress, type Solved } from './proposePlan.ts';
 export { type BlockInput } from './block/task.ts';
 export { type Served } from './block/score.ts';
-export { candidatesFor, exclusion, exclusionOf, type Foothold, type LeftOut, type Limits } from './candidates.ts';
+export { candidatesFor, exclusion, exclusionInWords, exclusionOf, type Foothold, type LeftOut, type Limits } from './candidates.ts';
 export { proposeByRules, type RulesInput, type RulesProposal } from './proposeByRules.ts';
 export { minutesGiven, reviewPlan, type PlanFinding, type PlanRules } from './reviewPlan.ts';
 export { drillHistory, pencilledDoses, withDoses, type LoggedDoses, type PencilledDose } from './pencilled.ts';

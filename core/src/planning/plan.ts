@@ -46,6 +46,8 @@ export interface PlannedItem extends PlannedDose {
   readonly without?: string;
   /** Stays when the rest is planned again. */
   readonly pinned?: boolean;
+  /** Planned although a rule keeps it out: the coach's reason, on record. Nothing talks a lock round. */
+  readonly overruled?: string;
 }
 
 export interface PlannedSession {

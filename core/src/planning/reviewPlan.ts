@@ -5,7 +5,7 @@ import type { Schools } from '../schools/index.ts';
 import { closedJoints, LIGHT, slotsOf } from './block/slots.ts';
 import { BALANCE_START } from './block/rules.ts';
 import { growthOf, PAUSE_REASONS, type PlanBrief } from './brief.ts';
-import { exclusionOf, type Limits } from './candidates.ts';
+import { exclusion, exclusionInWords, type Limits } from './candidates.ts';
 import { doseFindings, doseShortfalls } from './doseLimits.ts';
 import { FRAME_PHASES, jointsLoadedBy, plannedHandLoad, type PlannedItem, type PlannedSession, sessionMinutes } from './plan.ts';
 import { LOADED_DAYS_PER_WEEK, shapeWeek } from './rhythm.ts';
@@ -32,8 +32,10 @@ export interface PlanFinding {
   /** It is about the day of the session, and another day would mend it. */
   readonly ofDay?: true;
   readonly itemId?: string;
-  /** No rule is broken: something that would help. */
+  /** No rule is broken, or the coach has overruled it: something to know. */
   readonly advice?: true;
+  /** The coach may plan it all the same, with a reason. */
+  readonly overrulable?: true;
   readonly sentence: string;
 }
 
@@ -103,19 +105,29 @@ function orderFinding({ id, items }: PlannedSession, { library, schools }: PlanR
 
 function itemFindings({ id, items, place }: PlannedSession, rules: PlanRules): PlanFinding[] {
   return items.flatMap((item) => {
-    const sentence = problemOf(item, { ...rules, equipment: rules.brief.equipment[place ?? 'gym'] }, rules.brief);
-    return sentence ? [{ sessionId: id, itemId: item.id, sentence }] : [];
+    const found = problemOf(item, { ...rules, equipment: rules.brief.equipment[place ?? 'gym'] }, rules.brief);
+    return found ? [{ sessionId: id, itemId: item.id, ...found }] : [];
   });
 }
 
-function problemOf(item: PlannedItem, rules: Limits, brief: PlanBrief): string | undefined {
+type Problem = Pick<PlanFinding, 'sentence' | 'advice' | 'overrulable'>;
+
+function problemOf(item: PlannedItem, rules: Limits, brief: PlanBrief): Problem | undefined {
   const drill = rules.library.asPlanned(item);
-  const excluded = exclusionOf(drill, rules);
-  if (excluded) return `“${drill.name}”: ${excluded}`;
-  if (brief.never.includes(drill.id)) return `“${drill.name}” is on the list of what no week has.`;
+  const excluded = exclusion(drill, rules);
+  if (excluded) {
+    const sentence = `“${drill.name}”: ${exclusionInWords(excluded, rules.library)}`;
+    if (excluded.kind === 'caution') return { sentence };
+    return item.overruled
+      ? { advice: true, sentence: `${sentence} Planned all the same: ${item.overruled}` }
+      : { overrulable: true, sentence };
+  }
+  if (brief.never.includes(drill.id)) return { sentence: `“${drill.name}” is on the list of what no week has.` };
   const reduced = usualDose(drill, rules.cautions);
   if (worksRebuilding(drill, rules.cautions) && item.sets * item.max > reduced.sets * reduced.max)
-    return `“${drill.name}”: more than the reduced dose of ${reduced.sets} × ${reduced.min}–${reduced.max} while the joint is being rebuilt.`;
+    return {
+      sentence: `“${drill.name}”: more than the reduced dose of ${reduced.sets} × ${reduced.min}–${reduced.max} while the joint is being rebuilt.`,
+    };
   return undefined;
 }
 

@@ -258,6 +258,20 @@ it('a hand-made week that goes beyond is said where it does, in its own set-up',
   const raised = { setUp: { position: 'push-up', handHeightM: 0.65 } } as const;
   expect(armLoadOf(library.asPlanned({ drillId: 'plank', support: raised }))).toBeLessThan(0.225);
   expect(found({ support: raised })).toEqual([]);
+  // With the coach's reason it is something to know; a lock is never talked round.
+  expect(found()).toMatchObject([{ overrulable: true }]);
+  const [overruled] = found({ overruled: 'Did it for years elsewhere.' });
+  expect(overruled).toMatchObject({
+    advice: true,
+    sentence: expect.stringContaining('Planned all the same: Did it for years elsewhere.') as string,
+  });
+  expect(overruled).not.toHaveProperty('overrulable');
+  const held = { ...rules, cautions: [{ id: 'medical-hold', because: [] }] as const };
+  const [closed] = reviewPlan([{ id: 's', day: made.weekStart, items: [{ ...item, overruled: 'Please.' }] }], held).filter(
+    (f) => f.itemId === 'i',
+  );
+  expect(closed).not.toHaveProperty('advice');
+  expect(closed).not.toHaveProperty('overrulable');
 });
 
 it('no week, no template and no copy goes beyond what 300 random trainees have shown', () => {

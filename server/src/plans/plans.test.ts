@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import type { PlanDto, CaseloadRow } from '@myokinet/core/contracts';
-import { type TestBench, testBench, traineeDto } from '../testBench.ts';
+import { screeningDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
 
 let bench: TestBench;
 let week: string;
@@ -52,6 +52,34 @@ it('of two tabs the second is told, and loses nothing of the first', async () =>
   expect(await bench.put(week, edit(['Tab two.']))).toMatchObject({ status: 409, body: { code: 'edited-elsewhere' } });
   expect(await bench.get(week)).toMatchObject({ body: { notes: ['Tab one.'] } });
   expect(bench.db.prepare('SELECT count(*) FROM plan_revision').pluck().get()).toBe(2);
+});
+
+it('keeps the reason for which a drill is planned all the same, and lets nobody talk a lock round', async () => {
+  const overruled = (own: Partial<PlanDto> = {}) => {
+    const dto = plan(own);
+    return {
+      ...dto,
+      sessions: dto.sessions.map((s) => ({ ...s, items: s.items.map((i) => ({ ...i, overruled: 'Did it at the other studio.' })) })),
+    };
+  };
+  // Nobody has screened this trainee yet: only unloaded work.
+  expect(await bench.put(week, overruled())).toMatchObject({
+    status: 409,
+    body: {
+      code: 'lock-not-overruled',
+      detail: expect.stringMatching(/^“Plank” stays closed, whatever the reason: Not screened/) as string,
+    },
+  });
+  expect(bench.db.prepare('SELECT count(*) FROM plan_revision').pluck().get()).toBe(0);
+  await bench.post(week.replace(/\/plans.*/, '/screenings'), screeningDto(bench.now()));
+  const dto = overruled();
+  expect(await bench.put(week, dto)).toMatchObject({
+    status: 200,
+    body: { sessions: [{ items: [{ overruled: 'Did it at the other studio.' }] }] },
+  });
+  // A lock that comes later closes it on the floor; the week can still be edited.
+  await bench.post(week.replace(/\/plans.*/, '/screenings'), screeningDto(bench.now(), { 'medical-hold': 'whole' }));
+  expect((await bench.put(week, { ...dto, basedOn: dto.revision, revision: v7(), notes: ['Later.'] })).status).toBe(200);
 });
 
 it('does not start a second plan for the same week', async () => {

@@ -9,8 +9,10 @@ import {
   STORED,
 } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
+import { exclusionByCaution } from '@myokinet/core/library';
 import { weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { cautionInWords } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -70,6 +72,7 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
     if ((before?.revision ?? null) !== (dto.basedOn ?? null) || (before && before.id !== dto.id))
       throw new Refusal('edited-elsewhere', 'Somebody else saved this week first. Your version is kept on this screen.');
     const { sessions, notes, leftOut, schools } = dto;
+    refuseTalkingRound(traineeId, sessions, before ? read(before).sessions : []);
     const row = {
       id: dto.id,
       revision: dto.revision,
@@ -85,6 +88,18 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
     if (!before) insertPlan.run(row);
     insertRevision.run(row);
     if (before) pointToRevision.run(row);
+  }
+
+  /** A coach overrules rules, never a lock; what was overruled before the lock came may stand, the floor keeps it shut. */
+  function refuseTalkingRound(traineeId: string, sessions: PlanDocumentDto['sessions'], before: PlanDocumentDto['sessions']): void {
+    const { cautions } = trainees.find(traineeId).screening;
+    const known = new Set(before.flatMap((s) => s.items).flatMap((i) => (i.overruled ? [i.id] : [])));
+    for (const item of sessions.flatMap((s) => s.items)) {
+      const library = item.overruled && !known.has(item.id) ? scope().library : undefined;
+      const drill = library?.asPlanned(item);
+      const caution = drill && exclusionByCaution(drill, cautions);
+      if (caution) throw new Refusal('lock-not-overruled', `“${drill.name}” stays closed, whatever the reason: ${cautionInWords(caution)}`);
+    }
   }
 
   function between(traineeId: string, from: string, weeks: number): readonly PlanReply[] {

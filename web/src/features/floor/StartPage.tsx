@@ -83,7 +83,8 @@ export function StartPage() {
   const beyond = (chosen?.session.items ?? []).flatMap((item) => {
     const drill = fitted.asPlanned(item);
     const found = beyondShown(drill, shown);
-    return found ? [{ id: item.id, name: drill.name, why: beyondInWords(found, library) }] : [];
+    const said = item.overruled ? ` Planned all the same: ${item.overruled}` : '';
+    return found ? [{ id: item.id, name: drill.name, why: `${beyondInWords(found, library)}${said}` }] : [];
   });
   const company = (today.data ?? []).filter((t) => t.kind === 'session' && t.traineeId !== trainee.id);
 

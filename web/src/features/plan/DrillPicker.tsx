@@ -1,9 +1,10 @@
 import { type Drill, doseInWords, PHASES } from '@myokinet/core/drills';
 import { drillSearch } from '@myokinet/core/library';
-import { exclusionOf, type Place } from '@myokinet/core/planning';
+import { exclusion, exclusionInWords, type Place } from '@myokinet/core/planning';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
 import { Overlay } from '../../kit/Overlay.tsx';
+import { Overrule } from './Overrule.tsx';
 import { usePlanRules } from './planRules.ts';
 
 export interface DrillPickerProps {
@@ -13,6 +14,8 @@ export interface DrillPickerProps {
   /** What was done is put on record, whatever a plan may have. */
   readonly wasDone?: boolean;
   readonly pick: (drill: Drill) => void;
+  /** Takes a drill that a rule keeps out, with the coach's reason; never one that a caution closes. */
+  readonly overrule?: (drill: Drill, reason: string) => void;
   readonly close: () => void;
 }
 
@@ -20,19 +23,35 @@ export interface DrillPickerProps {
 const MOST_SHOWN = 80;
 
 /** Every drill by phase, the best match first as one types; those that may not be used come last and say why. */
-export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, close }: DrillPickerProps) {
+export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, overrule, close }: DrillPickerProps) {
   const rules = usePlanRules();
   const [text, setText] = useState('');
+  const [asking, setAsking] = useState<{ readonly drill: Drill; readonly why: string } | undefined>();
   const search = useMemo(
     () => drillSearch(rules.library.drills.toSorted((a, b) => PHASES.indexOf(a.phase) - PHASES.indexOf(b.phase))),
     [rules.library],
   );
   const found = search(text)
     .filter((d) => !taken.includes(d.id))
-    .map((drill) => ({ drill, why: exclusionOf(drill, { ...rules, equipment: rules.brief.equipment[place] }) }));
+    .map((drill) => {
+      const excluded = exclusion(drill, { ...rules, equipment: rules.brief.equipment[place] });
+      return {
+        drill,
+        why: excluded && exclusionInWords(excluded, rules.library),
+        overrulable: overrule !== undefined && excluded !== undefined && excluded.kind !== 'caution',
+      };
+    });
   const shown = [...found.filter((f) => !f.why), ...found.filter((f) => f.why)].slice(0, MOST_SHOWN);
   return (
     <Overlay label="Add a drill" close={close}>
+      {asking && (
+        <div className="border-b border-base-300 p-3">
+          <p className="text-sm">
+            <span className="font-semibold">{asking.drill.name}</span>: {asking.why}
+          </p>
+          <Overrule overrule={(reason) => overrule?.(asking.drill, reason)} />
+        </div>
+      )}
       <Command label="Add a drill" loop shouldFilter={false}>
         <Command.Input
           className="input w-full border-0 border-b border-base-300 text-lg"
@@ -42,17 +61,18 @@ export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, close
         />
         <Command.List className="max-h-96 overflow-y-auto p-2">
           <Command.Empty className="p-3">No drill matches.</Command.Empty>
-          {shown.map(({ drill, why }) => (
+          {shown.map(({ drill, why, overrulable }) => (
             <Command.Item
               key={drill.id}
               value={drill.id}
-              disabled={why !== undefined && !wasDone}
-              onSelect={() => pick(drill)}
+              disabled={why !== undefined && !wasDone && !overrulable}
+              onSelect={() => (why !== undefined && overrulable ? setAsking({ drill, why }) : pick(drill))}
               className="cursor-pointer rounded px-3 py-1.5 text-sm text-base-content data-[disabled=true]:cursor-not-allowed data-[disabled=true]:text-base-content/70 data-[selected=true]:bg-primary data-[selected=true]:text-primary-content"
             >
               <span className="block text-base leading-tight">{drill.name}</span>
               <span className="block leading-tight">
                 {drill.phase}, {why ?? doseInWords(drill.dose, drill.dose, rules.schools.progress)}
+                {overrulable && ' Only with a reason.'}
               </span>
             </Command.Item>
           ))}

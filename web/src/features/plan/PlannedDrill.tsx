@@ -90,6 +90,7 @@ export function PlannedDrill({ item, locked, change, ownSetUp, remove }: Planned
         <p className="aside text-sm leading-snug">
           {item.why} {item.without}
         </p>
+        {item.overruled && <p className="state-mark text-sm leading-snug">Planned all the same: {item.overruled}</p>}
         {item.support && !locked && (
           <button type="button" className="link no-print text-sm" onClick={ownSetUp}>
             Back to the drill’s own set-up

@@ -19,6 +19,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { dragAnnouncements } from '../../kit/dragAnnouncements.ts';
 import { DrillPicker } from './DrillPicker.tsx';
+import { Overrule } from './Overrule.tsx';
 import { PlannedDrill } from './PlannedDrill.tsx';
 import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem, withOwnSetUp } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
@@ -113,6 +114,9 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
           {findings.map((f) => (
             <li key={f.sentence} className={`border-s-4 ps-2 text-sm leading-snug ${f.advice ? 'border-base-300' : 'border-warning'}`}>
               {f.sentence}
+              {f.overrulable && f.itemId && !logged && (
+                <OverruleItem finding={f} overrule={(overruled) => edit((s) => withItem(s, f.itemId ?? '', { overruled }))} />
+              )}
             </li>
           ))}
         </ul>
@@ -167,9 +171,25 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
             edit((s) => withDrill(s, drill, usualDose(drill, rules.cautions), library));
             setPicking(false);
           }}
+          overrule={(drill, reason) => {
+            edit((s) => withDrill(s, drill, usualDose(drill, rules.cautions), library, reason));
+            setPicking(false);
+          }}
           close={() => setPicking(false)}
         />
       )}
     </section>
   );
+}
+
+/** The way to plan it all the same, out of sight until it is wanted. */
+function OverruleItem({ finding, overrule }: { readonly finding: PlanFinding; readonly overrule: (reason: string) => void }) {
+  const [open, setOpen] = useState(false);
+  if (!open)
+    return (
+      <button type="button" className="link no-print block" onClick={() => setOpen(true)}>
+        Plan it all the same…
+      </button>
+    );
+  return <Overrule overrule={overrule} />;
 }

@@ -90,8 +90,9 @@ export function withDrill(
   { id: drillId, phase }: Drill,
   { sets, min, max, restSeconds }: Dose,
   library: Library,
+  overruled?: string,
 ): SessionDraft {
-  const item = { id: newId(), drillId, sets, min, max, restSeconds, why: 'Added by the coach.' };
+  const item = { id: newId(), drillId, sets, min, max, restSeconds, why: 'Added by the coach.', ...(overruled ? { overruled } : {}) };
   // A hand-made order is kept: the newcomer goes behind the last drill that its phase may follow.
   const items = [...session.items];
   const behind = items.findLastIndex((i) => PHASES.indexOf(library.drill(i.drillId).phase) <= PHASES.indexOf(phase));
