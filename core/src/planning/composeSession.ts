@@ -4,7 +4,7 @@ import type { Schools } from '../schools/index.ts';
 import { itemSeconds, type SessionForm } from './plan.ts';
 import { isPartner } from './pairs.ts';
 import { mainNeed, mostWorth, type Need, needInWords, worth } from './needs.ts';
-import { usualDose, worksRebuilding } from './usualDose.ts';
+import { halvedDose, usualDose, worksRebuilding } from './usualDose.ts';
 import { practiceReason } from './practiceOf.ts';
 
 export interface ComposedItem extends Dose {
@@ -176,8 +176,9 @@ export function partnerOf(mobility: Drill, pool: readonly Drill[], chosen: reado
 /** Full sets, or half for a new drill, then fewer until it fits; nothing when not even one set does. */
 function doseThatFits(drill: Drill, { known, cautions }: SessionBrief, left: number): Dose | undefined {
   const full = usualDose(drill, cautions);
-  for (let sets = known.has(drill.id) ? full.sets : Math.ceil(full.sets / 2); sets >= 1; sets--) {
-    const dose = { ...full, sets };
+  const most = known.has(drill.id) ? full : halvedDose(full);
+  for (let { sets } = most; sets >= 1; sets--) {
+    const dose = { ...most, sets };
     if (drillSeconds(drill, dose) <= left) return dose;
   }
   return undefined;

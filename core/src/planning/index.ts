@@ -47,6 +47,6 @@ export { lightBecause } from './block/slots.ts';
 export { changesAlong, orderSession } from './sessionOrder.ts';
 export { doseToBuildOn, weekStartOf, weeksLater, type WeekDose } from './week.ts';
 export { shapeWeek, type WeekShape } from './rhythm.ts';
-export { halvedDose, usualDose, worksRebuilding } from './usualDose.ts';
+export { halvedDose, startingDose, usualDose, worksRebuilding } from './usualDose.ts';
 export { calendarDaysBetween, dayOfWeek, dayShort, daysLater, loadedDays, weekdayOf } from './spacing.ts';
 export { rampSets, type RampSet } from './rampSets.ts';

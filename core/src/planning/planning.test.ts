@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { ANYTHING_SHOWN } from './shown.ts';
+import { halvedDose } from './usualDose.ts';
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { type Drill, EQUIPMENT_IDS as ALL_EQUIPMENT, isLoaded, PHASES } from '../drills/index.ts';
@@ -132,7 +133,7 @@ describe('a proposal', () => {
 
   it('starts new drills at half dose', () => {
     const [first] = drillsIn({ knownDrills: [] }).filter((i) => ['stability', 'skill'].includes(drillOf(i.drillId).phase));
-    expect(first?.sets).toBe(Math.ceil(drillOf(first?.drillId ?? '').dose.sets / 2));
+    expect(first?.sets).toBe(halvedDose(drillOf(first?.drillId ?? '').dose).sets);
     expect(first?.why).toContain('New, so half dose.');
   });
 

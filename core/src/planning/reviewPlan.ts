@@ -10,7 +10,7 @@ import { doseFindings, doseShortfalls } from './doseLimits.ts';
 import { FRAME_PHASES, jointsLoadedBy, plannedHandLoad, type PlannedItem, type PlannedSession, sessionMinutes } from './plan.ts';
 import { LOADED_DAYS_PER_WEEK, shapeWeek } from './rhythm.ts';
 import { calendarDaysBetween, dayShort, LOADED_DAYS_APART, weekdayOf } from './spacing.ts';
-import { usualDose, worksRebuilding } from './usualDose.ts';
+import { halvedDose, usualDose, worksRebuilding } from './usualDose.ts';
 import { type WeekDose, weeksLater } from './week.ts';
 import { doseBeyondInWords, doseShortInWords } from '../words/index.ts';
 
@@ -55,7 +55,7 @@ export function reviewPlan(sessions: readonly PlannedSession[], rules: PlanRules
     ...itemFindings(session, rules),
     ...spacingFindings(session, inOrder.slice(0, i), rules),
   ]);
-  return [...single, ...doses(inOrder, rules), ...weekFindings(inOrder, rules)];
+  return [...single, ...newTooMuch(inOrder, rules), ...doses(inOrder, rules), ...weekFindings(inOrder, rules)];
 }
 
 function timeFinding({ id, day, items, form }: PlannedSession, rules: PlanRules): PlanFinding[] {
@@ -211,6 +211,24 @@ function doses(inOrder: readonly PlannedSession[], { library, weekStart, knownDr
   }
   return [...weeks.values()].flatMap((week) =>
     doseFindings(week, library, known).map((finding) => ({ sessionId: finding.sessionId, sentence: doseBeyondInWords(finding) })),
+  );
+}
+
+/** A new drill starts from half of its dose in the week in which it first comes. */
+function newTooMuch(inOrder: readonly PlannedSession[], { library, cautions, weekStart, knownDrills }: PlanRules): PlanFinding[] {
+  const firstWeek = new Map<string, number>();
+  for (const { day, items } of inOrder)
+    for (const { drillId } of items) firstWeek.set(drillId, firstWeek.get(drillId) ?? weekIndex(weekStart, day));
+  const known = new Set(knownDrills ?? library.drills.map((d) => d.id));
+  return inOrder.flatMap(({ id, day, items }) =>
+    items.flatMap((item): PlanFinding[] => {
+      const drill = library.drill(item.drillId);
+      if (known.has(drill.id) || FRAME_PHASES.includes(drill.phase) || firstWeek.get(drill.id) !== weekIndex(weekStart, day)) return [];
+      const half = halvedDose(usualDose(drill, cautions));
+      if (item.sets * item.max <= half.sets * half.max) return [];
+      const sentence = `“${drill.name}” is new: half of its dose, ${half.sets} × ${half.min}–${half.max}, is where it starts.`;
+      return [{ sessionId: id, itemId: item.id, sentence }];
+    }),
   );
 }
 

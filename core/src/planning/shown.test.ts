@@ -5,7 +5,7 @@ import { armLoadOf } from '../drills/index.ts';
 import { demandsOn } from '../ladders/index.ts';
 import { fittedTo, openLibrary } from '../library/index.ts';
 import type { Capacity } from '../measuring/index.ts';
-import { addDays, type CalendarDay } from '../quantities/index.ts';
+import { addDays, calendarDay, type CalendarDay } from '../quantities/index.ts';
 import { DEFAULT_SCHOOLS } from '../schools/index.ts';
 import { bodyModel } from '../statics/index.ts';
 import { heldBack } from './beyondInWords.ts';
@@ -272,6 +272,25 @@ it('a hand-made week that goes beyond is said where it does, in its own set-up',
   );
   expect(closed).not.toHaveProperty('advice');
   expect(closed).not.toHaveProperty('overrulable');
+});
+
+it('a new drill above half of its dose is said in the week in which it first comes, and not again', () => {
+  const made = madeUpTrainee('1');
+  const drill = library.drills.find((d) => d.phase === 'active mobility' && d.dose.sets === 2)!;
+  const { min, max } = drill.dose;
+  const of = (id: string, sets: number) => ({ id, drillId: drill.id, sets, min, max, restSeconds: 10, why: '' });
+  const said = (sets: number, knownDrills: readonly string[] = []) =>
+    reviewPlan(
+      [0, 7].map((ahead) => ({
+        id: `s${ahead}`,
+        day: calendarDay(addDays(new Date(made.weekStart), ahead)),
+        items: [of(`i${ahead}`, sets)],
+      })),
+      { ...made, library, cautions: [], knownDrills },
+    ).filter((f) => f.sentence.includes('is new: half of its dose, 1 ×'));
+  expect(said(2)).toMatchObject([{ sessionId: 's0', itemId: 'i0' }]);
+  expect(said(1)).toEqual([]);
+  expect(said(2, [drill.id])).toEqual([]);
 });
 
 it('no week, no template and no copy goes beyond what 300 random trainees have shown', () => {

@@ -5,7 +5,7 @@ import { type PlanBrief } from './brief.ts';
 import { exclusionOf, type Foothold } from './candidates.ts';
 import { type Place, type PlannedItem, type PlannedSession, type SessionForm, type Weekday } from './plan.ts';
 import { calendarDaysBetween, dayOfWeek, dayShort, weekdayOf } from './spacing.ts';
-import { usualDose } from './usualDose.ts';
+import { halvedDose, usualDose } from './usualDose.ts';
 import { weeksLater } from './week.ts';
 
 /** Weeks of sessions without a trainee: drills and sets only. */
@@ -79,9 +79,17 @@ export function fitTemplate(
         return [];
       }
       const dose = usualDose(drill, cautions);
-      const most = known.has(drillId) || session.week > 0 ? dose.sets : Math.ceil(dose.sets / 2);
-      const reduced = most < Math.min(sets, dose.sets) ? ' New, so half dose.' : '';
-      return [{ id: newId(), drillId, ...dose, sets: Math.max(1, Math.min(sets, most)), why: `From the template.${reduced}` }];
+      const isNew = !known.has(drillId) && session.week === 0;
+      const given = isNew ? halvedDose(dose) : dose;
+      return [
+        {
+          id: newId(),
+          drillId,
+          ...given,
+          sets: Math.min(sets, given.sets),
+          why: `From the template.${isNew ? ' New, so half dose.' : ''}`,
+        },
+      ];
     });
     if (items.length === 0) {
       notes.add(`${dayShort(day)} has nothing left and is not planned.`);

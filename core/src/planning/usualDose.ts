@@ -38,3 +38,17 @@ export function halvedDose<T extends Pick<Dose, 'sets' | 'min' | 'max'>>(dose: T
 }
 
 const half = (value: number) => Math.max(1, Math.round(value * REDUCED.share));
+
+/**
+ * The dose at which a drill comes into a plan: the usual one, or half of it where it is new.
+ *
+ * @param rules the drills done before; absent: nobody knows, and nothing counts as new
+ * @example startingDose(plank, { cautions: [], knownDrills: [] }) // { sets: 1, min: 20, max: 30, restSeconds: 45 }
+ */
+export function startingDose(
+  drill: Drill,
+  { cautions, knownDrills }: { readonly cautions: readonly CautionInForce[]; readonly knownDrills?: readonly string[] },
+): Dose {
+  const usual = usualDose(drill, cautions);
+  return !knownDrills || knownDrills.includes(drill.id) ? usual : halvedDose(usual);
+}

@@ -50,7 +50,7 @@ function whyOf(task: BlockTask, { option, sets }: ChosenItem, session: ChosenSes
           : 'For balance between push and pull.',
     ...(paired[0] ? [`Pairs with “${paired[0]}”: new range needs stability in the same direction.`] : []),
     ...(need && brief.always.includes(drill.id) ? ['In every week, by your word.'] : []),
-    ...(sets < option.most && option.mostNew < option.most && sets <= option.mostNew ? ['New, so half dose.'] : []),
+    ...(option.isNew && (option.most === 1 || (sets < option.most && sets <= option.mostNew)) ? ['New, so half dose.'] : []),
     ...(worksRebuilding(drill, cautions) ? ['Reduced dose: the joint is being rebuilt.'] : []),
     ...(task.weeks[task.slots[session.slot]?.week ?? 0]?.light && sets < option.most ? ['Half the sets in a light week.'] : []),
   ];

@@ -10,7 +10,7 @@ import { type ComposedItem, frame, MOST_PER_PHASE } from '../composeSession.ts';
 import { type Need, type NeedFacts, needsFrom, worth } from '../needs.ts';
 import { itemSeconds, jointsLoadedBy, loadedJoints, type Place, type PlannedItem, type PlannedSession, type SessionForm } from '../plan.ts';
 import { type BlockWeek, type ClosedJoints, closedJoints, type Slot, slotsOf } from './slots.ts';
-import { usualDose } from '../usualDose.ts';
+import { halvedDose, usualDose } from '../usualDose.ts';
 import type { WeekDose } from '../week.ts';
 import { practiceOf } from '../practiceOf.ts';
 
@@ -53,6 +53,8 @@ export interface Option {
   /** Sets at most, and while the drill is new. */
   readonly most: number;
   readonly mostNew: number;
+  /** Never done before: half of its dose in its first week; of a single set in the whole block. */
+  readonly isNew: boolean;
   readonly perSetSeconds: number;
   readonly onceSeconds: number;
   /** Body-weight seconds a set. */
@@ -187,7 +189,9 @@ function balancingDrills(input: BlockInput, needs: readonly Need[]): ReadonlySet
   );
 }
 
-function optionOf(slot: number, form: SessionForm, drill: Drill, dose: Dose, known: boolean): Option {
+function optionOf(slot: number, form: SessionForm, drill: Drill, usual: Dose, known: boolean): Option {
+  // Of a single set half of its repetitions or seconds, for as long as the block knows it as new; of more the rows leave half.
+  const dose = known || usual.sets > 1 ? usual : halvedDose(usual);
   const { perSet, once } = itemSeconds(drill, dose, form);
   const load = handLoadDose(drill, { sets: 1, max: dose.max });
   return {
@@ -196,7 +200,8 @@ function optionOf(slot: number, form: SessionForm, drill: Drill, dose: Dose, kno
     dose,
     full: dose.sets,
     most: dose.sets,
-    mostNew: known ? dose.sets : Math.ceil(dose.sets / 2),
+    mostNew: known ? dose.sets : halvedDose(dose).sets,
+    isNew: !known,
     perSetSeconds: perSet,
     onceSeconds: once,
     push: drill.handLoad?.direction === 'push' ? load : 0,

@@ -9,7 +9,7 @@ import {
   SESSION_FORMS,
   type SessionForm,
   sessionMinutes,
-  usualDose,
+  startingDose,
   WEEKDAYS,
 } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, dayInWords } from '@myokinet/core/quantities';
@@ -168,11 +168,11 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
           taken={session.items.map((i) => i.drillId)}
           place={session.place ?? 'gym'}
           pick={(drill) => {
-            edit((s) => withDrill(s, drill, usualDose(drill, rules.cautions), library));
+            edit((s) => withDrill(s, drill, startingDose(drill, rules), library));
             setPicking(false);
           }}
           overrule={(drill, reason) => {
-            edit((s) => withDrill(s, drill, usualDose(drill, rules.cautions), library, reason));
+            edit((s) => withDrill(s, drill, startingDose(drill, rules), library, reason));
             setPicking(false);
           }}
           close={() => setPicking(false)}
