@@ -115,7 +115,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
             <li key={f.sentence} className={`border-s-4 ps-2 text-sm leading-snug ${f.advice ? 'border-base-300' : 'border-warning'}`}>
               {f.sentence}
               {f.overrulable && f.itemId && !logged && (
-                <OverruleItem finding={f} overrule={(overruled) => edit((s) => withItem(s, f.itemId ?? '', { overruled }))} />
+                <OverruleItem overrule={(overruled) => edit((s) => withItem(s, f.itemId ?? '', { overruled }))} />
               )}
             </li>
           ))}
@@ -183,7 +183,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
 }
 
 /** The way to plan it all the same, out of sight until it is wanted. */
-function OverruleItem({ finding, overrule }: { readonly finding: PlanFinding; readonly overrule: (reason: string) => void }) {
+function OverruleItem({ overrule }: { readonly overrule: (reason: string) => void }) {
   const [open, setOpen] = useState(false);
   if (!open)
     return (
