@@ -20,7 +20,7 @@ export function TraceSummaryLine({ trace }: { readonly trace: TraceSummaryDto })
     range !== undefined && `${range.toFixed(0)}${unit} on average`,
     tempo !== undefined && `${tempo.toFixed(1)} s there and back`,
     evenness !== undefined && `evenness ${evenness.toFixed(2)}`,
-    `from ${low.toFixed(0)} to ${high.toFixed(0)}${unit} in ${trace.seconds.toFixed(0)} s`,
+    `from ${Math.round(low) + 0} to ${Math.round(high)}${unit} in ${Math.round(trace.seconds)} s`,
   ].filter((part) => part !== false);
   return (
     <span className="aside me-3 inline-flex flex-wrap items-center gap-x-2">
