@@ -244,6 +244,8 @@ test('a plan may follow another school than the studio, and is logged by feel', 
   const added = page.getByRole('region', { name: /^Session/ }).filter({ hasText: 'Added by the coach.' });
   await expect(added).toContainText('by feel, up to');
   await expect(added).toContainText('Blades down and back, flat on the ribs');
+  // New to this trainee, it starts at half of its sets; the coach gives two.
+  await added.getByLabel('Sets of Wall slides').fill('2');
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
   await added.getByRole('link', { name: 'Log it' }).click();
