@@ -21,6 +21,8 @@ export interface FrameBrief {
   readonly cautions: readonly CautionInForce[];
   readonly stretching: Schools['stretching'];
   readonly form?: SessionForm;
+  /** Of a light week. */
+  readonly light?: boolean;
 }
 
 export interface SessionBrief extends FrameBrief {
@@ -59,7 +61,7 @@ export const BEFORE_LOAD = 'Forearm hold before load';
 const WORTH_ADDING = 0.6;
 
 /** Parts that hold no matter what: warm-up first, cool-down last. */
-export function frame({ kind, allowed, needs, cautions, stretching, form }: FrameBrief): readonly ComposedItem[] {
+export function frame({ kind, allowed, needs, cautions, stretching, form, light }: FrameBrief): readonly ComposedItem[] {
   // The sort is stable: what serves nothing in particular keeps its customary place.
   const wrists = allowed
     .filter((d) => d.phase === 'wrists and forearms' && !d.byChoice)
@@ -72,11 +74,18 @@ export function frame({ kind, allowed, needs, cautions, stretching, form }: Fram
       ? wrists
       : [...pulse, ...wrists.flatMap((w, i) => [w, ...warmUps.slice(i, i + 1)]), ...warmUps.slice(wrists.length)];
   const items: ComposedItem[] = [];
-  const add = (drill: Drill, why: string) => items.push(asItem(drill, usualDose(drill, cautions), why, cautions));
+  /** A light week is light in all: what bears on the hands in a warm-up comes at half its dose, and something else fills the minutes. */
+  const doseOf = (drill: Drill) => {
+    const usual = usualDose(drill, cautions);
+    return light && drill.handLoad ? halvedDose(usual) : usual;
+  };
+  const add = (drill: Drill, why: string) => items.push(asItem(drill, doseOf(drill), why, cautions));
   let seconds = 0;
-  for (const drill of openers) {
+  // In a light week what bears on the hands comes only where nothing else fills the minutes.
+  const chosen = light ? openers.toSorted((a, b) => Number(a.handLoad !== undefined) - Number(b.handLoad !== undefined)) : openers;
+  for (const drill of chosen) {
     if (seconds >= warmUpSeconds(kind, cautions)) break;
-    const dose = usualDose(drill, cautions);
+    const dose = doseOf(drill);
     const { perSet, once } = itemSeconds(drill, dose, form);
     seconds += dose.sets * perSet + once;
     const why =

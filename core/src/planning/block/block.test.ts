@@ -90,6 +90,7 @@ function keepsEveryRule(input: BlockInput, sessions: readonly PlannedSession[]):
   // The first week against what was logged, warm-ups and all; the others work against work.
   let base = input.buildOn?.dose;
   let logged = true;
+  let fullWarmUp: number | undefined;
   task.weeks.forEach((week, w) => {
     const here = sessions.filter((s) => weekOf(task, s) === w);
     const { push, pull } = plannedHandLoad(
@@ -104,7 +105,10 @@ function keepsEveryRule(input: BlockInput, sessions: readonly PlannedSession[]):
     const most = (week.light ? LIGHT : 1 + brief.ramp) * (base ?? Number.POSITIVE_INFINITY);
     // Warm-ups that are all there is may be more than the limit: they leave nothing to add.
     expect(logged ? all : all - warmUp).toBeLessThanOrEqual((logged ? Math.max(most, warmUp) : most) + 1e-6);
-    if (!week.light && here.length > 0) [base, logged] = [all - warmUp, false];
+    // A light week is light in all, warm-ups too: never more of them a session than in the full week before.
+    const ofOne = here.length > 0 ? warmUp / here.length : 0;
+    if (week.light && fullWarmUp !== undefined) expect(ofOne).toBeLessThanOrEqual(LIGHT * fullWarmUp + 1e-6);
+    if (!week.light && here.length > 0) [base, logged, fullWarmUp] = [all - warmUp, false, ofOne];
     pairsKept(task, w, here);
     newAtHalf(input, w, sessions, here, task);
   });
@@ -145,6 +149,28 @@ function newAtHalf(
     expect(item.sets * item.max).toBeLessThanOrEqual(Math.max(1, Math.round((sets * max) / 2)));
   }
 }
+
+it('a light week warms up as long and bears on the hands at most six tenths as much while it does (12 trainees)', () => {
+  let seen = 0;
+  for (let i = 0; i < 12; i++) {
+    const task = blockTask(madeUpTrainee(`light ${i}`, { weeks: 4, deloadEvery: 4 }));
+    const load = (week: number) =>
+      task.slots.flatMap((slot, s) => {
+        if (slot.week !== week) return [];
+        const { items, seconds } = task.frames[s]!.loaded;
+        const { push, pull } = plannedHandLoad(items, task.input.library);
+        return [{ load: push + pull, seconds }];
+      });
+    const light = task.weeks.findIndex((w) => w.light);
+    const full = task.weeks.findIndex((w) => !w.light);
+    if (light < 0 || load(full).length === 0) continue;
+    seen++;
+    const most = Math.max(...load(full).map((f) => f.load));
+    for (const f of load(light)) expect(f.load).toBeLessThanOrEqual(LIGHT * most + 1e-6);
+    expect(Math.min(...load(light).map((f) => f.seconds))).toBeGreaterThan(0.7 * Math.min(...load(full).map((f) => f.seconds)));
+  }
+  expect(seen).toBeGreaterThan(5);
+});
 
 describe('the programme', () => {
   it.each(['3', '9', '14'])('says the same as a score worked out from the sessions (trainee %s)', (seed) => {

@@ -105,7 +105,9 @@ export function blockTask(input: BlockInput): BlockTask {
   const certain = loadedForCertain(input);
   const practiceId = practiceOf(input.foothold, library, at(slots[0]?.place ?? 'gym').allowed);
   const closed = slots.map((slot) => closedJoints(slot.day, brief.events, certain));
-  const frames = slots.map((slot) => framesOf(slot, at(slot.place).allowed, needs, input));
+  const frames = slots.map((slot) =>
+    framesOf(slot, at(slot.place).allowed, needs, { ...input, light: weeks[slot.week]?.light !== undefined }),
+  );
   const known = new Set(input.knownDrills);
   const balancing = balancingDrills(input, needs);
   const options = slots.flatMap((slot, i) => {
@@ -219,10 +221,10 @@ function framesOf(
   slot: Slot,
   allowed: readonly Drill[],
   needs: readonly Need[],
-  { cautions, schools, library }: BlockInput,
+  { cautions, schools, library, light }: BlockInput & { readonly light: boolean },
 ): { readonly loaded: Frame; readonly mobility: Frame } {
   const of = (kind: 'loaded' | 'mobility'): Frame => {
-    const items = frame({ kind, allowed, needs, cautions, stretching: schools.stretching, form: slot.form });
+    const items = frame({ kind, allowed, needs, cautions, stretching: schools.stretching, form: slot.form, light });
     const seconds = items.reduce((sum, item) => {
       const { perSet, once } = itemSeconds(library.drill(item.drillId), item, slot.form);
       return sum + perSet * item.sets + once;
