@@ -1,6 +1,7 @@
 import type { PlanReply } from '@myokinet/core/contracts';
+import { weeksLater, weekStartOf } from '@myokinet/core/planning';
 import type { CalendarDay } from '@myokinet/core/quantities';
-import { format, parseISO } from 'date-fns';
+import { format, getISODay, parseISO } from 'date-fns';
 import { WandSparkles } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
@@ -17,6 +18,9 @@ import { TemplatePanel } from './TemplatePanel.tsx';
 import type { PlanDesk } from './usePlanDesk.ts';
 import { LONGER_SECONDS, usePlanning } from './usePlanning.ts';
 import { WeekColumns } from './WeekColumns.tsx';
+
+/** As weeks are counted from Monday. */
+const FRIDAY = 5;
 
 interface WeeksDeskProps {
   readonly desk: PlanDesk;
@@ -60,6 +64,14 @@ export function WeeksDesk({ desk, saved, from, now, note }: WeeksDeskProps) {
               </Link>
               , and says why each drill is there. You change what you like.
             </p>
+            {from === weekStartOf(now) && getISODay(now) >= FRIDAY && (
+              <p className="mt-2">
+                It is {format(now, 'EEEE')}: most of the first week is over.{' '}
+                <Link className="btn min-h-11" to={`?from=${weeksLater(from, 1)}`}>
+                  Begin on Monday, {format(parseISO(weeksLater(from, 1)), 'd MMMM')}
+                </Link>
+              </p>
+            )}
           </Empty>
         </div>
       )}
