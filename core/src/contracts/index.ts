@@ -77,20 +77,11 @@ export type {
   CaseloadRow,
   CheckReply,
   ClearanceReply,
-  ImportReply,
-  LibraryReply,
-  MayBeUnreadable,
   MeasuringReply,
-  OwnEntryReply,
-  SchoolsReply,
   GateSettingsReply,
   SavedGateSettings,
   TakenBackReply,
   PictureReply,
-  PlanBriefReply,
-  PlanReply,
-  PlanTemplateReply,
-  PlanUse,
   ProblemReply,
   ReadinessReply,
   ScaleReadingReply,
@@ -106,3 +97,5 @@ export type {
   TraineeReply,
   TrialReply,
 } from './replies.ts';
+export type { ImportReply, LibraryReply, OwnEntryReply, SchoolsReply } from './libraryReplies.ts';
+export type { MayBeUnreadable, PlanBriefReply, PlanReply, PlanTemplateReply, PlanUse } from './planReplies.ts';

@@ -1,21 +1,17 @@
 import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
-import type { PlanBrief, PlannerFacts } from '../planning/index.ts';
+import type { PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
-import type { FieldProblem } from '../errors.ts';
-import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
 import type { CautionInForce, ClosingProblem, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
 import type { LastingPainReply } from './healthReplies.ts';
-import type { Schools } from '../schools/index.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadBySide, HandLoadTotals } from '../workload/index.ts';
 import type { FactKind } from './correction.ts';
 import type { FloorPhotoReply } from './floorReplies.ts';
 import type { BandDto, ScaleReadingDto } from './lab.ts';
 import type { PictureDto } from './picture.ts';
-import type { PlanTemplateDto } from './brief.ts';
-import type { PlanDto } from './plan.ts';
+import type { MayBeUnreadable } from './planReplies.ts';
 import type { ReadingDto } from './reading.ts';
 import type { RepeatabilityTestDto } from './repeatability.ts';
 import type { BatteryCellDto } from './battery.ts';
@@ -186,27 +182,6 @@ export interface MeasuringReply {
   readonly tests: readonly RepeatabilityReply[];
 }
 
-/** What could not be read of something on record, in a sentence; the rest of it stands. */
-export interface MayBeUnreadable {
-  readonly unreadable?: string;
-}
-
-export type PlanReply = PlanDto & { readonly savedAt: Instant } & MayBeUnreadable;
-
-/** The brief as it stands; `revision` is null where none was written and the profile speaks. */
-export type PlanBriefReply = PlanBrief & { readonly revision: string | null } & MayBeUnreadable;
-
-export type PlanTemplateReply = PlanTemplateDto & { readonly savedAt: Instant; readonly coach: string } & MayBeUnreadable;
-
-/** A trainee's week, this one or a later one, that has the drill in it. */
-export interface PlanUse {
-  readonly traineeId: string;
-  readonly name: string;
-  readonly weekStart: string;
-  /** Days on which the drill is planned, in order. */
-  readonly days: readonly string[];
-}
-
 export type SessionReply = Omit<SessionDto, 'symptoms'> & {
   readonly symptoms: readonly SymptomReply[];
   /** Its first version: stays the same through corrections. */
@@ -294,52 +269,6 @@ export type TodayItem = DueToday & {
   readonly traineeId: string;
   readonly name: string;
 };
-
-/** An entry that the studio has touched. */
-export interface OwnEntryReply {
-  readonly kind: EntryKind;
-  readonly id: string;
-  readonly revision: string;
-  readonly savedAt: Instant;
-  readonly coach: string;
-  /** Version of the built-in library it was written beside. */
-  readonly builtInVersion: string;
-  readonly standing: 'own' | 'built in' | 'set aside';
-  /** The built-in entry it stands over, where there is one. */
-  readonly builtIn?: LibraryEntry;
-}
-
-export interface LibraryReply {
-  /** Version of the built-in library. */
-  readonly version: string;
-  /** Changes with every save. */
-  readonly state: string;
-  readonly content: LibraryContent;
-  /** Entries of the studio that could not be read: the built-in one stands instead, where there is one. */
-  readonly unreadable: readonly { readonly kind: EntryKind; readonly id: string; readonly sentence: string }[];
-  readonly own: readonly OwnEntryReply[];
-}
-
-/** What a file brings, and whether it was taken over. */
-export interface ImportReply {
-  readonly problems: readonly FieldProblem[];
-  /** Further problems that are not listed. */
-  readonly more: number;
-  readonly entries: readonly {
-    readonly kind: EntryKind;
-    readonly id: string;
-    readonly name: string;
-    readonly what: 'new' | 'changed' | 'same';
-    readonly changes: number;
-  }[];
-  readonly applied: boolean;
-  readonly state: string;
-}
-
-export interface SchoolsReply {
-  readonly revision: string | null;
-  readonly schools: Schools;
-}
 
 /** RFC 9457 problem details, with the product's code and the fields at fault. */
 export interface ProblemReply {

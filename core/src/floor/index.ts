@@ -20,19 +20,7 @@ export { loggedItems } from './logged.ts';
 export { testedIn, type Tested } from './tested.ts';
 export { TURN, turnSupport, type Turned } from './turn.ts';
 export { amountByFeel } from './feel.ts';
-export {
-  doneSoFar,
-  isUnderWay,
-  stageAfter,
-  stageFor,
-  type LoggedSet,
-  type SeenFault,
-  type StageEffect,
-  type StageEvent,
-  type StagePhase,
-  type StageSet,
-  type StageState,
-  type StageStep,
-} from './stage.ts';
+export { doneSoFar, isUnderWay, stageAfter, stageFor, type StageEffect, type StageEvent, type StageStep } from './stage.ts';
+export type { LoggedSet, SeenFault, StagePhase, StageSet, StageState } from './stageState.ts';
 export { minutesTaken, pencils, verdictOn, type Pencil } from './afterwards.ts';
 export { closingDeed, deedsBeforeClosing, endingAfter, endingFor, endOf, type Ending, type EndingEvent, type EndOfRun } from './ending.ts';
