@@ -106,7 +106,8 @@ export function withItem(session: SessionDraft, itemId: string, change: Partial<
 
 /** A drill back in its library set-up. */
 export function withOwnSetUp(session: SessionDraft, itemId: string): SessionDraft {
-  const plain = ({ support: _, ...item }: ItemDraft): ItemDraft => item;
+  // What was overruled was another load.
+  const plain = ({ support: _, overruled: __, ...item }: ItemDraft): ItemDraft => item;
   return { ...session, items: session.items.map((i) => (i.id === itemId ? plain(i) : i)) };
 }
 
