@@ -99,4 +99,32 @@ describe('the tilt sensor', () => {
     await vi.advanceTimersByTimeAsync(4000);
     expect(lost).toEqual(['The tilt sensor has gone silent.']);
   });
+
+  it('knows which way counts once it was turned that way: the other is negative, beyond straight up goes on, and leaning is told', async () => {
+    const turn = (beta: number, gamma = 0) => window.dispatchEvent(Object.assign(new Event('deviceorientation'), { beta, gamma }));
+    const { sensor, connected } = await connect();
+    await vi.advanceTimersByTimeAsync(100);
+    turn(0);
+    await vi.advanceTimersByTimeAsync(2500);
+    await connected;
+    await sensor.calibrate();
+    const read: number[] = [];
+    const leaning: number[] = [];
+    sensor.stream({
+      reading: (_, value, outOfPlane = 0) => {
+        read.push(Math.round(value));
+        leaning.push(Math.round(outOfPlane));
+      },
+      lost: () => undefined,
+    });
+    turn(-6);
+    expect(sensor.direct!()).toBe(false);
+    turn(-20);
+    expect(sensor.direct!()).toBe(true);
+    for (const beta of [-65, 40, 0, -60, -120, -170, 170]) turn(beta);
+    expect(read.slice(2)).toEqual([65, -40, 0, 60, 120, 170, 190]);
+    turn(0, 30);
+    expect(leaning.at(-1)).toBe(30);
+    sensor.stop();
+  });
 });
