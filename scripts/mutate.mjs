@@ -11,6 +11,7 @@ const ROOMS = {
   statics: ['core/src/statics/handLoad.ts'],
   planning: ['core/src/planning/block/*.ts'],
   floor: ['core/src/floor/*.ts'],
+  instruments: ['core/src/instruments/*.ts', '!core/src/instruments/standIn.ts'],
 };
 const NOT_RULES = ['!core/src/**/*.test.ts', '!core/src/**/testing.ts', '!core/src/**/index.ts'];
 

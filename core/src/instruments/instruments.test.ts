@@ -1,6 +1,8 @@
 import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
+import type { Motion } from '../anatomy/index.ts';
+import type { WorkingPosition } from '../measuring/index.ts';
 import { readTrace } from '../traces/index.ts';
 import {
   handLoadFromScale,
@@ -74,6 +76,15 @@ describe('a figure off a stream', () => {
   it('is the mean of the last moments, with its unrest', () => {
     expect(held({ times, values: [0, 0, 40, 42, 44] }, 0.2)).toEqual({ value: 42, unrest: 2, readings: 3 });
     expect(() => held({ times: [], values: [] }, 1)).toThrow('has not given a reading');
+  });
+
+  it('of a squeeze that lasts less than a tenth of a second is the mean of what there is, else a whole tenth counts', () => {
+    expect(peak({ times: [0, 0.02, 0.04], values: [10, 20, 60] })).toEqual({ value: 30, unrest: 0, readings: 3 });
+    // The first readings span no tenth of a second yet: 90 for a moment at the start is no peak.
+    const start = Array.from({ length: 50 }, (_, i) => (i < 3 ? 90 : 40));
+    const told = peak({ times: start.map((_, i) => 3 + i / 50), values: start });
+    expect(told.value).toBeLessThan(75);
+    expect(told.readings).toBeGreaterThan(4);
   });
 
   it('of a squeeze is its peak, and one spike is none', () => {
@@ -154,6 +165,15 @@ describe('a direction', () => {
     expect(
       ['horizontal-adduction', 'neck-rotation', 'radial-deviation', 'ulnar-deviation', 'pike-hip-angle', 'elbow-crease'].map(felt),
     ).toEqual(new Array(6).fill(false));
+    // Lying down the vertical is another way through the body.
+    const moved = (motion: Motion, position: WorkingPosition) => tiltFeels({ motion, position, joint: 'shoulder' });
+    expect(moved('abduction', 'supine')).toBe(false);
+    expect(moved('horizontal adduction', 'supine')).toBe(true);
+    expect([moved('rotation', 'standing'), moved('rotation', 'seated'), moved('rotation', 'hands and knees')]).toEqual([
+      false,
+      false,
+      true,
+    ]);
   });
 });
 
@@ -209,6 +229,37 @@ describe('a still moment', () => {
       );
     expect(squeeze(0)).toMatchObject({ taken: { value: 40 } });
     expect(squeeze(4)).toEqual({ unsteady: { why: 'does not start at zero', by: 4, limit: 1.5 } });
+    // What it shows at first counts, not what it comes down to later; a quiver of a kilogram is nothing.
+    const falling = stream((t) => (t < 0.4 ? 4 : t < 2 ? 40 : 0));
+    expect(steadyPeak(falling, { ...kg, zeroed: true })).toMatchObject({ unsteady: { why: 'does not start at zero' } });
+    expect(squeeze(1.5)).toMatchObject({ taken: { value: 40 } });
+    expect(squeeze(-1.6)).toMatchObject({ unsteady: { by: -1.6 } });
+    expect(
+      steadyPeak(
+        stream((t) => (t < 0.5 ? 0 : 40)),
+        { ...kg, zeroed: false },
+      ),
+    ).toEqual({ unsteady: { why: 'not set to zero' } });
+    expect(steadyPeak({ times: [0, 0.1], values: [0, 40] }, { ...kg, zeroed: true })).toMatchObject({ unsteady: { why: 'too short' } });
+    // The peak was at the end of its range, though the hand has let go since.
+    const beyond = stream((t) => (t > 0.5 && t < 1.5 ? 250 : 0));
+    expect(steadyPeak(beyond, { ...kg, zeroed: true })).toEqual({ unsteady: { why: 'over range', value: 250, limit: 250 } });
+  });
+
+  it('is as still as its limits: at them it counts, beyond them not', () => {
+    const swaying = (by: number) => why(stream((t) => 90 + by * Math.SQRT2 * Math.sin(2 * Math.PI * 4 * t)));
+    expect(swaying(1.9)).toMatchObject({ unrest: expect.closeTo(1.9, 1) as number });
+    expect(swaying(2.2)).toBe('moving');
+    expect(why(stream((t) => 90 + 5.6 * t))).toMatchObject({ readings: expect.any(Number) as number });
+    expect(why(stream((t) => 90 - 6.4 * t))).toBe('drifting');
+    expect(
+      why(
+        stream(() => 90),
+        { outOfPlane: 20 },
+      ),
+    ).toMatchObject({ value: 90 });
+    expect(why(stream(() => -360))).toBe('over range');
+    expect(why({ times: [0, 0.25, 0.5], values: [90, 90, 90] })).toMatchObject({ value: 90, readings: 3 });
   });
 });
 

@@ -69,6 +69,8 @@ export function steadyPeak(stream: Stream, asked: ReadingAsked): SteadyReading {
   const begin = stream.times[0] ?? 0;
   const first = stream.values.filter((_, i) => (stream.times[i] ?? 0) - begin <= AT_REST_SECONDS);
   const rest = Math.min(...first);
+  // The peak may lie long before the end of the stream.
+  if (taken.value >= asked.range.max) return { unsteady: { why: 'over range', value: taken.value, limit: asked.range.max } };
   if (Math.abs(rest) > STEADY.atRest) return { unsteady: { why: 'does not start at zero', by: rest, limit: STEADY.atRest } };
   return { taken };
 }
