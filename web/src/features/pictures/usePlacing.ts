@@ -4,6 +4,8 @@ import type { Mark, Marks } from './landmarks.ts';
 import type { Box, Finger, View } from './frame.ts';
 
 const MOST_ZOOM = 8;
+/** A second tap so soon and so near belongs to the first: it places no further landmark. */
+const DOUBLE_TAP = { ms: 400, pixels: 24 } as const;
 
 interface Placing {
   readonly svg: RefObject<SVGSVGElement | null>;
@@ -26,6 +28,7 @@ export function usePlacing({ svg, width, height, view, look: show, placing, mark
   const look = (next: View) => show(framed(next, width, height));
   const pointers = useRef(new Map<number, { readonly x: number; readonly y: number }>());
   const gesture = useRef<Gesture | undefined>(undefined);
+  const placed = useRef({ at: -Infinity, x: 0, y: 0 });
   const [finger, setFinger] = useState<Finger | undefined>();
   const box = boxOf(view, width, height);
 
@@ -87,7 +90,12 @@ export function usePlacing({ svg, width, height, view, look: show, placing, mark
   const end = (event: PointerEvent<SVGSVGElement>, counts: boolean) => {
     pointers.current.delete(event.pointerId);
     const now = gesture.current;
-    if (counts && now?.kind === 'move' && finger) move(now.id, finger.x, finger.y);
+    const { at, x, y } = placed.current;
+    const again = event.timeStamp - at < DOUBLE_TAP.ms && Math.hypot(event.clientX - x, event.clientY - y) < DOUBLE_TAP.pixels;
+    if (counts && now?.kind === 'move' && finger && !again) {
+      placed.current = { at: event.timeStamp, x: event.clientX, y: event.clientY };
+      move(now.id, finger.x, finger.y);
+    }
     setFinger(undefined);
     if (pointers.current.size === 0) gesture.current = undefined;
     else gesture.current = { kind: 'pan', from: onPicture([...pointers.current.values()][0] ?? { x: 0, y: 0 }) };
