@@ -1,5 +1,5 @@
 import type { Blade, Schools } from '../schools/index.ts';
-import { type Drill, isLoaded } from './drill.ts';
+import { type Drill, EQUIPMENT, type Equipment, isLoaded } from './drill.ts';
 import { strainOf } from './strain.ts';
 import type { FaultEntry, FaultId } from './fault.ts';
 
@@ -64,4 +64,35 @@ export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>, faults
   const own = drill.faults.filter((id) => faults.some((f) => f.id === id && fits(f)) && !(rises && id === 'shrug'));
   const ofSchool = faults.filter((f) => f.under !== undefined && f.under === blade).map((f) => f.id);
   return [...new Set([...own, ...ofSchool])];
+}
+
+/** What stands in for equipment that is not at hand. */
+export interface StandIn {
+  readonly equipment: Equipment;
+  readonly standIn: string;
+}
+
+/**
+ * What stands in for the equipment of a drill that is not at hand.
+ *
+ * @example standInsFor(wristRoller, ['band']) // [{ equipment: 'weight', standIn: 'filled bottle or can' }]
+ */
+export function standInsFor(
+  { equipment, standIns }: Pick<Drill, 'equipment' | 'standIns'>,
+  atHand: readonly Equipment[],
+): readonly StandIn[] {
+  return equipment.flatMap((e) => {
+    const standIn = atHand.includes(e) ? undefined : standIns[e];
+    return standIn ? [{ equipment: e, standIn }] : [];
+  });
+}
+
+/**
+ * The stand-ins in a sentence; nothing where everything is at hand.
+ *
+ * @example standInsInWords([{ equipment: 'weight', standIn: 'filled bottle or can' }]) // 'Instead of the weight: filled bottle or can.'
+ */
+export function standInsInWords(standIns: readonly StandIn[]): string | undefined {
+  if (standIns.length === 0) return undefined;
+  return `Instead of the ${standIns.map(({ equipment, standIn }) => `${EQUIPMENT[equipment]}: ${standIn}`).join('; of the ')}.`;
 }

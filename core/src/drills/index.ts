@@ -19,5 +19,5 @@ export {
 export { BREATH_SECONDS, doseInWords, drillSeconds, handLoadDose, tempoInWords, tensionSeconds, UNIT_WORDS, unitSeconds } from './dose.ts';
 export { armLoadOf, isOneArmed, strainOf } from './strain.ts';
 export { DOSE_UNITS, type Dose, type DoseRange, type DoseUnit, type Tempo } from './doseRange.ts';
-export { bladeCue, bladeOf, cuesOf, faultsOf, isOverheadUnderLoad } from './coaching.ts';
+export { bladeCue, bladeOf, cuesOf, faultsOf, isOverheadUnderLoad, type StandIn, standInsFor, standInsInWords } from './coaching.ts';
 export type { Fault, FaultEntry, FaultId } from './fault.ts';

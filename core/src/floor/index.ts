@@ -18,6 +18,7 @@ export { paceAt, paceOf, formWentAt, tonesOf, type Pace, type PaceMoment, type P
 export { dueToSay, spokenIn, type Spoken } from './spoken.ts';
 export { loggedItems } from './logged.ts';
 export { testedIn, type Tested } from './tested.ts';
+export { inPlaceOf } from './inPlace.ts';
 export { TURN, turnSupport, type Turned } from './turn.ts';
 export { amountByFeel } from './feel.ts';
 export { doneSoFar, isUnderWay, stageAfter, stageFor, type StageEffect, type StageEvent, type StageStep } from './stage.ts';

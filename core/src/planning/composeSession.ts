@@ -4,7 +4,8 @@ import type { Schools } from '../schools/index.ts';
 import { itemSeconds, type SessionForm } from './plan.ts';
 import { isPartner } from './pairs.ts';
 import { mainNeed, mostWorth, type Need, needInWords, worth } from './needs.ts';
-import { halvedDose, usualDose, worksRebuilding } from './usualDose.ts';
+import type { ShownSets } from './shownSets.ts';
+import { doseFor, halvedDose, startingDose, worksRebuilding } from './usualDose.ts';
 import { practiceReason } from './practiceOf.ts';
 
 export interface ComposedItem extends Dose {
@@ -19,6 +20,8 @@ export interface FrameBrief {
   readonly needs: readonly Need[];
   /** Joints that are being rebuilt get the reduced doses. */
   readonly cautions: readonly CautionInForce[];
+  /** What single sets have shown in the last weeks. */
+  readonly sets?: ShownSets | undefined;
   readonly stretching: Schools['stretching'];
   readonly form?: SessionForm;
   /** Of a light week. */
@@ -61,7 +64,7 @@ export const BEFORE_LOAD = 'Forearm hold before load';
 const WORTH_ADDING = 0.6;
 
 /** Parts that hold no matter what: warm-up first, cool-down last. */
-export function frame({ kind, allowed, needs, cautions, stretching, form, light }: FrameBrief): readonly ComposedItem[] {
+export function frame({ kind, allowed, needs, cautions, sets, stretching, form, light }: FrameBrief): readonly ComposedItem[] {
   // The sort is stable: what serves nothing in particular keeps its customary place.
   const wrists = allowed
     .filter((d) => d.phase === 'wrists and forearms' && !d.byChoice)
@@ -76,7 +79,7 @@ export function frame({ kind, allowed, needs, cautions, stretching, form, light 
   const items: ComposedItem[] = [];
   /** A light week is light in all: what bears on the hands in a warm-up comes at half its dose, and something else fills the minutes. */
   const doseOf = (drill: Drill) => {
-    const usual = usualDose(drill, cautions);
+    const usual = doseFor(drill, { cautions, sets });
     return light && drill.handLoad ? halvedDose(usual) : usual;
   };
   const add = (drill: Drill, why: string) => items.push(asItem(drill, doseOf(drill), why, cautions));
@@ -183,9 +186,8 @@ export function partnerOf(mobility: Drill, pool: readonly Drill[], chosen: reado
 }
 
 /** Full sets, or half for a new drill, then fewer until it fits; nothing when not even one set does. */
-function doseThatFits(drill: Drill, { known, cautions }: SessionBrief, left: number): Dose | undefined {
-  const full = usualDose(drill, cautions);
-  const most = known.has(drill.id) ? full : halvedDose(full);
+function doseThatFits(drill: Drill, { known, ...trainee }: SessionBrief, left: number): Dose | undefined {
+  const most = startingDose(drill, { ...trainee, knownDrills: [...known] });
   for (let { sets } = most; sets >= 1; sets--) {
     const dose = { ...most, sets };
     if (drillSeconds(drill, dose) <= left) return dose;

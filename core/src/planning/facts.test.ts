@@ -48,8 +48,8 @@ describe('what the planner knows of the past', () => {
     expect(facts(recent).didWell).toEqual(['plank']);
   });
 
-  it('names the newest day on which a joint was loaded', () => {
-    expect(facts([ago(2), ago(6)]).lastLoaded.wrist).toBe('2026-11-23');
+  it('says when a joint was loaded last', () => {
+    expect(facts([ago(2), ago(6)]).lastLoaded.wrist).toBe('2026-11-23T12:00:00.000Z');
     expect(facts([ago(2, { drillIds: ['wrist-circles'] })]).lastLoaded).toEqual({});
   });
 });

@@ -1,10 +1,9 @@
-import type { Joint } from '../anatomy/index.ts';
 import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
-import { closedJoints } from './block/slots.ts';
+import { closedJoints, type Loading } from './closedJoints.ts';
 import type { PlanBrief } from './brief.ts';
 import { jointsLoadedBy, type PlannedSession } from './plan.ts';
-import { dayOfWeek, dayShort } from './spacing.ts';
+import { dayOfWeek, dayShort, whenIn } from './spacing.ts';
 import { weekStartOf } from './week.ts';
 import { WEEKDAYS } from './plan.ts';
 
@@ -35,15 +34,15 @@ export function shiftMissed(
 ): readonly MissedShift[] {
   const standing = sessions.filter((s) => done.has(s.id) || s.day >= today);
   const shifts: MissedShift[] = [];
-  const taken = standing.map((s) => ({ day: s.day, joints: jointsLoadedBy(s.items, library) as Iterable<Joint>, what: 'loaded work' }));
+  const taken: Loading[] = standing.map((s) => ({ when: whenIn(s.day, brief.days), joints: jointsLoadedBy(s.items, library) }));
   for (const missed of sessions.filter((s) => !done.has(s.id) && s.day < today)) {
     const joints = jointsLoadedBy(missed.items, library);
     const monday = weekStartOf(new Date(`${missed.day}T12:00:00`));
     const free = WEEKDAYS.map((d) => dayOfWeek(monday, d)).filter(
-      (day) => day >= today && taken.every((t) => t.day !== day) && brief.pauses.every((p) => day < p.from || day > p.to),
+      (day) => day >= today && taken.every((t) => t.when.day !== day) && brief.pauses.every((p) => day < p.from || day > p.to),
     );
-    const to = free.find((day) => ![...closedJoints(day, brief.events, taken).keys()].some((j) => joints.has(j)));
-    if (to) taken.push({ day: to, joints, what: 'loaded work' });
+    const to = free.find((day) => ![...closedJoints(whenIn(day, brief.days), brief.events, taken).keys()].some((j) => joints.has(j)));
+    if (to) taken.push({ when: whenIn(to, brief.days), joints });
     shifts.push({
       sessionId: missed.id,
       ...(to ? { to } : {}),

@@ -4,6 +4,7 @@ import { type Feeling } from '../readiness/index.ts';
 import { judgementOf, type Symptom } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { stopSignInWords, symptomInWords } from '../words/index.ts';
+import { doseStep, mostEver } from './doseStep.ts';
 
 /** A drill as it was done once, with what the session around it said. */
 export interface DrillDone {
@@ -40,11 +41,6 @@ const STEP_BACK = 0.1;
 const HARD_EFFORT = 8;
 const CLEAN_IN_A_ROW = 2;
 const DAYS_APART = 2;
-/** How a dose grows or shrinks where there is no load to turn (project default). */
-const DOSE_STEP = 0.2;
-const STEPS = { reps: 1, s: 5, breaths: 1 } as const;
-/** A dose never grows beyond this many times what the drill starts with (project default). */
-const MOST_TIMES = 2;
 
 /**
  * The next dose of a drill after what was logged, by the plan's school.
@@ -127,7 +123,7 @@ function change(kind: NextDose['change'], load: number, reason: string, { drill,
 
 /** More or fewer repetitions, seconds or breaths where no dial turns the load. */
 function otherDose(range: Drill['dose'], dose: Dose, steps: number): Dose {
-  const by = Math.max(STEPS[range.unit], Math.round((dose.max * DOSE_STEP) / STEPS[range.unit]) * STEPS[range.unit]);
-  const max = Math.min(range.max * MOST_TIMES, Math.max(1, dose.max + Math.sign(steps) * by * Math.abs(steps)));
+  const by = doseStep(range.unit, dose.max);
+  const max = Math.min(mostEver(range), Math.max(1, dose.max + Math.sign(steps) * by * Math.abs(steps)));
   return { ...dose, max, min: Math.min(dose.min, max) };
 }

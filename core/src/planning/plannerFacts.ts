@@ -1,9 +1,12 @@
 import type { Joint } from '../anatomy/index.ts';
 import type { Library } from '../library/index.ts';
-import { addDays, calendarDay, type CalendarDay, daysBetween, type Instant, instant } from '../quantities/index.ts';
+import { addDays, type CalendarDay, daysBetween, type Instant, instant } from '../quantities/index.ts';
 import { jointsLoadedBy } from './plan.ts';
 import { type Shown, type ShownFacts, shownOf } from './shown.ts';
 import { type WeekDose, weekStartOf } from './week.ts';
+
+/** When each joint was last loaded. */
+export type LastLoaded = Readonly<Partial<Record<Joint, Instant>>>;
 
 /** What the planner knows of a trainee's past. */
 export interface PlannerFacts {
@@ -11,7 +14,7 @@ export interface PlannerFacts {
   /** Drills that clean sessions of the last weeks had. */
   readonly didWell: readonly string[];
   /** When each joint was last loaded. */
-  readonly lastLoaded: Readonly<Partial<Record<Joint, CalendarDay>>>;
+  readonly lastLoaded: LastLoaded;
   /** Weeks with logged hand load, newest first. */
   readonly weekDoses: readonly WeekDose[];
   readonly lastLoadedDay?: CalendarDay;
@@ -33,7 +36,7 @@ export interface LoggedWork {
 }
 
 /** What lies behind the newest sessions. */
-export interface PlannerPast extends Pick<ShownFacts, 'capacities' | 'foothold' | 'lastLoadedAt'> {
+export interface PlannerPast extends Pick<ShownFacts, 'capacities' | 'foothold' | 'lastLoadedAt' | 'doneAmounts'> {
   /** Every drill ever done. */
   readonly knownDrills: readonly string[];
   /** The first session on record. */
@@ -89,14 +92,14 @@ function weekDoses(sessions: readonly LoggedWork[]): readonly WeekDose[] {
   });
 }
 
-/** The newest day on which each joint was loaded, from sessions newest first. */
-function lastLoaded(sessions: readonly LoggedWork[], library: Library): PlannerFacts['lastLoaded'] {
-  const days: Partial<Record<Joint, CalendarDay>> = {};
+/** When each joint was loaded last, from sessions newest first. */
+function lastLoaded(sessions: readonly LoggedWork[], library: Library): LastLoaded {
+  const last: Partial<Record<Joint, Instant>> = {};
   for (const { performedAt, drillIds } of sessions)
     for (const joint of jointsLoadedBy(
       drillIds.map((drillId) => ({ drillId })),
       library,
     ))
-      days[joint] ??= calendarDay(performedAt);
-  return days;
+      last[joint] ??= performedAt;
+  return last;
 }

@@ -1,6 +1,6 @@
 import type { Drill } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
-import type { Foothold } from './candidates.ts';
+import type { Foothold } from './exclusion.ts';
 
 /**
  * What the weeks practise, so that sessions count for the next gate: the practice of the rung in hand; below the ladder the hardest

@@ -2,7 +2,8 @@ import { type Dose, drillSeconds, LOADING_PHASES, type Phase } from '../drills/i
 import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
-import { candidatesFor, type LeftOut, type Limits } from './candidates.ts';
+import { candidatesFor, type LeftOut } from './candidates.ts';
+import type { Limits } from './exclusion.ts';
 import { heldBack } from './beyondInWords.ts';
 import { growthOf } from './brief.ts';
 import { withinDoses } from './doseLimits.ts';
@@ -97,6 +98,7 @@ export function proposeByRules(input: RulesInput): RulesProposal {
     practiceId,
     known,
     cautions,
+    sets: input.foothold.shown.sets,
     stretching: schools.stretching,
   });
 

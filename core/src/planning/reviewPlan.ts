@@ -1,16 +1,19 @@
 import type { Joint } from '../anatomy/index.ts';
 import { PHASES } from '../drills/index.ts';
-import type { CalendarDay } from '../quantities/index.ts';
+import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
-import { closedJoints, LIGHT, slotsOf } from './block/slots.ts';
+import { LIGHT, slotsOf } from './block/slots.ts';
 import { BALANCE_START } from './block/rules.ts';
 import { growthOf, PAUSE_REASONS, type PlanBrief } from './brief.ts';
-import { exclusion, exclusionInWords, type Limits } from './candidates.ts';
+import type { Limits } from './exclusion.ts';
+import { closedByInWords, closedJoints } from './closedJoints.ts';
 import { doseFindings, doseShortfalls } from './doseLimits.ts';
 import { FRAME_PHASES, jointsLoadedBy, plannedHandLoad, type PlannedItem, type PlannedSession, sessionMinutes } from './plan.ts';
+import { mayDo, type MayDoFacts } from './mayDo.ts';
+import { mayInWords } from './mayInWords.ts';
+import type { LastLoaded } from './plannerFacts.ts';
 import { LOADED_DAYS_PER_WEEK, shapeWeek } from './rhythm.ts';
-import { calendarDaysBetween, dayShort, LOADED_DAYS_APART, weekdayOf } from './spacing.ts';
-import { halvedDose, usualDose, worksRebuilding } from './usualDose.ts';
+import { calendarDaysBetween, dayShort, restedBetween, weekdayOf, whenIn, whenOf } from './spacing.ts';
 import { type WeekDose, weeksLater } from './week.ts';
 import { doseBeyondInWords, doseShortInWords } from '../words/index.ts';
 
@@ -23,6 +26,8 @@ export interface PlanRules extends Omit<Limits, 'equipment'> {
   readonly weeksIn: number;
   /** Drills done before; absent: nobody knows. */
   readonly knownDrills?: readonly string[];
+  /** When each joint was loaded last; absent: nobody knows. */
+  readonly lastLoaded?: LastLoaded;
   /** The logged week that the first one builds on. */
   readonly buildOn?: WeekDose | undefined;
 }
@@ -48,14 +53,15 @@ export interface PlanFinding {
  */
 export function reviewPlan(sessions: readonly PlannedSession[], rules: PlanRules): readonly PlanFinding[] {
   const inOrder = [...sessions].sort((a, b) => a.day.localeCompare(b.day));
+  const known = knownByWeek(inOrder, rules);
   const single = inOrder.flatMap((session, i) => [
     ...timeFinding(session, rules),
     ...dayFindings(session, inOrder.slice(0, i), rules),
     ...orderFinding(session, rules),
-    ...itemFindings(session, rules),
+    ...itemFindings(session, rules, known(session.day)),
     ...spacingFindings(session, inOrder.slice(0, i), rules),
   ]);
-  return [...single, ...newTooMuch(inOrder, rules), ...doses(inOrder, rules), ...weekFindings(inOrder, rules)];
+  return [...single, ...doses(inOrder, rules), ...weekFindings(inOrder, rules)];
 }
 
 function timeFinding({ id, day, items, form }: PlannedSession, rules: PlanRules): PlanFinding[] {
@@ -103,48 +109,69 @@ function orderFinding({ id, items }: PlannedSession, { library, schools }: PlanR
   return [];
 }
 
-function itemFindings({ id, items, place }: PlannedSession, rules: PlanRules): PlanFinding[] {
+function itemFindings({ id, items, place }: PlannedSession, rules: PlanRules, known: readonly string[] | undefined): PlanFinding[] {
   return items.flatMap((item) => {
-    const found = problemOf(item, { ...rules, equipment: rules.brief.equipment[place ?? 'gym'] }, rules.brief);
+    const found = problemOf(item, { ...rules, equipment: rules.brief.equipment[place ?? 'gym'], knownDrills: known }, rules.brief);
     return found ? [{ sessionId: id, itemId: item.id, ...found }] : [];
   });
 }
 
 type Problem = Pick<PlanFinding, 'sentence' | 'advice' | 'overrulable'>;
 
-function problemOf(item: PlannedItem, rules: Limits, brief: PlanBrief): Problem | undefined {
-  const drill = rules.library.asPlanned(item);
-  const excluded = exclusion(drill, rules);
-  if (excluded) {
-    const sentence = `“${drill.name}”: ${exclusionInWords(excluded, rules.library)}`;
-    if (excluded.kind === 'caution') return { sentence };
-    return item.overruled
-      ? { advice: true, sentence: `${sentence} Planned all the same: ${item.overruled}` }
-      : { overrulable: true, sentence };
-  }
+function problemOf(item: PlannedItem, rules: MayDoFacts, brief: PlanBrief): Problem | undefined {
+  const { library } = rules;
+  const drill = library.asPlanned(item);
   if (brief.never.includes(drill.id)) return { sentence: `“${drill.name}” is on the list of what no week has.` };
-  const reduced = usualDose(drill, rules.cautions);
-  if (worksRebuilding(drill, rules.cautions) && item.sets * item.max > reduced.sets * reduced.max)
-    return {
-      sentence: `“${drill.name}”: more than the reduced dose of ${reduced.sets} × ${reduced.min}–${reduced.max} while the joint is being rebuilt.`,
-    };
-  return undefined;
+  // What opens and closes a session is half a dose already.
+  const known = FRAME_PHASES.includes(drill.phase) ? undefined : rules.knownDrills;
+  const may = mayDo({ ...rules, knownDrills: known }, item);
+  if (may.answer === 'may') return undefined;
+  const sentence = `“${drill.name}”: ${mayInWords(may, drill, library)}`;
+  if (may.answer === 'may not' && may.because.kind === 'caution') return { sentence };
+  return item.overruled
+    ? { advice: true, sentence: `${sentence} Planned all the same: ${item.overruled}` }
+    : { overrulable: true, sentence };
 }
 
-function spacingFindings(session: PlannedSession, earlier: readonly PlannedSession[], { library, brief }: PlanRules): PlanFinding[] {
+/** Drills that count as known in each week: those done before, and those that an earlier week of the plan has. */
+function knownByWeek(
+  inOrder: readonly PlannedSession[],
+  { knownDrills, weekStart }: PlanRules,
+): (day: CalendarDay) => readonly string[] | undefined {
+  const weeks = new Map<number, readonly string[]>();
+  return (day) => {
+    if (!knownDrills) return undefined;
+    const week = weekIndex(weekStart, day);
+    const before = inOrder.filter((s) => weekIndex(weekStart, s.day) < week).flatMap((s) => s.items.map((i) => i.drillId));
+    const known = weeks.get(week) ?? [...knownDrills, ...before];
+    weeks.set(week, known);
+    return known;
+  };
+}
+
+function spacingFindings(session: PlannedSession, earlier: readonly PlannedSession[], rules: PlanRules): PlanFinding[] {
+  const { library, brief, lastLoaded = {} } = rules;
   const joints = jointsLoadedBy(session.items, library);
   if (joints.size === 0) return [];
+  const when = whenIn(session.day, brief.days);
   const loaded = earlier.map((s) => ({ day: s.day, joints: jointsLoadedBy(s.items, library) }));
-  const near = loaded.flatMap((s) =>
-    calendarDaysBetween(s.day, session.day) < LOADED_DAYS_APART ? [...s.joints].filter((j) => joints.has(j)) : [],
-  );
-  const events = closedJoints(session.day, brief.events, []);
-  const crowded = [...events.keys()].filter((j) => joints.has(j));
+  const near = loaded.flatMap((s) => (restedBetween(whenIn(s.day, brief.days), when) ? [] : [...s.joints].filter((j) => joints.has(j))));
+  // A session that is on record may be one of the plan's own, which is looked at above.
+  const logged = (Object.entries(lastLoaded) as [Joint, Instant][])
+    .map(([joint, at]) => ({ joint, at: whenOf(at) }))
+    .filter(
+      ({ joint, at }) => joints.has(joint) && at.day < session.day && earlier.every((s) => s.day !== at.day) && !restedBetween(at, when),
+    );
+  const events = closedJoints(when, brief.events, []);
+  const crowded = [...joints].flatMap((j) => events.get(j) ?? []);
   const sameWeek = loaded.filter((s) => weekIndex(s.day, session.day) === 0);
   const often = [...joints].filter((j) => sameWeek.filter((s) => s.joints.has(j)).length >= LOADED_DAYS_PER_WEEK);
   return [
     ...(near.length > 0 ? [`Loads the ${listed(near)} less than 48 hours after the loaded session before.`] : []),
-    ...(crowded.length > 0 ? [`Loads the ${listed(crowded)} next to ${events.get(crowded[0] ?? 'wrist') ?? 'other training'}.`] : []),
+    ...(logged[0]
+      ? [`Loads the ${listed(logged.map((l) => l.joint))} less than 48 hours after what was done on ${dayShort(logged[0].at.day)}.`]
+      : []),
+    ...(crowded[0] ? [`Loads the ${listed([...joints].filter((j) => events.has(j)))} next to ${closedByInWords(crowded[0])}.`] : []),
     ...(often.length > 0 ? [`A third loaded day of the week for the ${listed(often)}; ${LOADED_DAYS_PER_WEEK} are usual.`] : []),
   ].map((sentence) => ({ sessionId: session.id, ofDay: true as const, sentence }));
 }
@@ -211,24 +238,6 @@ function doses(inOrder: readonly PlannedSession[], { library, weekStart, knownDr
   }
   return [...weeks.values()].flatMap((week) =>
     doseFindings(week, library, known).map((finding) => ({ sessionId: finding.sessionId, sentence: doseBeyondInWords(finding) })),
-  );
-}
-
-/** A new drill starts from half of its dose in the week in which it first comes. */
-function newTooMuch(inOrder: readonly PlannedSession[], { library, cautions, weekStart, knownDrills }: PlanRules): PlanFinding[] {
-  const firstWeek = new Map<string, number>();
-  for (const { day, items } of inOrder)
-    for (const { drillId } of items) firstWeek.set(drillId, firstWeek.get(drillId) ?? weekIndex(weekStart, day));
-  const known = new Set(knownDrills ?? library.drills.map((d) => d.id));
-  return inOrder.flatMap(({ id, day, items }) =>
-    items.flatMap((item): PlanFinding[] => {
-      const drill = library.drill(item.drillId);
-      if (known.has(drill.id) || FRAME_PHASES.includes(drill.phase) || firstWeek.get(drill.id) !== weekIndex(weekStart, day)) return [];
-      const half = halvedDose(usualDose(drill, cautions));
-      if (item.sets * item.max <= half.sets * half.max) return [];
-      const sentence = `“${drill.name}” is new: half of its dose, ${half.sets} × ${half.min}–${half.max}, is where it starts.`;
-      return [{ sessionId: id, itemId: item.id, sentence }];
-    }),
   );
 }
 

@@ -155,7 +155,7 @@ describe('rebuilding after an injury', () => {
   it('warns of a hand-made dose above the reduced one', () => {
     const item = { id: 'i', drillId: 'band-external-rotation', sets: 3, min: 10, max: 10, restSeconds: 40, why: '' };
     const [finding] = reviewPlan([{ id: 's', day: '2026-11-23' as CalendarDay, items: [item] }], rules(input({}, { cautions: shoulder })));
-    expect(finding?.sentence).toContain('more than the reduced dose of 1 × 3–5');
+    expect(finding?.sentence).toContain('At most 1 × 3–5 reps a side: the joint is being rebuilt.');
   });
 });
 

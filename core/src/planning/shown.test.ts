@@ -287,7 +287,7 @@ it('a new drill above half of its dose is said in the week in which it first com
         items: [of(`i${ahead}`, sets)],
       })),
       { ...made, library, cautions: [], knownDrills },
-    ).filter((f) => f.sentence.includes('is new: half of its dose, 1 ×'));
+    ).filter((f) => f.sentence.includes(': new, so half of its dose'));
   expect(said(2)).toMatchObject([{ sessionId: 's0', itemId: 'i0' }]);
   expect(said(1)).toEqual([]);
   expect(said(2, [drill.id])).toEqual([]);

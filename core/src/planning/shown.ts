@@ -4,6 +4,7 @@ import type { Library } from '../library/index.ts';
 import { type Capacity, measureSides } from '../measuring/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
 import { newestOf } from './newestOf.ts';
+import { type DoneAmount, type ShownSets, shownSets } from './shownSets.ts';
 import { ANY_RANGES, type BeyondRange, beyondRange, NO_RANGES, type ShownRanges, shownRanges } from './shownRange.ts';
 
 /** How the hands carry: the body, pushing or pulling, or a weight at the side. */
@@ -35,6 +36,8 @@ export interface Shown extends Readonly<Record<Direction, ShownLoad>> {
   readonly rungsDown: number;
   /** Ranges under load; a pack from before does not say. */
   readonly ranges?: ShownRanges;
+  /** Single sets of the last weeks; a pack from before does not say. */
+  readonly sets?: ShownSets;
 }
 
 /** The check that shows what an arm carries, by direction. */
@@ -80,6 +83,8 @@ export interface ShownFacts {
   readonly didWell: readonly string[];
   readonly foothold: { readonly ladderId: string; readonly here: number };
   readonly massKg: number;
+  /** The most of single sets of the last weeks. */
+  readonly doneAmounts?: readonly DoneAmount[];
   /** Drills of the last weeks, clean or not; absent: nobody knows. */
   readonly recentDrills?: readonly string[];
   /** Whole weeks since the first session on record; absent: nobody knows. */
@@ -109,6 +114,7 @@ export function shownOf(facts: ShownFacts): Shown {
       capacities: layoff?.recheck ? facts.capacities.filter((c) => lastLoadedAt && c.takenAt > lastLoadedAt) : facts.capacities,
       practices: signedPractices(facts),
     }),
+    sets: shownSets(facts.doneAmounts ?? [], facts.library, layoff?.share),
   };
 }
 
@@ -230,6 +236,7 @@ export const NOTHING_SHOWN: Shown = {
   carry: { perArm: ENTRY.carry, by: 'entry' },
   rungsDown: 0,
   ranges: NO_RANGES,
+  sets: {},
 };
 
 /** For tests and made-up trainees: nothing is beyond what was shown. */

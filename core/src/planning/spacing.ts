@@ -1,9 +1,38 @@
-import { addDays as addCalendarDays, differenceInCalendarDays, format, parseISO } from 'date-fns';
-import type { CalendarDay } from '../quantities/index.ts';
+import { addDays as addCalendarDays, differenceInCalendarDays, differenceInMinutes, format, parseISO } from 'date-fns';
+import { type CalendarDay, calendarDay, type Instant } from '../quantities/index.ts';
 import { type Weekday, WEEKDAYS } from './plan.ts';
 
 /** Days between loaded sessions: 48 hours (common practice, no source). */
-export const LOADED_DAYS_APART = 2;
+const LOADED_DAYS_APART = 2;
+/** Where hours are known they count; a session an hour early is no hour too early (project default). */
+const LOADED_HOURS_APART = 47;
+
+/** When something loads: a day, and its hour, like `17:30`, where it is known. */
+export interface When {
+  readonly day: CalendarDay;
+  readonly at?: string | undefined;
+}
+
+/** When something took place, by the clock of who looks at it. */
+export function whenOf(at: Instant): When {
+  return { day: calendarDay(at), at: format(parseISO(at), 'HH:mm') };
+}
+
+/** When the session of a day starts, as far as the brief knows. */
+export function whenIn(day: CalendarDay, days: readonly { readonly weekday: Weekday; readonly at?: string }[]): When {
+  return { day, at: days.find((d) => d.weekday === weekdayOf(day))?.at };
+}
+
+/**
+ * Whether two loads of a joint lie 48 hours apart: by the hour where both hours are known, else two calendar days.
+ *
+ * @example restedBetween({ day: '2026-11-30', at: '20:00' }, { day: '2026-12-02', at: '07:00' }) // false: 35 hours
+ */
+export function restedBetween(a: When, b: When): boolean {
+  if (a.at === undefined || b.at === undefined) return Math.abs(calendarDaysBetween(a.day, b.day)) >= LOADED_DAYS_APART;
+  const minutes = differenceInMinutes(parseISO(`${b.day}T${b.at}`), parseISO(`${a.day}T${a.at}`));
+  return Math.abs(minutes) >= LOADED_HOURS_APART * 60;
+}
 
 /** The weekday of a calendar day. */
 export function weekdayOf(day: CalendarDay): Weekday {

@@ -2,10 +2,11 @@ import type { CautionInForce } from '../safety/index.ts';
 import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import { type PlanBrief } from './brief.ts';
-import { exclusionOf, type Foothold } from './candidates.ts';
+import { exclusionOf } from './candidates.ts';
+import type { Foothold } from './exclusion.ts';
 import { type Place, type PlannedItem, type PlannedSession, type SessionForm, type Weekday } from './plan.ts';
 import { calendarDaysBetween, dayOfWeek, dayShort, weekdayOf } from './spacing.ts';
-import { halvedDose, usualDose } from './usualDose.ts';
+import { doseFor, halvedDose } from './usualDose.ts';
 import { weeksLater } from './week.ts';
 
 /** Weeks of sessions without a trainee: drills and sets only. */
@@ -78,7 +79,7 @@ export function fitTemplate(
         notes.add(`“${drill.name}” is left out: ${why}`);
         return [];
       }
-      const dose = usualDose(drill, cautions);
+      const dose = doseFor(drill, { cautions, sets: foothold.shown.sets });
       const isNew = !known.has(drillId) && session.week === 0;
       const given = isNew ? halvedDose(dose) : dose;
       return [

@@ -1,5 +1,6 @@
 import type { Dose, Drill } from '../drills/index.ts';
 import { type CautionInForce, rebuildingJoints } from '../safety/index.ts';
+import { mostOfASet, type ShownSets } from './shownSets.ts';
 
 /** Doses while a joint is being rebuilt (common practice, no source: three to five a side, short holds). */
 const REDUCED = { reps: { min: 3, max: 5 }, share: 0.5, sets: 1 } as const;
@@ -39,16 +40,35 @@ export function halvedDose<T extends Pick<Dose, 'sets' | 'min' | 'max'>>(dose: T
 
 const half = (value: number) => Math.max(1, Math.round(value * REDUCED.share));
 
+/** What the dose of a drill depends on. */
+export interface DoseFor {
+  readonly cautions: readonly CautionInForce[];
+  /** Drills done before; absent: nobody knows, and nothing counts as new. */
+  readonly knownDrills?: readonly string[] | undefined;
+  /** What single sets have shown in the last weeks; absent: nobody knows. */
+  readonly sets?: ShownSets | undefined;
+}
+
 /**
- * The dose at which a drill comes into a plan: the usual one, or half of it where it is new.
+ * The dose that a drill may have for a trainee: its own, the reduced one of a joint that is being rebuilt, and no set beyond a step more
+ * than was shown in the last weeks.
  *
- * @param rules the drills done before; absent: nobody knows, and nothing counts as new
+ * @param drill in its set-up, with the dose from which it starts
+ * @example doseFor(plank, { cautions: [], sets: { plank: [{ most: 12, perArm: 0.345 }] } }) // { sets: 3, min: 17, max: 17, restSeconds: 45 }
+ */
+export function doseFor(drill: Drill, { cautions, sets }: Omit<DoseFor, 'knownDrills'>): Dose {
+  const usual = usualDose(drill, cautions);
+  const limit = mostOfASet(drill, sets);
+  if (!limit || limit.most >= usual.max) return usual;
+  return { ...usual, min: Math.min(usual.min, limit.most), max: limit.most };
+}
+
+/**
+ * The dose at which a drill comes into a plan: what it may have, or half of it where it is new.
+ *
  * @example startingDose(plank, { cautions: [], knownDrills: [] }) // { sets: 1, min: 20, max: 30, restSeconds: 45 }
  */
-export function startingDose(
-  drill: Drill,
-  { cautions, knownDrills }: { readonly cautions: readonly CautionInForce[]; readonly knownDrills?: readonly string[] },
-): Dose {
-  const usual = usualDose(drill, cautions);
-  return !knownDrills || knownDrills.includes(drill.id) ? usual : halvedDose(usual);
+export function startingDose(drill: Drill, trainee: DoseFor): Dose {
+  const dose = doseFor(drill, trainee);
+  return !trainee.knownDrills || trainee.knownDrills.includes(drill.id) ? dose : halvedDose(dose);
 }

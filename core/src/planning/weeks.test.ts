@@ -3,7 +3,8 @@ import type { CautionId } from '../safety/index.ts';
 import { describe, expect, it } from 'vitest';
 import type { CalendarDay } from '../quantities/index.ts';
 import { madeUpTrainee } from './madeUpTrainee.ts';
-import { closedJoints, lightBecause, slotsOf } from './block/slots.ts';
+import { lightBecause, slotsOf } from './block/slots.ts';
+import { closedByInWords, closedJoints } from './closedJoints.ts';
 import {
   defaultBrief,
   fitTemplate,
@@ -94,10 +95,10 @@ describe('other training', () => {
     joints: ['grip'],
     ...own,
   });
-  const closed = (date: string, own: Partial<FixedEvent> = {}) => closedJoints(day(date), [event(own)], []).get('grip');
+  const closed = (date: string, own: Partial<FixedEvent> = {}) => closedJoints({ day: day(date) }, [event(own)], []).get('grip');
 
   it('closes the day before, its own and the day after when it is hard, its own when it is felt, none when it is easy', () => {
-    expect(closed('2026-11-30')).toBe('Hauling on Tue 1 Dec (effort 7)');
+    expect(closedByInWords(closed('2026-11-30')!)).toBe('Hauling on Tue 1 Dec (effort 7)');
     expect([closed('2026-12-01'), closed('2026-12-02')].every(Boolean)).toBe(true);
     expect(closed('2026-12-03')).toBeUndefined();
     expect([closed('2026-11-30', { effort: 4 }), closed('2026-12-01', { effort: 3 })]).toEqual([undefined, undefined]);
@@ -106,7 +107,7 @@ describe('other training', () => {
 
   it('happens once where it has a date', () => {
     const { weekday: _, ...once } = event({});
-    const at = (date: string) => closedJoints(day(date), [{ ...once, day: day('2026-12-08') }], []).size;
+    const at = (date: string) => closedJoints({ day: day(date) }, [{ ...once, day: day('2026-12-08') }], []).size;
     expect([at('2026-12-01'), at('2026-12-08')]).toEqual([0, 1]);
   });
 });

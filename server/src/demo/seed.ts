@@ -221,7 +221,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     sidePercent: settings.sideDifferencePercent,
     foothold: { ladderId: ladder.id, here: standing.here, shown: planner.shown },
     knownDrills: planner.knownDrills,
-    lastLoadedDay: Object.values(planner.lastLoaded).sort().at(-1),
+    lastLoadedDay: Object.values(planner.lastLoaded).sort().map(calendarDay).at(-1),
     lastWeekDose: doseToBuildOn(planner.weekDoses, weekStart, monday)?.dose ?? 0,
     newId: world.newId,
   });

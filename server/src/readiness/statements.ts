@@ -91,11 +91,24 @@ export const CAPACITY_BEFORE = `
   ORDER BY taken_at DESC
   LIMIT 1`;
 
+/** Drills of which something was done; one that was skipped is as new as before. */
 export const KNOWN_DRILLS = `
   SELECT DISTINCT i.drill_id AS drillId
   FROM session_in_force s
   JOIN session_item i ON i.session_id = s.id
-  WHERE s.trainee_id = @traineeId`;
+  WHERE s.trainee_id = @traineeId
+    AND EXISTS (SELECT 1 FROM session_set e WHERE e.item_id = i.id AND e.amount > 0)`;
+
+/** The most of one set that somebody confirmed and that no fault spoiled, by drill, set-up and side. */
+export const DONE_AMOUNTS = `
+  SELECT i.drill_id AS drillId, i.support, i.support_version AS supportVersion, e.side, MAX(e.amount) AS most
+  FROM session_in_force s
+  JOIN session_item i ON i.session_id = s.id
+  JOIN session_set e ON e.item_id = i.id
+  WHERE s.trainee_id = @traineeId AND s.performed_at >= @since AND e.amount > 0 AND e.unconfirmed = 0
+    AND (e.feeling IS NULL OR e.feeling IN ('too easy', 'right'))
+    AND NOT EXISTS (SELECT 1 FROM json_each(e.faults) f WHERE json_extract(f.value, '$.mended') = 0)
+  GROUP BY i.drill_id, i.support, e.side`;
 
 /** Newest first: what the planner builds on, and the last loaded day. */
 export const SESSIONS_TO_BUILD_ON = `

@@ -1,7 +1,7 @@
-import type { ReadinessReply, TraineeReply } from '@myokinet/core/contracts';
+import { type ReadinessReply, readStored, STORED, type TraineeReply } from '@myokinet/core/contracts';
 import type { Capacity, SkipReason } from '@myokinet/core/measuring';
 import type { Joint } from '@myokinet/core/anatomy';
-import { BUILD_ON_DAYS, type LoggedWork, type PlannerFacts, plannerFacts } from '@myokinet/core/planning';
+import { BUILD_ON_DAYS, type DoneAmount, type LoggedWork, type PlannerFacts, plannerFacts } from '@myokinet/core/planning';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import {
   type CheckTimes,
@@ -47,6 +47,7 @@ type SessionRow = Of<{
   drillIds: string;
 }>;
 type LateRow = Of<{ measureId: string; side: Capacity['side']; takenAt: Instant }>;
+type DoneRow = Omit<DoneAmount, 'support'> & { readonly support: string | null; readonly supportVersion: number };
 type BuildOnRow = {
   readonly performedAt: Instant;
   readonly drillIds: string;
@@ -89,6 +90,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
   const capacityBefore = db.prepare<{ traineeId: string; measureId: string; side: string; before: Instant }, Capacity>(sql.CAPACITY_BEFORE);
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
+  const doneAmounts = db.prepare<{ traineeId: string; since: string }, DoneRow>(sql.DONE_AMOUNTS);
   const sessionsToBuildOn = db.prepare<{ traineeId: string; since: string }, BuildOnRow>(sql.SESSIONS_TO_BUILD_ON);
   const firstSession = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.FIRST_SESSION);
   const lastLoaded = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.LAST_LOADED_SESSION);
@@ -206,7 +208,13 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
       drillIds: JSON.parse(drillIds) as string[],
       ...(jointDoses === null ? {} : { byJoint: JSON.parse(jointDoses) as Record<Joint, number> }),
     }));
+    const done = doneAmounts.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
     const past = {
+      doneAmounts: done.flatMap(({ support, supportVersion, ...amount }): DoneAmount[] => {
+        if (support === null) return [amount];
+        const read = readStored(STORED.support, support, supportVersion, { now: now(), library: library.current() });
+        return 'value' in read ? [{ ...amount, support: read.value }] : [];
+      }),
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
       firstAt: firstSession.get({ traineeId })?.performedAt ?? undefined,
       lastLoadedAt: lastLoaded.get({ traineeId })?.performedAt ?? undefined,

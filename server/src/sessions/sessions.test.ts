@@ -46,13 +46,33 @@ describe('a session', () => {
     expect(await bench.post(`${at}/sessions`, { ...dto, effort: 9 })).toMatchObject({ status: 409 });
   });
 
+  it('shows of each drill the most of a set that somebody confirmed and no fault spoiled; a skipped drill stays new', async () => {
+    const dto = sessionDto(ago(3), {}, ['plank', 'wall-slides']);
+    const [plank, skipped] = dto.items;
+    const set = (amount: number, own: object = {}) => ({ id: v7(), side: 'whole' as const, amount, faults: [], ...own });
+    const sets = [
+      set(22),
+      set(25, { faults: [{ faultId: 'hips-sag', mended: true }] }),
+      set(31, { faults: [{ faultId: 'hips-sag', mended: false }] }),
+      set(38, { unconfirmed: true }),
+      set(0),
+    ];
+    const items = [{ ...plank!, sets }, { ...skipped!, sets: [], skipped: 'out of time' as const }];
+    expect(await bench.post(`${at}/sessions`, { ...dto, items })).toMatchObject({ status: 201 });
+    // Too long ago to build on.
+    await bench.post(`${at}/sessions`, sessionDto(ago(40)));
+    const { planner } = ((await bench.get(`${at}/readiness`)) as { body: ReadinessReply }).body;
+    expect(planner.shown.sets?.['plank']?.map((s) => s.most)).toEqual([25]);
+    expect(planner.knownDrills).toEqual(['plank']);
+  });
+
   it('tells the planner what is known, what was loaded last and how much', async () => {
     await bench.post(`${at}/sessions`, sessionDto(ago(3), {}, ['plank', 'wrist-circles']));
     // light blade work against a wall is not a loaded day
     await bench.post(`${at}/sessions`, sessionDto(ago(1), {}, ['wall-scapular-push-up']));
     const { planner } = ((await bench.get(`${at}/readiness`)) as { body: ReadinessReply }).body;
     expect([...planner.knownDrills].sort()).toEqual(['plank', 'wall-scapular-push-up', 'wrist-circles']);
-    expect(planner.lastLoaded).toMatchObject({ wrist: '2026-11-21' });
+    expect(planner.lastLoaded).toMatchObject({ wrist: ago(3).toISOString() });
     expect(planner.weekDoses[1]?.byJoint?.wrist).toBeCloseTo(PLANK * 80, 9);
     expect(planner.weekDoses.map((w) => w.weekStart)).toEqual(['2026-11-23', '2026-11-16']);
     expect(planner.weekDoses[1]?.dose).toBeCloseTo(PLANK * 80, 9);

@@ -77,7 +77,11 @@ export const router = createBrowserRouter([
             lazy: page(() => import('../features/library/LibraryLayout.tsx'), 'LibraryLayout'),
             children: [
               { index: true, lazy: page(() => import('../features/library/DrillsPage.tsx'), 'DrillsPage') },
-              { path: 'drills/:drillId', lazy: page(() => import('../features/library/DrillPage.tsx'), 'DrillPage') },
+              {
+                path: 'drills/:drillId',
+                lazy: page(() => import('../features/library/DrillPage.tsx'), 'DrillPage'),
+                children: [{ index: true, lazy: page(() => import('../features/plan/MayDoPage.tsx'), 'MayDoPage') }],
+              },
               {
                 path: 'drills/:drillId/edit',
                 lazy: page(() => import('../features/library/EditDrillPage.tsx'), 'EditDrillPage'),

@@ -5,6 +5,7 @@ import { dayShort } from '../spacing.ts';
 import { worksRebuilding } from '../usualDose.ts';
 import type { ChosenItem, ChosenSession } from './read.ts';
 import { scoreOf, type Served } from './score.ts';
+import { type ClosedBy, closedByInWords } from '../closedJoints.ts';
 import { type BlockTask, closedEverywhere } from './task.ts';
 import { practiceReason } from '../practiceOf.ts';
 
@@ -128,22 +129,22 @@ function mostFrequent(whys: readonly (string | undefined)[]): string {
 /** What kept days unloaded: other training, loaded work near by, and the 48 hours inside the block. */
 export function dayNotes(task: BlockTask, sessions: readonly ChosenSession[]): readonly string[] {
   const loadedSlots = new Set(sessions.filter((s) => s.items.some((i) => (i.option?.joints.length ?? 0) > 0)).map((s) => s.slot));
-  /** The same reason on several days is said once: the days by joints and reason without its date. */
-  const groups = new Map<string, { readonly joints: string; readonly why: string; readonly days: string[] }>();
+  /** The same reason on several days is said once: the days by joints and what closes them, whenever it is. */
+  const groups = new Map<string, { readonly joints: string; readonly by: ClosedBy; readonly days: string[] }>();
   task.slots.forEach((slot, i) => {
     const closed = task.closed[i];
-    const why = [...(closed?.values() ?? [])][0];
-    if (loadedSlots.has(i) || !slot.loadable || !closed || !why) return;
+    const by = [...(closed?.values() ?? [])][0];
+    if (loadedSlots.has(i) || !slot.loadable || !closed || !by) return;
     const joints = [...closed.keys()].join(', ');
-    const key = `${joints} ${why.replace(/ on \w+ \d+ \w+/, '')}`;
-    const group = groups.get(key) ?? { joints, why, days: [] };
+    const key = JSON.stringify([joints, by.kind, by.kind === 'event' ? [by.name, by.effort] : by.logged]);
+    const group = groups.get(key) ?? { joints, by, days: [] };
     group.days.push(dayShort(slot.day));
     groups.set(key, group);
   });
-  const notes = [...groups.values()].map(({ joints, why, days }) =>
+  const notes = [...groups.values()].map(({ joints, by, days }) =>
     days.length === 1
-      ? `${days[0] ?? ''} stays unloaded for the ${joints}: ${why}.`
-      : `${listed(days)} stay unloaded for the ${joints}: ${why}, and so on.`,
+      ? `${days[0] ?? ''} stays unloaded for the ${joints}: ${closedByInWords(by)}.`
+      : `${listed(days)} stay unloaded for the ${joints}: ${closedByInWords(by)}, and so on.`,
   );
   const empty = task.slots.filter((_, i) => sessions.every((s) => s.slot !== i)).map((slot) => dayShort(slot.day));
   if (empty.length > 0) notes.push(`Nothing is planned on ${listed(empty)}: what is needed does not fit its minutes and rules.`);

@@ -1,7 +1,7 @@
 import type { Joint } from '../../anatomy/index.ts';
 import { growthOf } from '../brief.ts';
 import { jointsLoadedBy, plannedHandLoad } from '../plan.ts';
-import { calendarDaysBetween, dayShort, LOADED_DAYS_APART } from '../spacing.ts';
+import { dayShort, restedBetween } from '../spacing.ts';
 import type { Model, Sum } from './model.ts';
 import { BALANCE_START, type BlockRule, JOINT_START, SMALL } from './rules.ts';
 import { LIGHT } from './slots.ts';
@@ -45,7 +45,7 @@ function daysApart(model: Model, joint: Joint): readonly (number | undefined)[] 
   task.slots.forEach((a, i) => {
     for (let k = i + 1; k < task.slots.length; k++) {
       const [first, second, b] = [carrying[i], carrying[k], task.slots[k]];
-      if (first === undefined || second === undefined || !b || calendarDaysBetween(a.day, b.day) >= LOADED_DAYS_APART) continue;
+      if (first === undefined || second === undefined || !b || restedBetween(a, b)) continue;
       builder.row(
         'spacing',
         [

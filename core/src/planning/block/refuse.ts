@@ -1,4 +1,4 @@
-import { exclusion } from '../candidates.ts';
+import { exclusion } from '../exclusion.ts';
 import { BRIEF_LIMITS } from '../brief.ts';
 import { dayShort } from '../spacing.ts';
 import { bent, type Program, type Solve } from '../../solver/index.ts';

@@ -1,15 +1,16 @@
-import type { Joint } from '../../anatomy/index.ts';
 import type { CalendarDay } from '../../quantities/index.ts';
 import type { Schools } from '../../schools/index.ts';
-import { type FixedEvent, type Pause, PAUSE_REASONS, type PlanBrief } from '../brief.ts';
+import { type Pause, PAUSE_REASONS, type PlanBrief } from '../brief.ts';
 import type { Place, SessionForm } from '../plan.ts';
 import { shapeWeek } from '../rhythm.ts';
-import { calendarDaysBetween, dayOfWeek, daysLater, dayShort, LOADED_DAYS_APART, weekdayOf } from '../spacing.ts';
+import { calendarDaysBetween, dayOfWeek, daysLater, dayShort } from '../spacing.ts';
 import { weeksLater } from '../week.ts';
 
 /** A session that can be filled. */
 export interface Slot {
   readonly day: CalendarDay;
+  /** When it starts, where that is known. */
+  readonly at?: string;
   /** Index of its week in the block. */
   readonly week: number;
   readonly minutes: number;
@@ -78,6 +79,7 @@ export function slotsOf(input: SlotsInput): {
       }
       slots.push({
         day,
+        ...(own?.at ? { at: own.at } : {}),
         week,
         minutes: shape.minutesOn(weekday),
         place: own?.place ?? 'home',
@@ -132,46 +134,4 @@ function ordinal(n: number): string {
 
 function pauseNote({ from, to, reason }: Pause): string {
   return `${PAUSE_REASONS[reason]}: nothing is planned from ${dayShort(from)} to ${dayShort(to)}.`;
-}
-
-/** From this effort on other training counts as loaded work (project default). */
-const HEAVY_FROM = 6;
-/** From this effort on it keeps its own day free of load (project default). */
-const FELT_FROM = 4;
-
-/** Why joints stay unloaded on a day, by joint. */
-export type ClosedJoints = ReadonlyMap<Joint, string>;
-
-/**
- * The joints that must not be loaded on a day: because of other training and work, or of loaded work already done or planned
- * less than 48 hours away.
- *
- * @param loaded days on which joints are loaded for certain, with what loads them
- * @example closedJoints('2026-12-01', [hauling], []).get('grip') // 'hauling on Mon 30 Nov (effort 7)'
- */
-export function closedJoints(
-  day: CalendarDay,
-  events: readonly FixedEvent[],
-  loaded: readonly { readonly day: CalendarDay; readonly joints: Iterable<Joint>; readonly what: string }[],
-): ClosedJoints {
-  const closed = new Map<Joint, string>();
-  const close = (joints: Iterable<Joint>, why: string) => {
-    for (const joint of joints) if (!closed.has(joint)) closed.set(joint, why);
-  };
-  for (const event of events) {
-    const heavy = event.effort >= HEAVY_FROM;
-    if (!heavy && event.effort < FELT_FROM) continue;
-    for (const on of daysNear(event, day))
-      if (Math.abs(calendarDaysBetween(on, day)) < (heavy ? LOADED_DAYS_APART : 1))
-        close(event.joints, `${event.name} on ${dayShort(on)} (effort ${event.effort})`);
-  }
-  for (const { day: on, joints, what } of loaded)
-    if (Math.abs(calendarDaysBetween(on, day)) < LOADED_DAYS_APART) close(joints, `${what} on ${dayShort(on)}`);
-  return closed;
-}
-
-/** The days next to a day on which an event takes place. */
-function daysNear({ weekday, day: once }: FixedEvent, day: CalendarDay): readonly CalendarDay[] {
-  const near = [-1, 0, 1].map((by) => daysLater(day, by));
-  return near.filter((d) => (once ? d === once : weekday === weekdayOf(d)));
 }

@@ -5,12 +5,16 @@ import type { Library } from '../../library/index.ts';
 import type { CautionInForce } from '../../safety/index.ts';
 import type { Schools } from '../../schools/index.ts';
 import type { PlanBrief } from '../brief.ts';
-import { candidatesFor, exclusionOf, type Foothold, type LeftOut } from '../candidates.ts';
+import { candidatesFor, exclusionOf, type LeftOut } from '../candidates.ts';
+import type { Foothold } from '../exclusion.ts';
 import { type ComposedItem, frame, MOST_PER_PHASE } from '../composeSession.ts';
 import { type Need, type NeedFacts, needsFrom, worth } from '../needs.ts';
 import { itemSeconds, jointsLoadedBy, loadedJoints, type Place, type PlannedItem, type PlannedSession, type SessionForm } from '../plan.ts';
-import { type BlockWeek, type ClosedJoints, closedJoints, type Slot, slotsOf } from './slots.ts';
-import { halvedDose, usualDose } from '../usualDose.ts';
+import { type ClosedJoints, closedJoints, type Loading, loadingsOf } from '../closedJoints.ts';
+import { type BlockWeek, type Slot, slotsOf } from './slots.ts';
+import type { LastLoaded } from '../plannerFacts.ts';
+import { whenIn } from '../spacing.ts';
+import { doseFor, halvedDose } from '../usualDose.ts';
 import type { WeekDose } from '../week.ts';
 import { practiceOf } from '../practiceOf.ts';
 
@@ -34,7 +38,7 @@ export interface BlockInput extends NeedFacts {
   /** The week whose hand load this block builds on; absent when nothing was logged. */
   readonly buildOn?: WeekDose | undefined;
   /** When each joint was last loaded. */
-  readonly lastLoaded: Readonly<Partial<Record<Joint, CalendarDay>>>;
+  readonly lastLoaded: LastLoaded;
   /** An open stop sign: no loaded work until it is closed. */
   readonly stopped?: string | undefined;
   /** Sessions that stay as they are: done, or pinned whole. */
@@ -104,7 +108,7 @@ export function blockTask(input: BlockInput): BlockTask {
   };
   const certain = loadedForCertain(input);
   const practiceId = practiceOf(input.foothold, library, at(slots[0]?.place ?? 'gym').allowed);
-  const closed = slots.map((slot) => closedJoints(slot.day, brief.events, certain));
+  const closed = slots.map((slot) => closedJoints(slot, brief.events, certain));
   const frames = slots.map((slot) =>
     framesOf(slot, at(slot.place).allowed, needs, { ...input, light: weeks[slot.week]?.light !== undefined }),
   );
@@ -118,7 +122,7 @@ export function blockTask(input: BlockInput): BlockTask {
     const free = at(slot.place)
       .allowed.filter((drill) => !framed.has(drill.id) && !pinned.some((p) => p.drill.id === drill.id))
       .filter((drill) => mayStand(drill, slot, closed[i], { needs, practiceId, brief, balancing, stopped: input.stopped !== undefined }))
-      .map((drill) => optionOf(i, slot.form, drill, usualDose(drill, cautions), known.has(drill.id)));
+      .map((drill) => optionOf(i, slot.form, drill, doseFor(drill, { cautions, sets: input.foothold.shown.sets }), known.has(drill.id)));
     return [...pinned, ...free];
   });
   const { allowed, leftOut } = at(slots[0]?.place ?? 'gym');
@@ -221,10 +225,19 @@ function framesOf(
   slot: Slot,
   allowed: readonly Drill[],
   needs: readonly Need[],
-  { cautions, schools, library, light }: BlockInput & { readonly light: boolean },
+  { cautions, foothold, schools, library, light }: BlockInput & { readonly light: boolean },
 ): { readonly loaded: Frame; readonly mobility: Frame } {
   const of = (kind: 'loaded' | 'mobility'): Frame => {
-    const items = frame({ kind, allowed, needs, cautions, stretching: schools.stretching, form: slot.form, light });
+    const items = frame({
+      kind,
+      allowed,
+      needs,
+      cautions,
+      sets: foothold.shown.sets,
+      stretching: schools.stretching,
+      form: slot.form,
+      light,
+    });
     const seconds = items.reduce((sum, item) => {
       const { perSet, once } = itemSeconds(library.drill(item.drillId), item, slot.form);
       return sum + perSet * item.sets + once;
@@ -234,11 +247,8 @@ function framesOf(
   return { loaded: of('loaded'), mobility: of('mobility') };
 }
 
-/** Days near the block on which joints are loaded whatever is chosen. */
-function loadedForCertain({ kept, lastLoaded, library }: BlockInput) {
-  const here = kept.map(({ day, items }) => ({ day, joints: jointsLoadedBy(items, library) as Iterable<Joint>, what: 'loaded work' }));
-  const past = Object.entries(lastLoaded)
-    .filter(([, day]) => kept.every((s) => s.day !== day))
-    .map(([joint, day]) => ({ day, joints: [joint as Joint], what: 'the last loaded session' }));
-  return [...here, ...past];
+/** What loads joints near the block whatever is chosen. */
+function loadedForCertain({ kept, lastLoaded, library, brief }: BlockInput): readonly Loading[] {
+  const here = kept.map(({ day, items }) => ({ when: whenIn(day, brief.days), joints: jointsLoadedBy(items, library) }));
+  return [...here, ...loadingsOf(lastLoaded).filter(({ when }) => kept.every((s) => s.day !== when.day))];
 }

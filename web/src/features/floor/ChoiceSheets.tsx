@@ -85,7 +85,7 @@ function OtherDrills({ these, choose }: { readonly these: readonly OtherDrill[];
             <span>
               <span className="font-semibold">{n.drill.name}</span>{' '}
               <span className="block text-base">
-                {n.excluded ?? `${doseInWords(n.drill.dose, n.drill.dose)}${n.harder ? ', harder' : ''}`}
+                {n.excluded ?? `${n.reduced ?? doseInWords(n.dose, n.drill.dose)}${n.harder ? ' Harder.' : ''}`}
               </span>
             </span>
           </button>

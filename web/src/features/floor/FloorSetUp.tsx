@@ -1,3 +1,4 @@
+import { EQUIPMENT, standInsFor, standInsInWords } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
 import type { Step } from '@myokinet/core/floor';
 import { setUpInWords, supportOn } from '@myokinet/core/statics';
@@ -16,6 +17,7 @@ export function FloorSetUp({ person, step }: { readonly person: FloorPerson; rea
   const { drill } = step;
   const { body, kept } = person;
   const figure = useMemo(() => figureOn(drill, buildOf(kept.pack.trainee), body), [drill, kept.pack.trainee, body]);
+  const standIn = standInsInWords(standInsFor(drill, kept.pack.trainee.equipment));
   const words = useMemo(() => setUpWords(drill, body), [drill, body]);
   return (
     <figure className="flex items-center gap-4 [&_svg]:size-28 sm:[&_svg]:size-36 lg:[&_svg]:size-56">
@@ -30,7 +32,8 @@ export function FloorSetUp({ person, step }: { readonly person: FloorPerson; rea
         ) : (
           <span className="block">{capital(drill.position)}.</span>
         )}
-        {drill.equipment.length > 0 && <span className="aside block">With {drill.equipment.join(', ')}.</span>}
+        {drill.equipment.length > 0 && <span className="aside block">With {drill.equipment.map((e) => EQUIPMENT[e]).join(', ')}.</span>}
+        {standIn && <span className="block">{standIn}</span>}
       </figcaption>
     </figure>
   );

@@ -1,5 +1,5 @@
 import { exclusionByCaution } from '@myokinet/core/library';
-import { beyondInWords, beyondShown, sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
+import { mayDo, mayInWords, sessionMinutes, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, dayInWords } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
 import { lockInWords } from '@myokinet/core/words';
@@ -79,12 +79,18 @@ export function StartPage() {
     .map((i) => library.asPlanned(i))
     .filter((d) => exclusionByCaution(d, trainee.screening.cautions))
     .map((d) => d.name);
-  const { shown } = readiness.data.planner;
+  const { planner, ladderId, standing } = readiness.data;
+  const facts = {
+    ...{ library: fitted, cautions: trainee.screening.cautions, knownDrills: planner.knownDrills },
+    foothold: { ladderId, here: standing.here, shown: planner.shown },
+  };
   const beyond = (chosen?.session.items ?? []).flatMap((item) => {
     const drill = fitted.asPlanned(item);
-    const found = beyondShown(drill, shown);
+    const may = mayDo({ ...facts, equipment: drill.equipment }, item);
+    // What a caution closes is said of the whole session, and a rung's practice on its own page.
+    if (may.answer === 'may' || (may.answer === 'may not' && may.because.kind !== 'beyond')) return [];
     const said = item.overruled ? ` Planned all the same: ${item.overruled}` : '';
-    return found ? [{ id: item.id, name: drill.name, why: `${beyondInWords(found, library)}${said}` }] : [];
+    return [{ id: item.id, name: drill.name, why: `${mayInWords(may, drill, fitted)}${said}` }];
   });
   const company = (today.data ?? []).filter((t) => t.kind === 'session' && t.traineeId !== trainee.id);
 

@@ -2,7 +2,7 @@ import type { FloorPhotoDto, RecordReply, TraineeReply } from '@myokinet/core/co
 import type { FloorEvent, FloorHead } from '@myokinet/core/floor';
 import type { LibraryContent } from '@myokinet/core/library';
 import type { Capacity } from '@myokinet/core/measuring';
-import type { Foothold } from '@myokinet/core/planning';
+import type { Foothold, LastLoaded } from '@myokinet/core/planning';
 import type { Instant } from '@myokinet/core/quantities';
 import type { Schools } from '@myokinet/core/schools';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
@@ -16,6 +16,9 @@ export interface FloorPack {
   readonly content: LibraryContent;
   readonly schools: Schools;
   readonly foothold: Foothold;
+  /** Drills done before, and when joints were loaded last; a pack from before does not say. */
+  readonly knownDrills?: readonly string[];
+  readonly lastLoaded?: LastLoaded;
   readonly history: RecordReply;
   /** The newest of each check and side. */
   readonly capacities: readonly Capacity[];

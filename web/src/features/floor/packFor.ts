@@ -48,6 +48,8 @@ export async function packFor(
       content: library.data.content,
       schools: { ...schools.data.schools, ...own, progress: head.progress },
       foothold: { ladderId: readiness.data.ladderId, here: readiness.data.standing.here, shown: readiness.data.planner.shown },
+      knownDrills: readiness.data.planner.knownDrills,
+      lastLoaded: readiness.data.planner.lastLoaded,
       history: record.data,
       capacities: [...newest.values()],
       packedAt: nowInstant(),

@@ -1,10 +1,22 @@
-import { closedBecause, type DrillSkipReason, type Step, TURN, turnSupport } from '@myokinet/core/floor';
-import { beyondInWords, beyondShown, exclusionOf, NOTHING_SHOWN, type Shown } from '@myokinet/core/planning';
-import { armLoadOf, type Drill } from '@myokinet/core/drills';
+import { closedBecause, type DrillSkipReason, inPlaceOf, type Step, TURN, turnSupport } from '@myokinet/core/floor';
+import {
+  jointsLoadedBy,
+  mayDo,
+  mayInWords,
+  type LastLoaded,
+  type MayDoFacts,
+  NOTHING_SHOWN,
+  type Shown,
+  whenOf,
+} from '@myokinet/core/planning';
+import { armLoadOf, type Dose, type Drill } from '@myokinet/core/drills';
 import { symptomResponse, type SymptomResponse, symptomResponses } from '@myokinet/core/safety';
 import { setUpInWords } from '@myokinet/core/statics';
 import { responseInWords } from '@myokinet/core/words';
+import type { Joint } from '@myokinet/core/anatomy';
+import type { Library } from '@myokinet/core/library';
 import { useState } from 'react';
+import { nowInstant } from '../../client/clock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 
 /** A drill that could take the place of the one in hand, and why it may not where it may not. */
@@ -12,6 +24,9 @@ export interface OtherDrill {
   readonly drill: Drill;
   readonly harder: boolean;
   readonly excluded: string | undefined;
+  readonly dose: Dose;
+  /** Why the dose is less than usual, where it is. */
+  readonly reduced?: string;
 }
 
 /** How far above the planned load the dial turns in one session, as a fraction of body weight (project default). */
@@ -35,6 +50,14 @@ export function useFloorTools(person: FloorPerson, step: Step) {
   // A pack from before does not say what was shown on either arm.
   const told: Partial<Shown> = kept.pack.foothold.shown ?? {};
   const shown = told.carry ? kept.pack.foothold.shown : NOTHING_SHOWN;
+  const facts: MayDoFacts = {
+    library,
+    cautions: person.holds.cautions,
+    equipment: kept.pack.trainee.equipment,
+    foothold: { ...kept.pack.foothold, shown },
+    knownDrills: kept.pack.knownDrills,
+    lastLoaded: restingFrom(kept.pack, library),
+  };
   const easyToday = symptomResponses(person.run.symptoms, person.felt).some((r) => r.act !== 'go on');
 
   const turn = async (by: number): Promise<void> => {
@@ -47,9 +70,9 @@ export function useFloorTools(person: FloorPerson, step: Step) {
       setSaid(turned.problem);
       return;
     }
-    const beyond = by > 0 && beyondShown(library.asPlanned({ drillId: step.drill.id, support: turned.support }), shown);
-    if (beyond) {
-      setSaid(`No harder: ${beyondInWords(beyond, library)}`);
+    const may = mayDo(facts, { ...step.item.now, support: turned.support });
+    if (by > 0 && may.answer === 'may not') {
+      setSaid(`No harder: ${mayInWords(may, step.drill, library)}`);
       return;
     }
     const planned = library.asPlanned(step.item.planned).handLoad?.share;
@@ -66,17 +89,13 @@ export function useFloorTools(person: FloorPerson, step: Step) {
 
   /** A drill in place of this one, as it may or may not be done now: what closed since the session began closes it too. */
   const other = (drill: Drill, harder: boolean): OtherDrill => {
-    const limits = {
-      library,
-      cautions: person.holds.cautions,
-      equipment: kept.pack.trainee.equipment,
-      foothold: { ...kept.pack.foothold, shown },
-    };
+    const may = mayDo(facts, { drillId: drill.id, ...drill.dose }, whenOf(nowInstant()));
     const excluded =
       closedBecause(drill, person.run, person.holds) ??
-      exclusionOf(drill, limits) ??
+      (may.answer === 'may not' ? mayInWords(may, drill, library) : undefined) ??
       (harder && easyToday ? 'No harder today: something was felt in this session.' : undefined);
-    return { drill, harder, excluded };
+    if (may.answer !== 'reduced') return { drill, harder, excluded, dose: drill.dose };
+    return { drill, harder, excluded, dose: may.dose, reduced: mayInWords(may, drill, library) };
   };
   const neighbours = (): readonly OtherDrill[] => [
     ...library.easierThan(step.drill.id).map((drill) => other(drill, false)),
@@ -92,13 +111,18 @@ export function useFloorTools(person: FloorPerson, step: Step) {
     harder: () => void turn(TURN),
     neighbours,
     everyOther,
-    swap: async ({ drill, harder }: OtherDrill) => {
-      const { min, max, restSeconds } = drill.dose;
-      setSaid(`${drill.name} in place of ${step.drill.name}.`);
-      await happen({ kind: 'swap', itemId: step.itemId, drillId: drill.id, sets: step.item.now.sets, min, max, restSeconds, harder });
+    swap: async ({ drill, harder, dose, reduced }: OtherDrill) => {
+      setSaid(`${drill.name} in place of ${step.drill.name}.${reduced ? ` ${reduced}` : ''}`);
+      await happen({ kind: 'swap', itemId: step.itemId, drillId: drill.id, ...inPlaceOf(step, dose), harder });
     },
     skip: (reason: DrillSkipReason) => happen({ kind: 'skip', itemId: step.itemId, reason }),
   };
+}
+
+/** Joints that rest from an earlier session; what this one loads anyway is decided. */
+function restingFrom({ lastLoaded = {}, head }: FloorPerson['kept']['pack'], library: Library): LastLoaded {
+  const loaded = jointsLoadedBy(head.items, library);
+  return Object.fromEntries(Object.entries(lastLoaded).filter(([joint]) => !loaded.has(joint as Joint)));
 }
 
 function percent(share: number): string {

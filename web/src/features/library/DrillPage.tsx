@@ -14,7 +14,7 @@ import { BLADES } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
 import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, Outlet, useParams } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { posed } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
@@ -62,6 +62,8 @@ function Drilled({ drill }: { readonly drill: Drill }) {
             <Uses drill={drill} />
           </div>
           <Cautions drill={drill} />
+          {/* Whether somebody may do it: planning knows. */}
+          <Outlet />
         </div>
       </div>
     </article>

@@ -1,6 +1,6 @@
-import { type Drill, doseInWords, PHASES } from '@myokinet/core/drills';
+import { type Dose, type Drill, doseInWords, PHASES } from '@myokinet/core/drills';
 import { drillSearch } from '@myokinet/core/library';
-import { exclusion, exclusionInWords, type Place } from '@myokinet/core/planning';
+import { mayDo, mayInWords, type Place, startingDose, type When } from '@myokinet/core/planning';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
 import { Overlay } from '../../kit/Overlay.tsx';
@@ -11,11 +11,14 @@ export interface DrillPickerProps {
   readonly taken: readonly string[];
   /** Where it is to be done: what is at hand there decides. */
   readonly place?: Place;
+  /** When it is to be done, where that matters. */
+  readonly when?: When;
   /** What was done is put on record, whatever a plan may have. */
   readonly wasDone?: boolean;
-  readonly pick: (drill: Drill) => void;
+  /** Takes a drill at the dose that it may have. */
+  readonly pick: (drill: Drill, dose: Dose) => void;
   /** Takes a drill that a rule keeps out, with the coach's reason; never one that a caution closes. */
-  readonly overrule?: (drill: Drill, reason: string) => void;
+  readonly overrule?: (drill: Drill, dose: Dose, reason: string) => void;
   readonly close: () => void;
 }
 
@@ -23,10 +26,10 @@ export interface DrillPickerProps {
 const MOST_SHOWN = 80;
 
 /** Every drill by phase, the best match first as one types; those that may not be used come last and say why. */
-export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, overrule, close }: DrillPickerProps) {
+export function DrillPicker({ taken, place = 'gym', when, wasDone = false, pick, overrule, close }: DrillPickerProps) {
   const rules = usePlanRules();
   const [text, setText] = useState('');
-  const [asking, setAsking] = useState<{ readonly drill: Drill; readonly why: string } | undefined>();
+  const [asking, setAsking] = useState<{ readonly drill: Drill; readonly dose: Dose; readonly why: string } | undefined>();
   const search = useMemo(
     () => drillSearch(rules.library.drills.toSorted((a, b) => PHASES.indexOf(a.phase) - PHASES.indexOf(b.phase))),
     [rules.library],
@@ -34,11 +37,14 @@ export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, overr
   const found = search(text)
     .filter((d) => !taken.includes(d.id))
     .map((drill) => {
-      const excluded = exclusion(drill, { ...rules, equipment: rules.brief.equipment[place] });
+      const may = mayDo({ ...rules, equipment: rules.brief.equipment[place] }, { drillId: drill.id, ...drill.dose }, when);
+      const closed = may.answer === 'may not';
       return {
         drill,
-        why: excluded && exclusionInWords(excluded, rules.library),
-        overrulable: overrule !== undefined && excluded !== undefined && excluded.kind !== 'caution',
+        dose: may.answer === 'reduced' ? may.dose : startingDose(drill, { ...rules, sets: rules.foothold.shown.sets }),
+        why: closed ? mayInWords(may, drill, rules.library) : undefined,
+        how: may.answer === 'reduced' ? mayInWords(may, drill, rules.library) : doseInWords(drill.dose, drill.dose, rules.schools.progress),
+        overrulable: overrule !== undefined && closed && may.because.kind !== 'caution',
       };
     });
   const shown = [...found.filter((f) => !f.why), ...found.filter((f) => f.why)].slice(0, MOST_SHOWN);
@@ -49,7 +55,7 @@ export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, overr
           <p className="text-sm">
             <span className="font-semibold">{asking.drill.name}</span>: {asking.why}
           </p>
-          <Overrule overrule={(reason) => overrule?.(asking.drill, reason)} />
+          <Overrule overrule={(reason) => overrule?.(asking.drill, asking.dose, reason)} />
         </div>
       )}
       <Command label="Add a drill" loop shouldFilter={false}>
@@ -61,17 +67,17 @@ export function DrillPicker({ taken, place = 'gym', wasDone = false, pick, overr
         />
         <Command.List className="max-h-96 overflow-y-auto p-2">
           <Command.Empty className="p-3">No drill matches.</Command.Empty>
-          {shown.map(({ drill, why, overrulable }) => (
+          {shown.map(({ drill, dose, why, how, overrulable }) => (
             <Command.Item
               key={drill.id}
               value={drill.id}
               disabled={why !== undefined && !wasDone && !overrulable}
-              onSelect={() => (why !== undefined && overrulable ? setAsking({ drill, why }) : pick(drill))}
+              onSelect={() => (why !== undefined && overrulable ? setAsking({ drill, dose, why }) : pick(drill, dose))}
               className="cursor-pointer rounded px-3 py-1.5 text-sm text-base-content data-[disabled=true]:cursor-not-allowed data-[disabled=true]:text-base-content/70 data-[selected=true]:bg-primary data-[selected=true]:text-primary-content"
             >
               <span className="block text-base leading-tight">{drill.name}</span>
               <span className="block leading-tight">
-                {drill.phase}, {why ?? doseInWords(drill.dose, drill.dose, rules.schools.progress)}
+                {drill.phase}, {why ?? how}
                 {overrulable && ' Only with a reason.'}
               </span>
             </Command.Item>

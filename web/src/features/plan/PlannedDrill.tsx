@@ -1,6 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { cuesOf, UNIT_WORDS } from '@myokinet/core/drills';
+import { cuesOf, standInsFor, standInsInWords, UNIT_WORDS } from '@myokinet/core/drills';
+import type { Place } from '@myokinet/core/planning';
 import { GripVertical, Pin, PinOff, X } from 'lucide-react';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
@@ -10,6 +11,7 @@ import { usePlanRules } from './planRules.ts';
 
 export interface PlannedDrillProps {
   readonly item: ItemDraft;
+  readonly place: Place;
   readonly locked: boolean;
   readonly change: (change: Partial<ItemDraft>) => void;
   /** Back to the set-up of the drill itself. */
@@ -18,11 +20,12 @@ export interface PlannedDrillProps {
 }
 
 /** One drill of a session: dragged by its handle, its dose typed, its reason always said. */
-export function PlannedDrill({ item, locked, change, ownSetUp, remove }: PlannedDrillProps) {
-  const { library, schools } = usePlanRules();
+export function PlannedDrill({ item, place, locked, change, ownSetUp, remove }: PlannedDrillProps) {
+  const { library, schools, brief } = usePlanRules();
   const trainee = useCurrentTrainee();
   const body = useCurrentBody();
   const drill = library.asPlanned(item);
+  const standIn = standInsInWords(standInsFor(drill, brief.equipment[place]));
   const byFeel = schools.progress === 'feel';
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id, disabled: locked });
   const unit = UNIT_WORDS[drill.dose.unit];
@@ -86,6 +89,7 @@ export function PlannedDrill({ item, locked, change, ownSetUp, remove }: Planned
           s
         </div>
         {drill.support && <SetUpLine support={drill.support} body={body} traineeId={trainee.id} />}
+        {standIn && <p className="text-sm leading-snug">{standIn}</p>}
         <p className="text-sm leading-snug">{cuesOf(drill, schools).join(' ')}</p>
         <p className="aside text-sm leading-snug">
           {item.why} {item.without}

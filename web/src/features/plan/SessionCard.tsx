@@ -9,8 +9,8 @@ import {
   SESSION_FORMS,
   type SessionForm,
   sessionMinutes,
-  startingDose,
   WEEKDAYS,
+  whenIn,
 } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, dayInWords } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
@@ -133,6 +133,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
               <PlannedDrill
                 key={item.id}
                 item={item}
+                place={session.place ?? 'gym'}
                 locked={logged}
                 change={(change) => edit((s) => withItem(s, item.id, change))}
                 ownSetUp={() => edit((s) => withOwnSetUp(s, item.id))}
@@ -167,12 +168,13 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
         <DrillPicker
           taken={session.items.map((i) => i.drillId)}
           place={session.place ?? 'gym'}
-          pick={(drill) => {
-            edit((s) => withDrill(s, drill, startingDose(drill, rules), library));
+          when={whenIn(session.day as CalendarDay, rules.brief.days)}
+          pick={(drill, dose) => {
+            edit((s) => withDrill(s, drill, dose, library));
             setPicking(false);
           }}
-          overrule={(drill, reason) => {
-            edit((s) => withDrill(s, drill, startingDose(drill, rules), library, reason));
+          overrule={(drill, dose, reason) => {
+            edit((s) => withDrill(s, drill, dose, library, reason));
             setPicking(false);
           }}
           close={() => setPicking(false)}

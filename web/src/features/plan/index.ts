@@ -1,5 +1,5 @@
 export { DrillPicker } from './DrillPicker.tsx';
 export { planEndpoints, useBriefQuery, usePlanQuery, usePlansQuery } from './endpoints.ts';
-export { planRules, PlanRulesContext } from './planRules.ts';
+export { planRules, PlanRulesContext, type TraineeRules } from './planRules.ts';
 export { proposalsReducer } from './proposals.ts';
 export { WeekPlan } from './WeekPlan.tsx';

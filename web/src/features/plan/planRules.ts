@@ -50,6 +50,7 @@ export function planRules(
     foothold: { ladderId, here: standing.here, shown: planner.shown },
     buildOn: doseToBuildOn(planner.weekDoses, weekStart, now),
     knownDrills: planner.knownDrills,
+    lastLoaded: planner.lastLoaded,
   };
   return { ...rules, review: (sessions) => reviewPlan(asPlanned(sessions), rules) };
 }

@@ -14,12 +14,14 @@ import { doneAtLeast, type ItemLog, readSet, type SetLog, withRound } from './se
 export interface LoggedDrillProps {
   readonly item: ItemLog;
   readonly schools: Schools;
+  /** That it goes beyond what was shown, in a sentence. */
+  readonly beyond: string | undefined;
   readonly change: (item: ItemLog) => void;
   readonly remove: () => void;
 }
 
 /** One drill as it was done: a figure for each set and side, and the faults seen. */
-export function LoggedDrill({ item, schools, change, remove }: LoggedDrillProps) {
+export function LoggedDrill({ item, schools, beyond, change, remove }: LoggedDrillProps) {
   const id = useId();
   const library = useLibrary();
   const trainee = useCurrentTrainee();
@@ -90,6 +92,7 @@ export function LoggedDrill({ item, schools, change, remove }: LoggedDrillProps)
           {problem}
         </p>
       )}
+      {beyond && <p className="mt-1 border-s-4 border-warning ps-2 text-sm leading-snug">Beyond what was shown. {beyond}</p>}
       <FaultEntry item={item} drill={drill} schools={schools} changeSet={changeSet} />
     </li>
   );

@@ -12,12 +12,13 @@ import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { moveOnEnter } from '../../kit/moveOnEnter.ts';
 import { NoteField } from '../../kit/NoteField.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { DrillPicker, planRules, PlanRulesContext, useBriefQuery } from '../plan/index.ts';
+import { DrillPicker, planRules, PlanRulesContext, type TraineeRules, useBriefQuery } from '../plan/index.ts';
 import { useSymptomContext } from '../record/index.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
 import { useLogSessionMutation } from './endpoints.ts';
-import { useCurrentTrainee } from '../trainee/index.ts';
+import { useCurrentTrainee, useFittedLibrary } from '../trainee/index.ts';
 import { LoggedDrill } from './LoggedDrill.tsx';
+import { beyondInLog } from './beyondInLog.ts';
 import { SessionSymptoms } from './SessionSymptoms.tsx';
 import { doneAtLeast, itemFor, type ItemLog, judgeLog, logFor, readSet, type SessionLog, sessionFrom } from './sessionLog.ts';
 
@@ -32,6 +33,7 @@ export function SessionForm({ planned, schools }: SessionFormProps) {
   const library = useLibrary();
   const byFeel = schools.progress === 'feel';
   const trainee = useCurrentTrainee();
+  const rules = useRulesNow();
   const navigate = useNavigate();
   const which = planned ? `${planned.id}:${weekStartOf(parseISO(planned.day))}` : 'free';
   const draft = useDraft<SessionLog>(`session:${trainee.id}:${which}`, () => logFor(planned, new Date(), library));
@@ -80,6 +82,7 @@ export function SessionForm({ planned, schools }: SessionFormProps) {
               key={item.id}
               item={item}
               schools={schools}
+              beyond={rules && beyondInLog(item, rules)}
               change={changeItem}
               remove={() => change({ items: log.items.filter((i) => i.id !== item.id) })}
             />
@@ -87,6 +90,7 @@ export function SessionForm({ planned, schools }: SessionFormProps) {
         </ol>
         <AddDrill
           taken={log.items.map((i) => i.drillId)}
+          rules={rules}
           add={({ id, dose }) => change({ items: [...log.items, itemFor(id, dose, library)] })}
         />
       </div>
@@ -180,23 +184,33 @@ function TypedField({ label, value, problem, set, type, wide }: TypedFieldProps)
   );
 }
 
-function AddDrill({ taken, add }: { readonly taken: readonly string[]; readonly add: (drill: Drill) => void }) {
+/** What the trainee may do today; nothing until that is known. */
+function useRulesNow(): TraineeRules | undefined {
   const trainee = useCurrentTrainee();
-  const library = useLibrary();
+  const library = useFittedLibrary();
   const schools = useSchools();
   const { data: readiness } = useReadinessQuery(trainee.id);
   const { data: brief } = useBriefQuery(trainee.id);
+  if (!readiness || !brief) return undefined;
+  return planRules(trainee, readiness, { weekStart: weekStartOf(new Date()), now: new Date(), library, schools, brief });
+}
+
+interface AddDrillProps {
+  readonly taken: readonly string[];
+  readonly rules: TraineeRules | undefined;
+  readonly add: (drill: Drill) => void;
+}
+
+function AddDrill({ taken, rules, add }: AddDrillProps) {
   const [picking, setPicking] = useState(false);
-  if (!readiness || !brief) return null;
+  if (!rules) return null;
   return (
     <>
       <button type="button" className="btn btn-sm mt-2" onClick={() => setPicking(true)}>
         <Plus size={16} aria-hidden /> Add a drill
       </button>
       {picking && (
-        <PlanRulesContext
-          value={planRules(trainee, readiness, { weekStart: weekStartOf(new Date()), now: new Date(), library, schools, brief })}
-        >
+        <PlanRulesContext value={rules}>
           <DrillPicker
             taken={taken}
             wasDone

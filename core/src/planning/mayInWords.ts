@@ -1,0 +1,56 @@
+import { doseInWords, type Drill, EQUIPMENT, UNIT_WORDS } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
+import { cautionInWords } from '../words/index.ts';
+import { beyondInWords } from './beyondInWords.ts';
+import { PAUSE_REASONS } from './brief.ts';
+import type { Exclusion } from './exclusion.ts';
+import { closedByInWords } from './closedJoints.ts';
+import type { DayClosed, MayDo, Reduction } from './mayDo.ts';
+import { dayShort } from './spacing.ts';
+
+/**
+ * What keeps a drill out, or from a day, in a sentence.
+ *
+ * @example exclusionInWords({ kind: 'rung' }, library) // 'Rung practice: its clearance is not signed.'
+ */
+export function exclusionInWords(found: Exclusion | DayClosed, library: Library): string {
+  switch (found.kind) {
+    case 'caution':
+      return cautionInWords(found.caution);
+    case 'equipment':
+      return `Needs ${found.missing.map((e) => EQUIPMENT[e]).join(' and ')}.`;
+    case 'rung':
+      return 'Rung practice: its clearance is not signed.';
+    case 'beyond':
+      return beyondInWords(found, library);
+    case 'pause':
+      return `A pause (${PAUSE_REASONS[found.pause.reason].toLowerCase()}) from ${dayShort(found.pause.from)} to ${dayShort(found.pause.to)}.`;
+    case 'rest':
+      return `Loads the ${found.joint} less than 48 hours from ${closedByInWords(found.by)}.`;
+  }
+}
+
+function reductionInWords(found: Reduction, { dose: { unit } }: Pick<Drill, 'dose'>): string {
+  switch (found.kind) {
+    case 'rebuilding':
+      return 'the joint is being rebuilt';
+    case 'after illness':
+      return 'everything is halved after an illness';
+    case 'new':
+      return 'new, so half of its dose';
+    case 'set':
+      return `${found.shown} ${UNIT_WORDS[unit]} were the most of a clean set in the last weeks`;
+  }
+}
+
+/**
+ * What a trainee may do of a drill, in a sentence.
+ *
+ * @example mayInWords({ answer: 'reduced', dose: { sets: 3, min: 20, max: 36 }, because: [{ kind: 'set', shown: 30, most: 36 }] }, plank, library)
+ * // 'At most 3 × 20–36 s: 30 s were the most of a clean set in the last weeks.'
+ */
+export function mayInWords(may: MayDo, drill: Drill, library: Library): string {
+  if (may.answer === 'may') return 'May be done as it stands.';
+  if (may.answer === 'may not') return exclusionInWords(may.because, library);
+  return `At most ${doseInWords(may.dose, drill.dose)}: ${may.because.map((r) => reductionInWords(r, drill)).join(', ')}.`;
+}

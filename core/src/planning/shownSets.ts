@@ -1,0 +1,78 @@
+import { armLoadOf, type Drill } from '../drills/index.ts';
+import type { BodySide } from '../anatomy/index.ts';
+import type { Library } from '../library/index.ts';
+import type { SupportPlan } from '../statics/index.ts';
+import { doseStep, mostEver } from './doseStep.ts';
+
+/** The most of one clean, confirmed set of a drill in the last weeks, by set-up and side. */
+export interface DoneAmount {
+  readonly drillId: string;
+  readonly support?: SupportPlan;
+  readonly side: BodySide;
+  /** In the unit of the drill. */
+  readonly most: number;
+}
+
+/** What one set was shown to hold at a load on an arm, both sides having done it. */
+export interface ShownSet {
+  readonly most: number;
+  /** Share of body weight. */
+  readonly perArm: number;
+}
+
+/** What was shown of single sets, by drill; a drill that is not here was not done in the last weeks. */
+export type ShownSets = Readonly<Record<string, readonly ShownSet[]>>;
+
+/** A set at so much less on an arm still shows something of the drill, as a share of body weight (project default, as arms grow). */
+const NEAR_ENOUGH = 0.1;
+/** A model's rounding. */
+const ROUNDING = 0.0025;
+
+/**
+ * What each drill's single sets have shown, by the load under which they were done: of two sides the lesser.
+ *
+ * @param library fitted to the trainee
+ * @param keeps what is left of it after days without load
+ * @example shownSets([{ drillId: 'plank', side: 'whole', most: 25 }], library).plank // [{ most: 25, perArm: 0.345 }]
+ */
+export function shownSets(done: readonly DoneAmount[], library: Library, keeps = 1): ShownSets {
+  const shown: Record<string, ShownSet[]> = {};
+  const inSetUp = new Map<string, DoneAmount[]>();
+  for (const one of done) {
+    const key = JSON.stringify([one.drillId, one.support ?? null]);
+    inSetUp.set(key, [...(inSetUp.get(key) ?? []), one]);
+  }
+  for (const sets of inSetUp.values()) {
+    const [{ drillId, support } = { drillId: '' }] = sets;
+    if (!library.hasDrill(drillId)) continue;
+    const drill = library.asPlanned({ drillId, ...(support ? { support } : {}) });
+    const sides: readonly BodySide[] = drill.dose.perSide ? ['left', 'right'] : [...new Set(sets.map((s) => s.side))];
+    const most = Math.min(...sides.map((side) => Math.max(0, ...sets.filter((s) => s.side === side).map((s) => s.most))));
+    if (most > 0) (shown[drillId] ??= []).push({ most: Math.max(1, Math.floor(most * keeps)), perArm: armLoadOf(drill) });
+  }
+  return shown;
+}
+
+/** A limit of one set, and what was shown that it follows from. */
+export interface SetLimit {
+  readonly most: number;
+  readonly shown: number;
+}
+
+/**
+ * The most that one set of a drill may ask: a step beyond what was shown in the last weeks under about that load, at least half of where
+ * the drill starts, at most twice. What was already reached may be asked again.
+ *
+ * @param drill in the set-up and with the dose from which it starts
+ * @returns nothing where the last weeks did not have it: then it starts where the drill does
+ * @example mostOfASet(plank, { plank: [{ most: 12, perArm: 0.345 }] }) // { most: 17, shown: 12 }; its own dose is 20–30 s
+ */
+export function mostOfASet(drill: Drill, shown: ShownSets = {}): SetLimit | undefined {
+  const perArm = armLoadOf(drill);
+  const near = (shown[drill.id] ?? []).filter((s) => s.perArm >= perArm - NEAR_ENOUGH - ROUNDING);
+  if (near.length === 0) return undefined;
+  const reached = Math.max(...near.map((s) => s.most));
+  const { max, unit } = drill.dose;
+  const grown = Math.min(mostEver(drill.dose), reached + doseStep(unit, reached));
+  return { most: Math.max(reached, grown, Math.ceil(max / 2)), shown: reached };
+}
