@@ -95,6 +95,7 @@ test('four weeks are planned beside the page, explained, moved by keys and by po
       .getByRole('button', { name: /open the session/ })
       .click();
     const near = page.getByRole('dialog');
+    await near.getByText('What it is worth to the plan').first().click();
     await expect(
       near.getByText(/Without it (.* of work that week in place of|nothing that is needed would be missing)/).first(),
     ).toBeVisible();

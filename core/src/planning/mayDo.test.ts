@@ -9,7 +9,7 @@ import { DEFAULT_SCHOOLS } from '../schools/index.ts';
 import { bodyModel } from '../statics/index.ts';
 import { propose } from './block/testing.ts';
 import { madeUpTrainee } from './madeUpTrainee.ts';
-import { type DoneAmount, mayDo, type MayDoFacts, mayInWords, proposeByRules, reviewPlan, whenIn } from './index.ts';
+import { type DoneAmount, insteadOf, mayDo, type MayDoFacts, mayInWords, proposeByRules, reviewPlan, whenIn } from './index.ts';
 import { ANYTHING_SHOWN, shownOf } from './shown.ts';
 import { mostOfASet, shownSets } from './shownSets.ts';
 import { restedBetween } from './spacing.ts';
@@ -76,6 +76,8 @@ describe('may this trainee do this', () => {
     const set = mayDo(withSets(30), of(60));
     expect(set).toMatchObject({ answer: 'reduced', dose: { sets: 3, min: 20, max: 35 }, because: [{ kind: 'set', shown: 30, most: 35 }] });
     expect(mayInWords(set, plank, library)).toBe('At most 3 × 20–35 s: 30 s were the most of a clean set in the last weeks.');
+    expect(mayDo(withSets(30), of(30, 7))).toMatchObject({ dose: { sets: 6, max: 30 }, because: [{ kind: 'sets', most: 6 }] });
+    expect(mayDo(withSets(30), of(30, 6))).toEqual({ answer: 'may' });
     expect(mayDo(trainee({ knownDrills: [] }), of(30))).toMatchObject({ dose: { sets: 1, max: 30 }, because: [{ kind: 'new' }] });
     expect(mayDo(trainee({ knownDrills: ['plank'] }), of(30))).toEqual({ answer: 'may' });
     const external = { drillId: 'band-external-rotation', sets: 3, min: 10, max: 10, restSeconds: 40 };
@@ -116,6 +118,53 @@ describe('may this trainee do this', () => {
     expect(standInsFor(roller, roller.equipment)).toEqual([]);
     const hung = library.drills.find((d) => !d.rung && d.equipment.includes('bar') && !d.standIns.bar)!;
     expect(mayDo(trainee({ equipment: [] }), { drillId: hung.id, ...hung.dose })).toMatchObject({ because: { kind: 'equipment' } });
+  });
+});
+
+describe('instead of what may not be done', () => {
+  const shown = shownOf({
+    library,
+    capacities: [],
+    didWell: [],
+    foothold: { ladderId: 'push-up', here: -1 },
+    massKg: 70,
+    now: new Date('2026-11-24'),
+  });
+  const beginner = trainee({ foothold: { ladderId: 'push-up', here: -1, shown } });
+  const closedFor = (who: MayDoFacts) =>
+    library.drills
+      .filter((d) => !d.rung)
+      .map((d) => ({ drillId: d.id, ...d.dose }))
+      .filter((p) => mayDo(who, p).answer === 'may not');
+
+  it('comes the same drill first, with as much on the hands as was shown', () => {
+    const crunches = library.drill('feet-side-crunches');
+    const [first] = insteadOf(beginner, { drillId: crunches.id, ...crunches.dose });
+    expect(first).toMatchObject({ drillId: crunches.id, how: 'lighter', support: { wanted: 0.25 } });
+    expect([armLoadOf(crunches) > 0.1275, armLoadOf(library.asPlanned(first!)) <= 0.1275]).toEqual([true, true]);
+  });
+
+  it.each([
+    ['a beginner', beginner],
+    ['a hurt wrist', trainee({ cautions: [held('wrist-injury')] })],
+    ['a hurt shoulder', trainee({ cautions: [held('shoulder-injury')] })],
+    ['nothing at hand', trainee({ equipment: [] })],
+  ])('%s: most of what is closed has a version that may be done, for the same joint, none of them a push for a pull', (_, who) => {
+    const closed = closedFor(who);
+    const offers = closed.map((planned) => ({ planned, versions: insteadOf(who, planned) }));
+    for (const { planned, versions } of offers)
+      for (const version of versions) {
+        expect(mayDo(who, version).answer).not.toBe('may not');
+        const [from, to] = [library.drill(planned.drillId), library.drill(version.drillId)];
+        if (version.how === 'easier' || version.how === 'lighter') continue;
+        expect([to.joint, ...to.alsoWorks]).toContain(from.joint);
+        if (from.handLoad && to.handLoad) expect(to.handLoad.direction).toBe(from.handLoad.direction);
+      }
+    expect(offers.filter((o) => o.versions.length > 0).length).toBeGreaterThan(closed.length * 0.7);
+  });
+
+  it('is nothing while everything is closed', () => {
+    expect(insteadOf(trainee({ cautions: [held('fever')] }), of(30))).toEqual([]);
   });
 });
 

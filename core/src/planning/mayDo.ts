@@ -6,6 +6,7 @@ import { type ClosedBy, closedJoints, loadingsOf } from './closedJoints.ts';
 import type { Pause, PlanBrief } from './brief.ts';
 import { loadedJoints, type PlannedDose } from './plan.ts';
 import type { LastLoaded } from './plannerFacts.ts';
+import { mostEver } from './doseStep.ts';
 import { mostOfASet } from './shownSets.ts';
 import type { When } from './spacing.ts';
 import { doseFor, halvedDose, usualDose, worksRebuilding } from './usualDose.ts';
@@ -28,6 +29,8 @@ export type DayClosed =
 export type Reduction =
   | { readonly kind: 'rebuilding' }
   | { readonly kind: 'after illness' }
+  /** More sets than a dose ever grows to. */
+  | { readonly kind: 'sets'; readonly most: number }
   /** Never done before. */
   | { readonly kind: 'new' }
   /** A set asks more than a step beyond the most of the last weeks. */
@@ -84,6 +87,8 @@ function within(
   };
   const limit = mostOfASet(drill, foothold.shown.sets);
   if (limit && max > limit.most) cut({ sets, min: limit.most, max: limit.most }, { kind: 'set', ...limit });
+  const mostSets = mostEver({ max: drill.dose.sets });
+  if (sets > mostSets) cut({ sets: mostSets, min: dose.min, max: dose.max }, { kind: 'sets', most: mostSets });
   const usual = usualDose(drill, cautions);
   if (worksRebuilding(drill, cautions) && amount(dose) > amount(usual)) cut(usual, { kind: 'rebuilding' });
   const isNew = knownDrills !== undefined && !knownDrills.includes(drill.id);

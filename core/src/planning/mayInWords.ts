@@ -5,6 +5,7 @@ import { beyondInWords } from './beyondInWords.ts';
 import { PAUSE_REASONS } from './brief.ts';
 import type { Exclusion } from './exclusion.ts';
 import { closedByInWords } from './closedJoints.ts';
+import type { InsteadHow } from './insteadOf.ts';
 import type { DayClosed, MayDo, Reduction } from './mayDo.ts';
 import { dayShort } from './spacing.ts';
 
@@ -30,12 +31,26 @@ export function exclusionInWords(found: Exclusion | DayClosed, library: Library)
   }
 }
 
+/** How a version that may be done differs, in a few words. */
+export const INSTEAD_WORDS: Readonly<Record<InsteadHow, string>> = {
+  lighter: 'the same with less on the hands',
+  easier: 'a step easier',
+  'straight wrist': 'with a straight wrist',
+  'less load': 'with less on the hands',
+  'no hands': 'with nothing on the hands',
+  'other equipment': 'with other equipment',
+  'other plane': 'in another direction',
+  alike: 'of the same kind',
+};
+
 function reductionInWords(found: Reduction, { dose: { unit } }: Pick<Drill, 'dose'>): string {
   switch (found.kind) {
     case 'rebuilding':
       return 'the joint is being rebuilt';
     case 'after illness':
       return 'everything is halved after an illness';
+    case 'sets':
+      return `${found.most} sets are twice its usual, and the most`;
     case 'new':
       return 'new, so half of its dose';
     case 'set':

@@ -318,6 +318,7 @@ describe('a review', () => {
   it('finds what hand-made plans break', () => {
     expect(sentences([on('2026-11-23', item('plank', 10))], { sessionMinutes: 5 })).toEqual([
       expect.stringMatching(/^Takes \d+ minutes; 5 are given\.$/),
+      '“Plank”: At most 6 × 20–40 s: 6 sets are twice its usual, and the most.',
     ]);
     expect(sentences([on('2026-11-23', item('plank'), item('wrist-circles'))])).toEqual([
       '“Wrist circles, forearm still” (wrists and forearms) usually comes before stability.',

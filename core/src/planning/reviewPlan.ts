@@ -1,5 +1,5 @@
 import type { Joint } from '../anatomy/index.ts';
-import { PHASES } from '../drills/index.ts';
+import { type Dose, PHASES } from '../drills/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { LIGHT, slotsOf } from './block/slots.ts';
@@ -39,6 +39,10 @@ export interface PlanFinding {
   readonly itemId?: string;
   /** No rule is broken, or the coach has overruled it: something to know. */
   readonly advice?: true;
+  /** The dose that would be within the rule. */
+  readonly dose?: Dose;
+  /** The drill may not be done at all: something may be in its place. */
+  readonly closed?: true;
   /** The coach may plan it all the same, with a reason. */
   readonly overrulable?: true;
   readonly sentence: string;
@@ -116,7 +120,7 @@ function itemFindings({ id, items, place }: PlannedSession, rules: PlanRules, kn
   });
 }
 
-type Problem = Pick<PlanFinding, 'sentence' | 'advice' | 'overrulable'>;
+type Problem = Pick<PlanFinding, 'sentence' | 'advice' | 'dose' | 'closed' | 'overrulable'>;
 
 function problemOf(item: PlannedItem, rules: MayDoFacts, brief: PlanBrief): Problem | undefined {
   const { library } = rules;
@@ -127,10 +131,9 @@ function problemOf(item: PlannedItem, rules: MayDoFacts, brief: PlanBrief): Prob
   const may = mayDo({ ...rules, knownDrills: known }, item);
   if (may.answer === 'may') return undefined;
   const sentence = `“${drill.name}”: ${mayInWords(may, drill, library)}`;
-  if (may.answer === 'may not' && may.because.kind === 'caution') return { sentence };
-  return item.overruled
-    ? { advice: true, sentence: `${sentence} Planned all the same: ${item.overruled}` }
-    : { overrulable: true, sentence };
+  if (may.answer === 'may not' && may.because.kind === 'caution') return { closed: true, sentence };
+  if (item.overruled) return { advice: true, sentence: `${sentence} Planned all the same: ${item.overruled}` };
+  return { ...(may.answer === 'reduced' ? { dose: may.dose } : { closed: true }), overrulable: true, sentence };
 }
 
 /** Drills that count as known in each week: those done before, and those that an earlier week of the plan has. */

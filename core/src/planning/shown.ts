@@ -199,7 +199,7 @@ function armLoadIn(direction: Direction, drill: Drill): number {
 type Carrying = Pick<Drill, 'handLoad' | 'support' | 'pose' | 'effort' | 'position' | 'equipment' | 'dose' | 'quality'>;
 
 /** How the hands carry in a drill; nothing where they do not. */
-function directionOf({ handLoad, support }: Carrying): Direction | undefined {
+export function directionOf({ handLoad, support }: Pick<Carrying, 'handLoad' | 'support'>): Direction | undefined {
   if (!handLoad) return undefined;
   const { position, where } = { where: '', ...support?.setUp } as { readonly position?: string; readonly where?: string };
   return position === 'carry' && where !== 'overhead' ? 'carry' : handLoad.direction;

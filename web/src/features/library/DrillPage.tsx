@@ -56,14 +56,14 @@ function Drilled({ drill }: { readonly drill: Drill }) {
             </Link>
           </div>
           <Cues drill={drill} />
+          {/* Whether somebody may do it: planning knows. */}
+          <Outlet />
           <Faults drill={drill} />
           <div className="grid gap-5 md:grid-cols-2">
             <Neighbours drill={drill} />
             <Uses drill={drill} />
           </div>
           <Cautions drill={drill} />
-          {/* Whether somebody may do it: planning knows. */}
-          <Outlet />
         </div>
       </div>
     </article>

@@ -4,6 +4,7 @@ import { doseInWords, isLoaded } from '@myokinet/core/drills';
 import { Pin } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { ItemDraft } from './planDraft.ts';
+import { followed } from './useDeskMoves.ts';
 import { usePlanRules } from './planRules.ts';
 
 interface DrillLineProps {
@@ -20,7 +21,10 @@ interface DrillLineProps {
 export function DrillLine({ item, locked, open, move, remove, pin }: DrillLineProps) {
   const { library, schools } = usePlanRules();
   const drill = library.asPlanned(item);
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id, disabled: locked });
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging, isOver, activeIndex } = useSortable({
+    id: item.id,
+    disabled: locked,
+  });
   const onKeyDown = (event: KeyboardEvent) => {
     if (locked) return;
     const act =
@@ -40,13 +44,15 @@ export function DrillLine({ item, locked, open, move, remove, pin }: DrillLinePr
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition: transition ?? '' }}
-      className={`border-t border-base-300 ${isDragging ? 'relative z-10 bg-base-200' : ''}`}
+      // From another session nothing makes room: a line says where it would land.
+      className={`border-t ${isOver && !isDragging && activeIndex < 0 ? 'border-t-4 border-primary' : 'border-base-300'} ${isDragging ? 'opacity-40' : ''}`}
     >
       <button
         type="button"
         className="block w-full cursor-pointer py-0.5 text-start text-sm leading-snug hover:bg-base-200"
         title={item.why}
         {...(locked ? {} : { ...attributes, ...listeners })}
+        {...followed(item.id)}
         aria-roledescription="drill of the plan"
         aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown Alt+ArrowLeft Alt+ArrowRight P Delete"
         onClick={open}

@@ -91,9 +91,13 @@ export function PlannedDrill({ item, place, locked, change, ownSetUp, remove }: 
         {drill.support && <SetUpLine support={drill.support} body={body} traineeId={trainee.id} />}
         {standIn && <p className="text-sm leading-snug">{standIn}</p>}
         <p className="text-sm leading-snug">{cuesOf(drill, schools).join(' ')}</p>
-        <p className="aside text-sm leading-snug">
-          {item.why} {item.without}
-        </p>
+        <p className="aside text-sm leading-snug">{item.why}</p>
+        {item.without && (
+          <details className="aside no-print text-sm leading-snug">
+            <summary className="cursor-pointer">What it is worth to the plan</summary>
+            {item.without}
+          </details>
+        )}
         {item.overruled && <p className="state-mark text-sm leading-snug">Planned all the same: {item.overruled}</p>}
         {item.support && !locked && (
           <button type="button" className="link no-print text-sm" onClick={ownSetUp}>

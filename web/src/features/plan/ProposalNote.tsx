@@ -21,13 +21,16 @@ export function ProposalNote({ proposal, close, longer }: ProposalNoteProps) {
   return (
     <section aria-label="What the planner says" className="sheet relative my-3 p-3 text-sm">
       <h3 className="pe-8">
-        {solved ? howGood(solved) : 'Planned.'}
+        Planned.
         {foremost && <span className="font-sans font-normal"> {foremost}</span>}
       </h3>
       {solved?.status === 'best found' && (
-        <button type="button" className="link no-print" onClick={longer}>
-          Search longer
-        </button>
+        <p>
+          A better plan may be found.{' '}
+          <button type="button" className="link no-print" onClick={longer}>
+            Search longer
+          </button>
+        </p>
       )}
       <details className="mt-1">
         <summary className="cursor-pointer">What shaped it, and how each need is served</summary>
@@ -39,6 +42,7 @@ export function ProposalNote({ proposal, close, longer }: ProposalNoteProps) {
           </ul>
           <ServedTable served={served} />
         </div>
+        {solved && <p className="aside mt-2">{howGood(solved)}</p>}
       </details>
       <button
         type="button"

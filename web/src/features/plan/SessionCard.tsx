@@ -19,7 +19,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { dragAnnouncements } from '../../kit/dragAnnouncements.ts';
 import { DrillPicker } from './DrillPicker.tsx';
-import { Overrule } from './Overrule.tsx';
+import { FindingList } from './FindingList.tsx';
 import { PlannedDrill } from './PlannedDrill.tsx';
 import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem, withOwnSetUp } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
@@ -109,18 +109,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
           <Trash2 size={16} aria-hidden />
         </button>
       </div>
-      {findings.length > 0 && (
-        <ul className="mt-2 space-y-1" aria-label="Rules to think about">
-          {findings.map((f) => (
-            <li key={f.sentence} className={`border-s-4 ps-2 text-sm leading-snug ${f.advice ? 'border-base-300' : 'border-warning'}`}>
-              {f.sentence}
-              {f.overrulable && f.itemId && !logged && (
-                <OverruleItem overrule={(overruled) => edit((s) => withItem(s, f.itemId ?? '', { overruled }))} />
-              )}
-            </li>
-          ))}
-        </ul>
-      )}
+      <FindingList session={session} findings={findings} locked={logged} edit={edit} />
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -174,7 +163,13 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
             setPicking(false);
           }}
           overrule={(drill, dose, reason) => {
-            edit((s) => withDrill(s, drill, dose, library, reason));
+            edit((s) => withDrill(s, drill, dose, library, { overruled: reason }));
+            setPicking(false);
+          }}
+          takeInstead={({ drillId, support, ...dose }, instead) => {
+            edit((s) =>
+              withDrill(s, library.drill(drillId), dose, library, { why: `In place of “${instead.name}”, by the coach.`, support }),
+            );
             setPicking(false);
           }}
           close={() => setPicking(false)}
@@ -182,16 +177,4 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
       )}
     </section>
   );
-}
-
-/** The way to plan it all the same, out of sight until it is wanted. */
-function OverruleItem({ overrule }: { readonly overrule: (reason: string) => void }) {
-  const [open, setOpen] = useState(false);
-  if (!open)
-    return (
-      <button type="button" className="link no-print block" onClick={() => setOpen(true)}>
-        Plan it all the same…
-      </button>
-    );
-  return <Overrule overrule={overrule} />;
 }

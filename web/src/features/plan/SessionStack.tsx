@@ -1,6 +1,5 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import type { PlanDto } from '@myokinet/core/contracts';
 import type { Phase } from '@myokinet/core/drills';
 import {
@@ -19,6 +18,7 @@ import { GripVertical, Pin, PinOff } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { DrillLine } from './DrillLine.tsx';
 import { freeDay, type SessionDraft, withItem, withItemInto, withItemMoved, withoutItem, withSession, withSessionOn } from './planDraft.ts';
+import { type DeskMoves, followed } from './useDeskMoves.ts';
 import { usePlanRules } from './planRules.ts';
 import type { PlanDesk } from './usePlanDesk.ts';
 
@@ -27,17 +27,18 @@ interface SessionStackProps {
   readonly week: PlanDto;
   readonly desk: PlanDesk;
   readonly now: Date;
-  readonly locked: boolean;
+  readonly moves: DeskMoves;
   readonly findings: readonly PlanFinding[];
   readonly open: () => void;
 }
 
 /** A session as a stack of drills; dragged to another week by its handle or with Alt and the arrows. */
-export function SessionStack({ session, week, desk, now, locked, findings, open }: SessionStackProps) {
+export function SessionStack({ session, week, desk, now, moves, findings, open }: SessionStackProps) {
+  const locked = moves.lockedBecause(session.id) !== undefined;
   const rules = usePlanRules();
   const { library } = rules;
-  const { setNodeRef: setInto, isOver } = useDroppable({ id: `into:${session.id}`, disabled: locked });
-  const { setNodeRef, transform, isDragging, attributes, listeners } = useDraggable({ id: `session:${session.id}`, disabled: locked });
+  const { setNodeRef: setInto, isOver } = useDroppable({ id: `into:${session.id}` });
+  const { setNodeRef, isDragging, attributes, listeners } = useDraggable({ id: `session:${session.id}`, disabled: locked });
   const day = session.day as CalendarDay;
   const minutes = Math.round(sessionMinutes(session.items, library, session.form));
   const given = minutesGiven(day, rules);
@@ -52,10 +53,13 @@ export function SessionStack({ session, week, desk, now, locked, findings, open 
     if (!other) return;
     event.preventDefault();
     const same = weeksLater(day, by);
+    moves.follow(session.id);
     desk.edit(withSessionOn(desk.weeks, session, other.sessions.some((s) => s.day === same) ? freeDay(other, now) : same));
   };
 
   const moveDrill = (itemId: string, key: string) => {
+    moves.refuse(undefined);
+    moves.follow(itemId);
     const at = main.findIndex((i) => i.id === itemId);
     if (key === 'ArrowUp' || key === 'ArrowDown') {
       const neighbour = main[at + (key === 'ArrowUp' ? -1 : 1)];
@@ -64,14 +68,15 @@ export function SessionStack({ session, week, desk, now, locked, findings, open 
     }
     const all = desk.weeks.flatMap((w) => w.sessions).sort((a, b) => a.day.localeCompare(b.day));
     const next = all[all.findIndex((s) => s.id === session.id) + (key === 'ArrowLeft' ? -1 : 1)];
-    if (next) desk.edit(withItemInto(desk.weeks, itemId, { sessionId: next.id }));
+    const why = next && moves.lockedBecause(next.id);
+    if (why) moves.refuse(`${why} The drill stays where it was.`);
+    else if (next) desk.edit(withItemInto(desk.weeks, itemId, { sessionId: next.id }));
   };
 
   return (
     <article
       ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform) }}
-      className={`sheet p-2 ${isDragging ? 'relative z-20 opacity-90' : ''} ${isOver ? 'outline-2 outline-primary' : ''}`}
+      className={`sheet p-2 ${isDragging ? 'opacity-50' : ''} ${isOver && !locked ? 'outline-2 outline-primary' : ''}`}
       aria-label={`Session, ${dayShort(day)}`}
     >
       <div className="flex items-center gap-1">
@@ -82,6 +87,7 @@ export function SessionStack({ session, week, desk, now, locked, findings, open 
           disabled={locked}
           {...attributes}
           {...listeners}
+          {...followed(session.id)}
           onKeyDown={(event) => {
             moveSession(event);
             if (!event.defaultPrevented) listeners?.['onKeyDown']?.(event);

@@ -8,6 +8,7 @@ import { newId } from '../../client/newId.ts';
 import { freeDay } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
 import { SessionStack } from './SessionStack.tsx';
+import type { DeskMoves } from './useDeskMoves.ts';
 import type { PlanDesk } from './usePlanDesk.ts';
 import { weekInWords } from './week.ts';
 
@@ -16,12 +17,12 @@ interface WeekColumnProps {
   readonly desk: PlanDesk;
   readonly now: Date;
   readonly findings: readonly PlanFinding[];
-  readonly locked: (sessionId: string) => boolean;
+  readonly moves: DeskMoves;
   readonly open: (sessionId: string) => void;
 }
 
 /** One week: its totals, and its sessions by day. */
-export function WeekColumn({ week, desk, now, findings, locked, open }: WeekColumnProps) {
+export function WeekColumn({ week, desk, now, findings, moves, open }: WeekColumnProps) {
   const weekStart = week.weekStart as CalendarDay;
   const { setNodeRef, isOver } = useDroppable({ id: `week:${weekStart}` });
   const over = calendarDay(now) >= weeksLater(weekStart, 1);
@@ -46,7 +47,7 @@ export function WeekColumn({ week, desk, now, findings, locked, open }: WeekColu
             week={week}
             desk={desk}
             now={now}
-            locked={locked(session.id)}
+            moves={moves}
             findings={findings.filter((f) => f.sessionId === session.id)}
             open={() => open(session.id)}
           />

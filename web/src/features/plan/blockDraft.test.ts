@@ -59,7 +59,7 @@ describe('weeks as one draft', () => {
     expect(withSessionOn([first, other], first.sessions[0]!, '2026-12-03').map((w) => w.weekStart)).toEqual(['2026-11-30']);
   });
 
-  it('a drill moves between sessions, before another or to the end, but not beside itself', () => {
+  it('a drill moves between sessions, before another or to the end, beside itself as well', () => {
     const [a, b] = [session('2026-12-01', item('plank'), item('wrist-circles')), session('2026-12-08', item('arm-circles'))];
     const weeks = [week('2026-11-30', a), week('2026-12-07', b)];
     const ids = (changed: readonly PlanDto[]) => changed.map((w) => w.sessions.map((s) => s.items.map((i) => i.drillId)));
@@ -70,7 +70,7 @@ describe('weeks as one draft', () => {
     ]);
     expect(ids(withItemInto(weeks, plank, { sessionId: b.id }))).toEqual([[['wrist-circles']], [['arm-circles', 'plank']]]);
     const twice = [weeks[0]!, week('2026-12-07', session('2026-12-08', item('plank')))];
-    expect(withItemInto(twice, plank, { sessionId: twice[1]!.sessions[0]!.id })).toEqual([]);
+    expect(ids(withItemInto(twice, plank, { sessionId: twice[1]!.sessions[0]!.id }))).toEqual([[['wrist-circles']], [['plank', 'plank']]]);
   });
 
   it('a proposal takes the place of all but what stays', () => {

@@ -1,9 +1,10 @@
 import type { PlanDto, PlanReply } from '@myokinet/core/contracts';
 import { type Dose, type Drill, PHASES } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
-import { type BlockInput, dayOfWeek, type PlanProposal, WEEKDAYS, weekStartOf } from '@myokinet/core/planning';
+import { type BlockInput, dayOfWeek, type Instead, type PlanProposal, WEEKDAYS, weekStartOf } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
 import type { Schools } from '@myokinet/core/schools';
+import type { SupportPlan } from '@myokinet/core/statics';
 import { newId } from '../../client/newId.ts';
 
 export type SessionDraft = PlanDto['sessions'][number];
@@ -60,7 +61,7 @@ export function withItemInto(
   const from = weeks.flatMap((w) => w.sessions).find((s) => s.items.some((i) => i.id === itemId));
   const item = from?.items.find((i) => i.id === itemId);
   const into = weeks.flatMap((w) => w.sessions).find((s) => s.id === sessionId);
-  if (!from || !item || !into || (from !== into && into.items.some((i) => i.drillId === item.drillId))) return [];
+  if (!from || !item || !into) return [];
   const without = (s: SessionDraft) => s.items.filter((i) => i.id !== itemId);
   const place = (s: SessionDraft) => {
     const items = without(s);
@@ -90,9 +91,14 @@ export function withDrill(
   { id: drillId, phase }: Drill,
   { sets, min, max, restSeconds }: Dose,
   library: Library,
-  overruled?: string,
+  {
+    why = 'Added by the coach.',
+    support,
+    overruled,
+  }: { readonly why?: string; readonly support?: SupportPlan | undefined; readonly overruled?: string } = {},
 ): SessionDraft {
-  const item = { id: newId(), drillId, sets, min, max, restSeconds, why: 'Added by the coach.', ...(overruled ? { overruled } : {}) };
+  const own = { ...(support ? { support } : {}), ...(overruled ? { overruled } : {}) };
+  const item = { id: newId(), drillId, sets, min, max, restSeconds, why, ...own };
   // A hand-made order is kept: the newcomer goes behind the last drill that its phase may follow.
   const items = [...session.items];
   const behind = items.findLastIndex((i) => PHASES.indexOf(library.drill(i.drillId).phase) <= PHASES.indexOf(phase));
@@ -102,6 +108,12 @@ export function withDrill(
 
 export function withItem(session: SessionDraft, itemId: string, change: Partial<ItemDraft>): SessionDraft {
   return { ...session, items: session.items.map((i) => (i.id === itemId ? { ...i, ...change } : i)) };
+}
+
+/** Another version in the place of a drill, which it names. */
+export function withInstead(session: SessionDraft, itemId: string, { how: _, ...version }: Instead, name: string): SessionDraft {
+  const placed = (id: string): ItemDraft => ({ id, ...version, why: `In place of “${name}”, by the coach.` });
+  return { ...session, items: session.items.map((i) => (i.id === itemId ? placed(i.id) : i)) };
 }
 
 /** A drill back in its library set-up. */
