@@ -18,6 +18,7 @@ export const ERROR_CATALOGUE = {
   'degrees-of-freedom-out-of-range': [422, 'Degrees of freedom must be at least 1.'],
   'trace-unreadable': [422, 'This trace cannot be read.'],
   'trace-too-slow': [422, 'This trace has too few samples a second.'],
+  'clip-nobody': [422, 'Nobody is to be seen on this clip.'],
   'trace-choice': [422, 'It is not said what is what in this trace.'],
   'reading-missing': [422, 'The instrument has not given a reading yet.'],
   'cutoff-out-of-range': [422, 'A filter’s cut-off lies between 0 and half the sampling rate.'],

@@ -32,6 +32,8 @@ export class TraceSummaryDto {
   @Max(1000) @Min(1) @IsNumber() rate!: number;
   @Max(1000) @Min(0) @IsInt() counted!: number;
   @IsIn(TRACE_QUANTITIES) @IsOptional() quantity?: TraceQuantity;
+  /** A pose model read it off a clip: it informs, and opens no gate. */
+  @IsBoolean() @IsOptional() ofClip?: boolean;
   /** Of the counted, those that were clean, and in what the next one fell off. */
   @Max(1000) @Min(0) @IsInt() @IsOptional() clean?: number;
   @IsIn(['range', 'tempo']) @IsOptional() fellOff?: 'range' | 'tempo';

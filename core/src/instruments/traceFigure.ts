@@ -14,10 +14,10 @@ export interface TraceFigure {
 const SHOWN_BY: Readonly<Record<DeviceReading, readonly TraceQuantity[]>> = {
   'angle held': ['angle'],
   swing: ['angle'],
-  repetitions: ['angle', 'turn rate', 'acceleration', 'load'],
+  repetitions: ['angle', 'turn rate', 'acceleration', 'load', 'height'],
   squeeze: ['load'],
   'weight on a scale': [],
-  time: ['angle', 'load'],
+  time: ['angle', 'load', 'height'],
 };
 
 /**

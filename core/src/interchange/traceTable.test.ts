@@ -84,14 +84,15 @@ describe('a unit', () => {
   });
 });
 
-it('a written trace comes back as it went, and one of a stand-in keeps its mark', () => {
+it('a written trace comes back as it went, and one of a stand-in or off a clip keeps its mark', () => {
   const samples = { times: [0, 0.01, 0.02], angles: [10, 11.25, Number.NaN] };
   for (const quantity of TRACE_QUANTITIES) {
     const simulated = quantity === 'load';
-    const table = openTraceTable(writeTraceCsv(samples, { quantity, simulated }));
+    const ofClip = quantity === 'height';
+    const table = openTraceTable(writeTraceCsv(samples, { quantity, simulated, ofClip }));
     const chosen = traceFrom(table, guessTraceChoice(table));
     expect(chosen.quantity).toBe(quantity);
     expect([Array.from(chosen.samples.times), Array.from(chosen.samples.angles)]).toEqual([samples.times, samples.angles]);
-    expect(table.simulated).toBe(simulated);
+    expect([table.simulated, table.ofClip]).toEqual([simulated, ofClip]);
   }
 });

@@ -25,6 +25,8 @@ export interface TraceTable {
   readonly skippedLines: number;
   /** The file says that a stand-in gave it. */
   readonly simulated: boolean;
+  /** The file says that a pose model read it off a clip. */
+  readonly ofClip: boolean;
 }
 
 export const TIME_UNITS = ['s', 'ms', 'us', 'min', 'samples'] as const;
@@ -46,6 +48,7 @@ export const VALUE_UNITS = {
   g: { quantity: 'acceleration', factor: GRAVITY },
   kg: { quantity: 'load', factor: 1 },
   N: { quantity: 'load', factor: 1 / GRAVITY },
+  '% of body': { quantity: 'height', factor: 1 },
 } as const satisfies Readonly<Record<string, { readonly quantity: TraceQuantity; readonly factor: number }>>;
 export type ValueUnit = keyof typeof VALUE_UNITS;
 
@@ -99,12 +102,16 @@ export function openTraceTable(text: string): TraceTable {
     rows: figures.length,
     skippedLines: remarks.length + begin - header.lines,
     simulated: remarks.some((line) => SIMULATED.test(line)),
+    ofClip: remarks.some((line) => OF_CLIP.test(line)),
   };
 }
 
 /** As a file of a stand-in says what it is. */
 const SIMULATED = /simulated/i;
 const SIMULATED_REMARK = '# simulated: read from a stand-in, opens no gate';
+/** As a file of a clip does. */
+const OF_CLIP = /off a clip/i;
+const CLIP_REMARK = '# read off a clip by a pose model, opens no gate';
 
 function cellsOf(line: string, delimiter: string): readonly string[] {
   if (delimiter === ' ') return line.trim().split(/\s+/);
@@ -178,6 +185,7 @@ function headerOf(before: readonly (readonly string[])[], width: number, delimit
 /** Words of a header that tell a unit, tried in order; what stands in brackets counts like a word. */
 const UNIT_WORDS: readonly (readonly [RegExp, ValueUnit])[] = [
   [/rad\s*\/\s*s|rad\s*s-1/i, 'rad/s'],
+  [/% of body/i, '% of body'],
   [/(deg|°)\s*\/\s*s|dps\b/i, 'deg/s'],
   [/m\s*\/\s*s\s*(\^?2|²)|m\s*s-2/i, 'm/s2'],
   [/\brad(ians?)?\b/i, 'rad'],
@@ -274,19 +282,20 @@ const WRITTEN: Readonly<Record<TraceQuantity, string>> = {
   'turn rate': 'turn rate deg/s',
   acceleration: 'acceleration m/s2',
   load: 'load kg',
+  height: 'height % of body',
 };
 
 /**
  * Writes a trace as `time s,angle deg` (or what else it is of), seconds with milliseconds and values with hundredths. What a stand-in gave
- * says so in its first line, and is known for it when it comes back.
+ * or a model read off a clip says so in its first lines, and is known for it when it comes back.
  *
  * @example writeTraceCsv({ times: [0], angles: [10] }, { quantity: 'angle', simulated: false }) // 'time s,angle deg\r\n0.000,10.00'
  */
 export function writeTraceCsv(
   { times, angles }: Samples,
-  { quantity, simulated }: { readonly quantity: TraceQuantity; readonly simulated: boolean },
+  { quantity, simulated, ofClip = false }: { readonly quantity: TraceQuantity; readonly simulated: boolean; readonly ofClip?: boolean },
 ): string {
   const rows = Array.from(times, (t, i) => [t.toFixed(3), (angles[i] ?? Number.NaN).toFixed(2)]);
   const csv = Papa.unparse([['time s', WRITTEN[quantity]], ...rows]);
-  return simulated ? `${SIMULATED_REMARK}\r\n${csv}` : csv;
+  return [...(simulated ? [SIMULATED_REMARK] : []), ...(ofClip ? [CLIP_REMARK] : []), csv].join('\r\n');
 }

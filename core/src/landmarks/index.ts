@@ -20,4 +20,5 @@ export {
   type TemplateLandmark,
 } from './templates.ts';
 export { LEAST_SCORE, facingOf, isSuggested, suggestPoints, type SuggestedPoint, type Keypoint } from './suggestPoints.ts';
+export { CLIP_CURVES, CLIP_PROMISE, clipTrace, type ClipCurve, type ClipFrame, type ClipTrace } from './clipTrace.ts';
 export { alignPictures, type PictureAlignment } from './alignPictures.ts';

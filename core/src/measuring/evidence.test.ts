@@ -29,6 +29,8 @@ describe('what a reading may do', () => {
     ['a picture with points that the coach confirmed', picture('coach', 'confirmed'), undefined],
     ['a picture with one point that nobody confirmed', picture('coach', 'suggested', 'confirmed'), 'suggested'],
     ['a picture without points', { kind: 'picture', simulated: false, points: null }, undefined],
+    ['a trace', { kind: 'trace', simulated: false, trace: {} }, undefined],
+    ['a trace off a clip', { kind: 'trace', simulated: false, trace: { ofClip: true } }, 'suggested'],
     ['a set of a session', { kind: 'session', simulated: false }, 'in a session'],
     ['a set of a session, whatever else is said', { kind: 'session', simulated: true }, 'in a session'],
   ])('%s', (_, reading, provisional) => {

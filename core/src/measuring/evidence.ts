@@ -6,7 +6,7 @@ export type Reporter = (typeof REPORTERS)[number];
 
 /**
  * How a fact came about.
- * - `suggested`: a pose model placed a landmark and nobody has confirmed it
+ * - `suggested`: a pose model placed a landmark and nobody has confirmed it, or followed a clip
  * - `in a session`: a set of a session showed it, tired and unasked; it stands only where no check does
  * - `simulated`: it comes from a stand-in, not from an instrument
  */
@@ -55,6 +55,7 @@ export interface ReadingOrigin {
   /** What it was read off, the same for the same picture or frame. */
   readonly source?: string | null;
   readonly points?: readonly { readonly placedBy: string }[] | null;
+  readonly trace?: { readonly ofClip?: boolean } | null;
 }
 
 /** When a fact happened, when it was put on record, and what it corrects. */
@@ -104,7 +105,7 @@ function wayOf(reading: ReadingOrigin | null | undefined): EvidenceWay {
   if (!reading) return 'typed';
   if (reading.kind === 'session') return 'in a session';
   if (reading.simulated) return 'simulated';
-  if (reading.points?.some((p) => p.placedBy === 'suggested')) return 'suggested';
+  if (reading.points?.some((p) => p.placedBy === 'suggested') || reading.trace?.ofClip) return 'suggested';
   return EVIDENCE_WAYS.find((w) => w === reading.kind) ?? 'typed';
 }
 

@@ -12,4 +12,5 @@ export { answerInWords, BEIGHTON_WORDS, GROUP_WORDS, laxityInWords, QUESTION_WOR
 export { closingProblemInWords, KIND_WORDS, placeInWords, stopSignInWords, symptomInWords } from './symptoms.ts';
 export { CLIMBS_WORDS, ladderFindingInWords } from './ladders.ts';
 export { doseBeyondInWords, doseShortInWords } from './doses.ts';
+export { CLIP_CURVE_WORDS, clipCurveInWords, clipTrustInWords } from './clips.ts';
 export { fellOffInWords, QUANTITY_WORDS, traceFigureInWords, unsteadyInWords } from './instruments.ts';

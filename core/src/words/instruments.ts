@@ -7,6 +7,7 @@ export const QUANTITY_WORDS: Readonly<Record<TraceQuantity, { readonly name: str
   'turn rate': { name: 'a turn rate', unit: '°/s' },
   acceleration: { name: 'an acceleration', unit: ' m/s²' },
   load: { name: 'a load', unit: ' kg' },
+  height: { name: 'a height', unit: '% of body' },
 };
 
 /**

@@ -13,7 +13,7 @@ import { formatBand } from '../quantities/index.ts';
 /** Why a reading opens no gate. */
 export const PROVISIONAL_WORDS: Readonly<Record<Provisional, string>> = {
   simulated: 'read from a simulated instrument, which opens no gate',
-  suggested: 'read from suggested points that nobody has confirmed, which opens no gate',
+  suggested: 'read from points that a model saw and nobody has placed, which opens no gate',
   'in a session': 'shown in a session and not in a check of its own, which opens no gate',
 };
 

@@ -23,7 +23,7 @@ export const RULE_WORDS: Readonly<Record<GateRule, RuleWords>> = {
     title: 'Every demand is met',
     needs: 'Each side lies beyond the demand by at least its error band; on the mark passes only where the ladder says so.',
     counts:
-      'The newest check of that side, fresh, typed or read by an instrument, a picture with confirmed points or a trace. Figures from a simulated instrument, from suggested points or from a session only inform. A try, then or later, that pain, worry or safety stopped takes the figure away; what was reached until then shows nothing.',
+      'The newest check of that side, fresh, typed or read by an instrument, a picture with confirmed points or a trace. Figures from a simulated instrument, from suggested points, off a clip or from a session only inform. A try, then or later, that pain, worry or safety stopped takes the figure away; what was reached until then shows nothing.',
     changes: 'A new check, a correction of a trial, or the day on which the figure goes stale.',
   },
   sides: {
@@ -114,7 +114,7 @@ const WAY_WORDS: Readonly<Record<EvidenceWay, string>> = {
   instrument: 'read from an instrument',
   trace: 'read from a trace',
   picture: 'read from a picture, every point placed or confirmed',
-  suggested: 'read from a picture, a point unconfirmed',
+  suggested: 'read from a picture, a point unconfirmed, or off a clip',
   'in a session': 'shown in a set of a session',
   simulated: 'read from a simulated instrument',
 };

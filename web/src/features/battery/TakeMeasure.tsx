@@ -9,6 +9,7 @@ import { Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { firstEmpty, readCell, stepsOf, type TrialStep } from '@myokinet/core/checking';
 import { type CheckDesk, ProtocolLines, whatCounts } from '../checks/index.ts';
 import { InstrumentPanel } from '../instruments/index.ts';
+import { canBeFilmed, ClipPanel } from '../clips/index.ts';
 import { PicturePanel } from '../pictures/index.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { AsRead } from './AsRead.tsx';
@@ -34,7 +35,7 @@ export interface TakeMeasureProps {
 
 const FIRST: TrialStep = { key: '', side: 'whole', ordinal: 0 };
 
-type Aid = 'instrument' | 'picture' | 'skip';
+type Aid = 'instrument' | 'picture' | 'clip' | 'skip';
 
 /** One check of the battery: how it is taken, its trials, and a large entry for the one in hand. */
 export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, changes, unit, back, next }: TakeMeasureProps) {
@@ -71,7 +72,9 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
     });
   };
   /** While a picture or an instrument is open, its own button takes the figure: nothing passes over it. */
-  const reading = aid === 'picture' || aid === 'instrument' ? aid : undefined;
+  const reading = aid === undefined || aid === 'skip' ? undefined : aid;
+  /** These need the whole page. */
+  const wide = aid === 'picture' || aid === 'clip';
   /** What the one large button, Enter and the pedal do. */
   const primary = () => {
     if (reading) return;
@@ -104,6 +107,11 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
     desk.setCell(step.key, { text: String(value), reading });
     if (current + 1 < steps.length) setCurrent(current + 1);
   };
+  /** The next trial wants a picture or clip of its own; what the last one gave is seen among the others. */
+  const takeAndLeave: typeof takeReading = (value, read) => {
+    takeReading(value, read);
+    if (current + 1 === steps.length) setAid(undefined);
+  };
   const label = `${measure.name}${step.side === 'whole' ? '' : `, ${step.side}`}, trial ${step.ordinal + 1}`;
   const toggle = (which: Aid) => setAid(aid === which ? undefined : which);
   return (
@@ -115,8 +123,8 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
           {measure.position} · {unit}
         </span>
       </div>
-      <div className={`mt-1 grid flex-1 content-start gap-x-8 gap-y-2 ${aid === 'picture' ? '' : 'lg:grid-cols-[20rem_1fr]'}`}>
-        <div className={`text-sm lg:text-base ${aid === 'picture' ? 'hidden' : ''}`}>
+      <div className={`mt-1 grid flex-1 content-start gap-x-8 gap-y-2 ${wide ? '' : 'lg:grid-cols-[20rem_1fr]'}`}>
+        <div className={`text-sm lg:text-base ${wide ? 'hidden' : ''}`}>
           <ProtocolLines measure={measure} trainee={trainee} size={72} />
           <p className="aside mt-1 text-sm max-lg:hidden">
             {whatCounts(measure)} Sharp pain, a pinch, numbness or tingling: stop, and skip with “pain”.
@@ -146,19 +154,15 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
               </Suspense>
             </div>
           )}
+          {aid === 'clip' && (
+            <Suspense fallback={<Waiting />}>
+              <ClipPanel {...{ measure, label }} side={step.side} take={takeAndLeave} />
+            </Suspense>
+          )}
           {aid === 'picture' && (
             <div>
               <Suspense fallback={<Waiting />}>
-                <PicturePanel
-                  {...{ measure, trainee, label }}
-                  side={step.side}
-                  take={(value, read) => {
-                    takeReading(value, read);
-                    // The next trial wants a picture of its own; what this one gave is seen among the others.
-                    if (current + 1 === steps.length) setAid(undefined);
-                  }}
-                  leave={() => setAid(undefined)}
-                />
+                <PicturePanel {...{ measure, trainee, label }} side={step.side} take={takeAndLeave} leave={() => setAid(undefined)} />
               </Suspense>
             </div>
           )}
@@ -237,6 +241,11 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
         {read && (
           <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'instrument'} onClick={() => toggle('instrument')}>
             Instrument
+          </button>
+        )}
+        {canBeFilmed(measure) && (
+          <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'clip'} onClick={() => toggle('clip')}>
+            Clip
           </button>
         )}
         {templateFor(measure) && (

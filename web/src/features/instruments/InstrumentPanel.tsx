@@ -19,6 +19,7 @@ interface Trace {
   readonly zeroed: boolean;
   readonly from: string;
   readonly simulated: boolean;
+  readonly ofClip?: boolean;
 }
 
 /** Reads a trial off an instrument: connected, set to zero, streamed, taken. */

@@ -10,17 +10,21 @@ export interface RepetitionTableProps {
   readonly toggle: (repetition: Repetition) => void;
   /** As it follows a figure. */
   readonly unit: string;
+  /** Read off a clip: speeds are not told. */
+  readonly ofClip?: boolean;
+  /** Shows a moment on the clip. */
+  readonly show?: ((seconds: number) => void) | undefined;
 }
 
 /** Each repetition with its range and tempo, and whether it counts. */
-export function RepetitionTable({ repetitions, counted, toggle, unit }: RepetitionTableProps) {
+export function RepetitionTable({ repetitions, counted, toggle, unit, ofClip = false, show }: RepetitionTableProps) {
   const [all, setAll] = useState(false);
   return (
     <div className="relative mt-2 max-h-56 overflow-auto" tabIndex={0} role="region" aria-label="Repetitions">
       <table className="plain-table text-sm">
         <thead>
           <tr>
-            {['', 'turns at', 'range', 'out and back', 'fastest', 'slowest part', 'counts'].map((h) => (
+            {['', 'turns at', 'range', 'out and back', ...(ofClip ? [] : ['fastest', 'slowest part']), 'counts'].map((h) => (
               <th key={h} scope="col">
                 {h || <span className="sr-only">number</span>}
               </th>
@@ -31,7 +35,15 @@ export function RepetitionTable({ repetitions, counted, toggle, unit }: Repetiti
           {repetitions.slice(0, all ? undefined : FIRST_ROWS).map((r, i) => (
             <tr key={r.turn} className={counted(r) ? '' : 'line-through'}>
               <td>{i + 1}</td>
-              <td>{r.turn.toFixed(1)} s</td>
+              <td>
+                {show ? (
+                  <button type="button" className="btn btn-sm min-h-11" onClick={() => show(r.turn)}>
+                    {r.turn.toFixed(1)} s: look
+                  </button>
+                ) : (
+                  `${r.turn.toFixed(1)} s`
+                )}
+              </td>
               <td>
                 {r.range.toFixed(unit === '°' ? 0 : 1)}
                 {unit}
@@ -39,11 +51,15 @@ export function RepetitionTable({ repetitions, counted, toggle, unit }: Repetiti
               <td>
                 {r.outTime.toFixed(1)} s, {r.backTime.toFixed(1)} s
               </td>
-              <td>
-                {r.peakSpeed.toFixed(0)}
-                {unit}/s
-              </td>
-              <td>{r.sticking ? `at ${r.sticking.angle.toFixed(0)}${unit}, ${r.sticking.slowdown.toFixed(1)} × as long` : '–'}</td>
+              {!ofClip && (
+                <>
+                  <td>
+                    {r.peakSpeed.toFixed(0)}
+                    {unit}/s
+                  </td>
+                  <td>{r.sticking ? `at ${r.sticking.angle.toFixed(0)}${unit}, ${r.sticking.slowdown.toFixed(1)} × as long` : '–'}</td>
+                </>
+              )}
               <td>
                 <label className="flex items-center gap-1">
                   <input type="checkbox" className="checkbox checkbox-sm" checked={counted(r)} onChange={() => toggle(r)} />

@@ -32,6 +32,7 @@ export function TraceChart({ reading, counted, corrections, countAt }: TraceChar
     if (x >= 0 && x <= across) countAt?.((x / across) * reading.duration);
   };
   const { unit } = QUANTITY_WORDS[reading.quantity];
+  const shortUnit = reading.quantity === 'height' ? '%' : unit;
   const turns = new Set(reading.repetitions.map((r) => r.turn));
   const label = `Trace of ${reading.duration.toFixed(1)} s: ${reading.repetitions.filter(counted).length} of ${reading.repetitions.length} repetitions count`;
   return (
@@ -64,7 +65,7 @@ export function TraceChart({ reading, counted, corrections, countAt }: TraceChar
           ticks={roundSteps(low, high, 5)}
           interval={0}
           width={BESIDE.left}
-          tick={plainTick((v) => `${v}${unit}`, 4)}
+          tick={plainTick((v) => `${v}${shortUnit}`, 4)}
           stroke="currentColor"
         />
         {reading.hold && (

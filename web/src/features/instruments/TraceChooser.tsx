@@ -31,6 +31,7 @@ const UNIT_WORDS: Readonly<Record<ValueUnit, string>> = {
   g: 'acceleration, g',
   kg: 'load, kg',
   N: 'load, newtons',
+  '% of body': 'height, hundredths of the body',
 };
 const NO_TIME = -1;
 

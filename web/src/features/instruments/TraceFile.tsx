@@ -13,6 +13,7 @@ export interface OpenTrace {
   readonly quantity: TraceQuantity;
   readonly from: string;
   readonly simulated: boolean;
+  readonly ofClip?: boolean;
 }
 
 /** A trace that some other device wrote: opened, said what is what in it, read. */
@@ -39,7 +40,7 @@ export function TraceFile({ measure, read }: { readonly measure: Measure; readon
       <TraceChooser
         {...opened}
         measure={measure}
-        read={(chosen) => read({ ...chosen, from: opened.name, simulated: opened.table.simulated })}
+        read={(chosen) => read({ ...chosen, from: opened.name, simulated: opened.table.simulated, ofClip: opened.table.ofClip })}
         close={() => setOpened(undefined)}
       />
     );

@@ -29,6 +29,10 @@ export interface TraceViewProps extends Pick<TakeReading, 'measure' | 'take'> {
   readonly simulated: boolean;
   /** Whether it is known that its zero is where the check counts from. */
   readonly zeroed: boolean;
+  /** A file says that it was read off a clip. */
+  readonly ofClip?: boolean;
+  /** The clip it was read off just now: what tells it from others, and how its moments are looked at. */
+  readonly clip?: { readonly source: string; readonly show: (seconds: number) => void };
   readonly close: () => void;
 }
 
@@ -36,11 +40,13 @@ export interface TraceViewProps extends Pick<TakeReading, 'measure' | 'take'> {
 const START_SECONDS = 0.5;
 
 /** A trace, what was counted in it, and the coach's last word on that. */
-export function TraceView({ samples, quantity, from, simulated, zeroed, measure, take, close }: TraceViewProps) {
+export function TraceView({ samples, quantity, from, simulated, zeroed, ofClip = false, clip, measure, take, close }: TraceViewProps) {
   const [kept, setKept] = useState<Kept | undefined>();
   const [read, setRead] = useState<{ readonly reading?: TraceReading; readonly problem?: string }>({});
   const [corrections, setCorrections] = useState<readonly CountCorrection[]>([]);
   const [sides, setSides] = useState<'one' | 'two' | undefined>();
+  const [looked, setLooked] = useState(false);
+  const isOfClip = ofClip || clip !== undefined;
   const [zero, setZero] = useState<'own' | 'start' | undefined>(zeroed ? 'own' : undefined);
   const part = useMemo(() => (kept ? trimmed(samples, kept.from, kept.to) : samples), [samples, kept]);
   useEffect(() => {
@@ -104,11 +110,12 @@ export function TraceView({ samples, quantity, from, simulated, zeroed, measure,
       kind: 'trace',
       instrument: from,
       simulated,
-      source: fingerprint(new Uint8Array(Float64Array.from(samples.angles).buffer)),
+      source: clip?.source ?? fingerprint(new Uint8Array(Float64Array.from(samples.angles).buffer)),
       trace: {
         seconds: Math.round(reading.duration * 100) / 100,
         rate: Math.round(reading.rate * 10) / 10,
         counted: reading.repetitions.length,
+        ...(isOfClip ? { ofClip: true } : {}),
         corrections: [...corrections],
         ...traceSummary(reading),
       },
@@ -116,6 +123,7 @@ export function TraceView({ samples, quantity, from, simulated, zeroed, measure,
   };
   return (
     <div className="mt-2">
+      {ofClip && <p className="state-mark text-sm font-semibold">It was read off a clip: it informs and opens no gate.</p>}
       {simulated && <p className="state-mark text-sm font-semibold">A stand-in gave it: it is marked on the record and opens no gate.</p>}
       {reading.notices.map((notice) => (
         <p key={notice} className="state-mark text-sm">
@@ -140,7 +148,7 @@ export function TraceView({ samples, quantity, from, simulated, zeroed, measure,
             `${(reading.hold.to - reading.hold.from).toFixed(1)} s at ${reading.hold.mean.toFixed(0)}${unit}, ± ${reading.hold.sd.toFixed(1)}${unit} unsteady`
           }
         />
-        {quantity === 'angle' && (
+        {quantity === 'angle' && !isOfClip && (
           <Said term="Shake, 4–12 Hz" said={reading.shake === undefined ? undefined : `${reading.shake.toFixed(2)}° RMS`} />
         )}
         <Said term="Repetitions" said={repetitionWords(reading, corrections, unit)} />
@@ -152,7 +160,9 @@ export function TraceView({ samples, quantity, from, simulated, zeroed, measure,
         )}
       </dl>
       {counts && fellOff && <p className="state-mark mt-1 text-sm">{fellOffInWords(fellOff, clean + 1)}</p>}
-      {reading.repetitions.length > 0 && <RepetitionTable repetitions={reading.repetitions} {...{ counted, toggle, unit }} />}
+      {reading.repetitions.length > 0 && (
+        <RepetitionTable repetitions={reading.repetitions} {...{ counted, toggle, unit }} ofClip={isOfClip} show={clip?.show} />
+      )}
       {counts && (
         <CountCorrections {...{ corrections, reading, countAt }} drop={(c) => setCorrections(corrections.filter((o) => o !== c))} />
       )}
@@ -178,14 +188,29 @@ export function TraceView({ samples, quantity, from, simulated, zeroed, measure,
           {limit && figure && figure.value < 0 && ' Did it turn the other way?'}
         </p>
       )}
+      {clip && figure && (
+        <label className="mt-2 flex min-h-11 items-center gap-2">
+          <input type="checkbox" className="checkbox" checked={looked} onChange={(e) => setLooked(e.target.checked)} />
+          {counts ? 'I have looked at each turn on the clip.' : 'I have looked at its start and end on the clip.'}
+        </label>
+      )}
       <div className="mt-2 flex flex-wrap items-center gap-2">
-        <button type="button" className="btn btn-primary" disabled={!figure || limit !== undefined} onClick={use}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={!figure || limit !== undefined || (clip !== undefined && !looked)}
+          onClick={use}
+        >
           {figure ? `Use it: ${traceFigureInWords(figure)}` : 'Use it'}
         </button>
         <button type="button" className="btn" onClick={close}>
-          Back to the instrument
+          {clip ? 'Back to the clip' : 'Back to the instrument'}
         </button>
-        <button type="button" className="btn btn-ghost" onClick={() => download(writeTraceCsv(samples, { quantity, simulated }))}>
+        <button
+          type="button"
+          className="btn btn-ghost"
+          onClick={() => download(writeTraceCsv(samples, { quantity, simulated, ofClip: isOfClip }))}
+        >
           Download as CSV
         </button>
       </div>

@@ -4,8 +4,18 @@ import type { Pose } from './poseWorker.ts';
 
 let pose: ReturnType<typeof wrap<Pose>> | undefined;
 
-/** Body points that the pose model sees on a picture. The model is loaded with the first one; nothing leaves the machine. */
-export function suggestedKeypoints(picture: ImageBitmap): Promise<readonly Keypoint[]> {
+/** The model is loaded with the first picture; nothing leaves the machine. */
+function aside() {
   pose ??= wrap<Pose>(new Worker(new URL('./poseWorker.ts', import.meta.url), { type: 'module' }));
-  return pose.suggest(transfer(picture, [picture]));
+  return pose;
+}
+
+/** Body points that the pose model sees on a picture. */
+export function suggestedKeypoints(picture: ImageBitmap): Promise<readonly Keypoint[]> {
+  return aside().suggest(transfer(picture, [picture]));
+}
+
+/** Body points on the next frame of a clip, looked for where they were in the one before. */
+export function followedKeypoints(picture: ImageBitmap, isFirst: boolean): Promise<readonly Keypoint[]> {
+  return aside().follow(transfer(picture, [picture]), isFirst);
 }

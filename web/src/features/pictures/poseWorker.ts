@@ -90,18 +90,44 @@ function around(points: readonly Keypoint[], whole: Square): Square {
   return { x: (left + right - side) / 2, y: (top + bottom - side) / 2, side };
 }
 
+/** Where the body was in the frame before. */
+let followed: { readonly points: readonly Keypoint[]; readonly width: number; readonly height: number } | undefined;
+
+async function loaded(): Promise<GraphModel> {
+  model ??= load();
+  return model.catch((error: unknown) => {
+    model = undefined;
+    throw error;
+  });
+}
+
+function wholeOf({ width, height }: { readonly width: number; readonly height: number }): Square {
+  const side = Math.max(width, height);
+  return { x: (width - side) / 2, y: (height - side) / 2, side };
+}
+
+function looked(net: GraphModel, picture: ImageBitmap): readonly Keypoint[] {
+  const whole = wholeOf(picture);
+  let points = look(net, picture, whole);
+  for (let i = 1; i < LOOKS; i++) points = look(net, picture, around(points, whole));
+  return points;
+}
+
 const pose = {
   /** Body points of one picture, pixels. */
   async suggest(picture: ImageBitmap): Promise<readonly Keypoint[]> {
-    model ??= load();
-    const net = await model.catch((error: unknown) => {
-      model = undefined;
-      throw error;
-    });
-    const side = Math.max(picture.width, picture.height);
-    const whole: Square = { x: (picture.width - side) / 2, y: (picture.height - side) / 2, side };
-    let points = look(net, picture, whole);
-    for (let i = 1; i < LOOKS; i++) points = look(net, picture, around(points, whole));
+    return looked(await loaded(), picture);
+  },
+
+  /** Body points of the next frame of a clip, pixels: one look, at where the body was in the frame before. */
+  async follow(picture: ImageBitmap, isFirst: boolean): Promise<readonly Keypoint[]> {
+    const net = await loaded();
+    const { width, height } = picture;
+    const before = isFirst || followed?.width !== width || followed.height !== height ? undefined : followed;
+    // Where nobody was seen the next frame is looked at whole, and the one after it near.
+    const points = before ? look(net, picture, around(before.points, wholeOf(picture))) : looked(net, picture);
+    picture.close();
+    followed = { points, width, height };
     return points;
   },
 };

@@ -1,0 +1,2 @@
+export { ClipPanel } from './ClipPanelLater.ts';
+export { canBeFilmed } from './canBeFilmed.ts';
