@@ -28,6 +28,9 @@ describe('a battery', () => {
   it('fixes its time once, and takes no answer meant for another', () => {
     const saving = batteryAfter(blank(), { kind: 'saving', at: 'first' }, newId);
     expect(batteryAfter(saving, { kind: 'saving', at: 'second' }, newId).takenAt).toBe('first');
+    // What was taken earlier keeps its own day.
+    const earlier = batteryAfter(saving, { kind: 'dated', at: 'long ago' }, newId);
+    expect(batteryAfter(earlier, { kind: 'saving', at: 'now' }, newId).takenAt).toBe('long ago');
     const other = { ...patchOf(batteryAfter(blank(), { kind: 'note', note: 'x' }, newId))! };
     expect(batteryAfter(saving, { kind: 'sent', patch: other }, newId)).toBe(saving);
   });

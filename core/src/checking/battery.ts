@@ -16,6 +16,8 @@ export type BatteryEvent =
   /** A check was skipped, or taken up again. */
   | { readonly kind: 'skip'; readonly measureId: string; readonly reason: SkipReason | undefined }
   | { readonly kind: 'note'; readonly note: string }
+  /** It was taken then, and not while it is entered; null: it is now. */
+  | { readonly kind: 'dated'; readonly at: string | null }
   /** Back or forth to how it stood. */
   | { readonly kind: 'travel'; readonly to: BatteryStep }
   /** The page knows which checks it is about. */
@@ -48,6 +50,8 @@ export function batteryAfter(draft: CheckDraft, event: BatteryEvent, newId: () =
     }
     case 'note':
       return { ...draft, note: event.note };
+    case 'dated':
+      return { ...draft, takenAt: event.at };
     case 'travel': {
       const { cells, skips } = event.to;
       // A figure that was not there yet becomes an empty one: the server must hear of it.

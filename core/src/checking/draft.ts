@@ -18,7 +18,7 @@ import { trialProblemInWords } from '../words/index.ts';
 /** A check while it is being taken: texts as typed, so that nothing typed is ever lost. */
 export interface CheckDraft {
   readonly id: string;
-  /** Fixed when it is first sent, so that a second try is the same request. */
+  /** Said where it was taken earlier; else fixed when it is first sent, so that a second try is the same request. */
   readonly takenAt: string | null;
   readonly startedAt: string;
   /** Which checks it is about: `gate`, `ladder`, `all`, or measure ids. */

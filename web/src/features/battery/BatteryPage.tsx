@@ -7,7 +7,7 @@ import { readCell, stateOf, whereToGoOn } from '@myokinet/core/checking';
 import { nowInstant } from '../../client/clock.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { EmergencyButton } from '../emergency/index.ts';
-import { type CheckDesk, ClosedChecks, scopeFrom, useCheckDesk, useScope } from '../checks/index.ts';
+import { type CheckDesk, ClosedChecks, scopeFrom, TakenOn, useCheckDesk, useScope } from '../checks/index.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
 import { useMeasuringQuery } from '../measuring/index.ts';
 import { Empty } from '../../kit/Empty.tsx';
@@ -149,6 +149,7 @@ function Battery({ trainee, desk, measures, ownErrors }: BatteryProps) {
             now={now}
             go={setAt}
           />
+          <TakenOn desk={desk} />
           <NoteField value={desk.value.note} change={desk.setNote} />
           <ProblemNote error={desk.error} retry={() => void save()} />
           <div className="mt-3 flex flex-wrap gap-2">

@@ -156,7 +156,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
           )}
           {aid === 'clip' && (
             <Suspense fallback={<Waiting />}>
-              <ClipPanel {...{ measure, label }} side={step.side} take={takeAndLeave} />
+              <ClipPanel {...{ measure, label }} side={step.side} take={takeAndLeave} leave={() => setAid(undefined)} />
             </Suspense>
           )}
           {aid === 'picture' && (
@@ -230,7 +230,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
         </div>
       </div>
       <div
-        className={`sticky bottom-0 -mx-3 mt-2 flex-wrap gap-1.5 border-t border-base-300 bg-base-100 px-3 py-2 sm:gap-2 ${aid === 'picture' ? 'hidden' : 'flex'}`}
+        className={`sticky bottom-0 -mx-3 mt-2 flex-wrap gap-1.5 border-t border-base-300 bg-base-100 px-3 py-2 sm:gap-2 ${wide ? 'hidden' : 'flex'}`}
       >
         <button type="button" className="btn h-11 px-3 sm:h-13" onClick={backward} disabled={current === 0 && !back}>
           Back

@@ -17,6 +17,7 @@ import { MeasureRow } from './MeasureRow.tsx';
 import { ProtocolCard } from './ProtocolCard.tsx';
 import { ScopeField } from './ScopeField.tsx';
 import { scopeFrom, useScope } from './scopes.ts';
+import { TakenOn } from './TakenOn.tsx';
 import { useCheckDesk } from './useCheckDesk.ts';
 
 export function TakeCheckPage() {
@@ -81,6 +82,7 @@ export function TakeCheckPage() {
             </section>
           );
         })}
+        <TakenOn desk={desk} />
         <NoteField value={desk.value.note} change={desk.setNote} />
         {desk.notice && <p role="status">{desk.notice}</p>}
         <ProblemNote error={desk.error} retry={() => void save()} />

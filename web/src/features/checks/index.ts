@@ -6,3 +6,4 @@ export { originWords } from './originWords.ts';
 export { scopeFrom, useScope } from './scopes.ts';
 export { type CheckDesk, useCheckDesk } from './useCheckDesk.ts';
 export { ClosedChecks } from './ClosedChecks.tsx';
+export { TakenOn } from './TakenOn.tsx';

@@ -137,6 +137,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     canRedo: history.future.length > 0,
     undo: () => step('undo'),
     redo: () => step('redo'),
+    setTakenAt: (at: string | null) => draft.change(after(value, { kind: 'dated', at })),
     setNote: (note: string) => draft.change(after(value, { kind: 'note', note })),
     setCell: (cell: string, figure: Pick<Cell, 'text' | 'reading'>) =>
       edit({ kind: 'figure', cell, figure }, figure.reading ? undefined : cell),

@@ -22,10 +22,11 @@ interface OpenClip {
 
 interface ClipPanelProps extends TakeReading {
   readonly side: BodySide;
+  readonly leave: () => void;
 }
 
 /** Reads a trial off a clip: played slowly beside a pose model, its curve beside it, the turns looked at by the coach. It stays on this machine. */
-export function ClipPanel({ measure, side: asked, label, take }: ClipPanelProps) {
+export function ClipPanel({ measure, side: asked, label, take, leave }: ClipPanelProps) {
   const [clip, setClip] = useState<OpenClip | undefined>();
   const [problem, setProblem] = useState('');
   const filmId = useId();
@@ -76,6 +77,9 @@ export function ClipPanel({ measure, side: asked, label, take }: ClipPanelProps)
           />
         </FileDrop>
       )}
+      <button type="button" className="btn mt-3 min-h-11" onClick={leave}>
+        Close the clip
+      </button>
     </section>
   );
 }
@@ -134,7 +138,7 @@ function Opened({ clip, measure, label, take, side: asked, refuse }: OpenedProps
     if (video.current) video.current.currentTime = part.from + seconds;
   };
   return (
-    <div className="mt-2 grid items-start gap-3 lg:grid-cols-[minmax(14rem,22rem)_minmax(0,1fr)]">
+    <div className="mt-2 grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(14rem,22rem)_minmax(0,1fr)]">
       <div>
         <video
           ref={video}
