@@ -7,6 +7,7 @@ import {
   alignPictures,
   jointAngle,
   type Keypoint,
+  PICTURE_DEFAULTS,
   PICTURE_TEMPLATES,
   type PictureAlignment,
   readPicture,
@@ -254,6 +255,30 @@ describe('the direction of every protocol, over its range, both ways round', () 
       expect(readAs(id, mirrored(DRAWN[id]!(angle)), 'left').angle).toBeCloseTo(angle, 6);
     }
   });
+
+  it.each(PICTURE_TEMPLATES.map((t) => t.id))(
+    '%s: what is read lies in its band in 95 ± 2%% of shaky pictures, over its range and both ways',
+    (id) => {
+      const random = seedrandom(`band of ${id}`);
+      const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+      const { picking } = PICTURE_DEFAULTS;
+      const shaky = (places: Readonly<Record<string, { x: number; y: number }>>) =>
+        Object.fromEntries(Object.entries(places).map(([point, p]) => [point, at(p.x + picking * normal(), p.y + picking * normal())]));
+      const wide = id.startsWith('shoulder-f') || id === 'shoulder-abduction' || id === 'scaption' || id === 'wall-slide-height';
+      const [from, to] = RANGE[id] ?? [-30, wide ? 200 : 120];
+      let [inside, all] = [0, 0];
+      for (let angle = from; angle <= to; angle += (to - from) / 60)
+        for (const way of ['left', 'right'] as const)
+          for (let i = 0; i < 80; i++) {
+            const drawn = DRAWN[id]!(angle);
+            const { angle: seen, standardError } = readAs(id, shaky(way === 'right' ? drawn : mirrored(drawn)), way);
+            all++;
+            if (Math.abs(seen - angle) <= 1.96 * standardError) inside++;
+          }
+      expect(inside / all).toBeGreaterThan(0.93);
+      expect(inside / all).toBeLessThan(0.97);
+    },
+  );
 
   it('facing the other way, a raised arm reads as one that went back: shown as what it is, below what the check reads', () => {
     expect(readAs('shoulder-flexion', mirrored(raised(60)), 'right').angle).toBeCloseTo(-60, 6);
