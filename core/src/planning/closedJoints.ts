@@ -1,5 +1,5 @@
 import type { Joint } from '../anatomy/index.ts';
-import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { CalendarDay } from '../quantities/index.ts';
 import type { FixedEvent } from './brief.ts';
 import type { LastLoaded } from './plannerFacts.ts';
 import { daysLater, dayShort, restedBetween, weekdayOf, type When, whenOf } from './spacing.ts';
@@ -25,9 +25,17 @@ export interface Loading {
   readonly logged?: boolean;
 }
 
-/** What the record says of each joint's last load. */
-export function loadingsOf(lastLoaded: LastLoaded): readonly Loading[] {
-  return (Object.entries(lastLoaded) as [Joint, Instant][]).map(([joint, at]) => ({ when: whenOf(at), joints: [joint], logged: true }));
+/**
+ * What the record says of each joint's last load.
+ *
+ * @param of the joints that are asked about; without it all
+ */
+export function loadingsOf(lastLoaded: LastLoaded, of?: readonly Joint[]): readonly Loading[] {
+  const joints = of ?? (Object.keys(lastLoaded) as Joint[]);
+  return joints.flatMap((joint): Loading[] => {
+    const at = lastLoaded[joint];
+    return at ? [{ when: whenOf(at), joints: [joint], logged: true }] : [];
+  });
 }
 
 /**

@@ -62,8 +62,10 @@ export function mayDo(trainee: MayDoFacts, planned: PlannedDose, when?: When): M
 function closedOn(drill: Drill, when: When, { brief, lastLoaded }: MayDoFacts): DayClosed | undefined {
   const pause = brief?.pauses.find((p) => p.from <= when.day && when.day <= p.to);
   if (pause) return { kind: 'pause', pause };
-  const closed = closedJoints(when, brief?.events ?? [], loadingsOf(lastLoaded ?? {}));
-  const joint = loadedJoints(drill).find((j) => closed.has(j));
+  const joints = loadedJoints(drill);
+  if (joints.length === 0) return undefined;
+  const closed = closedJoints(when, brief?.events ?? [], loadingsOf(lastLoaded ?? {}, joints));
+  const joint = joints.find((j) => closed.has(j));
   const by = joint && closed.get(joint);
   return joint && by && { kind: 'rest', joint, by };
 }
