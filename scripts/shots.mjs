@@ -41,7 +41,7 @@ const SHOTS = [
   { file: 'record.png', trainee: 'Petra', path: '/record', act: correctASession },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
   { file: 'gates.png', path: '/library/gates' },
-  { file: 'library.png', path: '/library?joint=shoulder&quality=stability' },
+  { file: 'library.png', path: (idOf) => `/library/drills/plank?for=${idOf('Kasper')}` },
 ];
 
 /** What each trainee of the floor pictures does. */
@@ -92,9 +92,12 @@ try {
       // Sets are timed by the page's clock, which a picture can hold.
       localStorage.setItem('myokinet.floor.muted', 'yes');
     });
-    const id = caseload.find((row) => row.name.startsWith(trainee))?.id;
+    const idOf = (name) => caseload.find((row) => row.name.startsWith(name))?.id;
+    const id = idOf(trainee);
     const opened = runs && (await Promise.all(runs.map((name) => openRun(name, caseload))));
-    await page.goto(address + (opened ? `/floor/${opened.join('+')}` : trainee ? `/trainees/${id}${path}` : path));
+    await page.goto(
+      address + (opened ? `/floor/${opened.join('+')}` : trainee ? `/trainees/${id}${path}` : typeof path === 'string' ? path : path(idOf)),
+    );
     await page.waitForLoadState('networkidle');
     await act?.(page);
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', file) });
