@@ -57,7 +57,10 @@ describe('a session', () => {
       set(38, { unconfirmed: true }),
       set(0),
     ];
-    const items = [{ ...plank!, sets }, { ...skipped!, sets: [], skipped: 'out of time' as const }];
+    const items = [
+      { ...plank!, sets },
+      { ...skipped!, sets: [], skipped: 'out of time' as const },
+    ];
     expect(await bench.post(`${at}/sessions`, { ...dto, items })).toMatchObject({ status: 201 });
     // Too long ago to build on.
     await bench.post(`${at}/sessions`, sessionDto(ago(40)));
