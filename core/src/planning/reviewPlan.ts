@@ -132,6 +132,8 @@ function problemOf(item: PlannedItem, rules: MayDoFacts, brief: PlanBrief): Prob
   if (may.answer === 'may') return undefined;
   const sentence = `“${drill.name}”: ${mayInWords(may, drill, library)}`;
   if (may.answer === 'may not' && may.because.kind === 'caution') return { closed: true, sentence };
+  // What mends has its reduced dose by a caution: no reason talks it round.
+  if (may.answer === 'reduced' && may.because.some((r) => r.kind === 'rebuilding')) return { dose: may.dose, sentence };
   if (item.overruled) return { advice: true, sentence: `${sentence} Planned all the same: ${item.overruled}` };
   return { ...(may.answer === 'reduced' ? { dose: may.dose } : { closed: true }), overrulable: true, sentence };
 }

@@ -156,6 +156,14 @@ describe('rebuilding after an injury', () => {
     const item = { id: 'i', drillId: 'band-external-rotation', sets: 3, min: 10, max: 10, restSeconds: 40, why: '' };
     const [finding] = reviewPlan([{ id: 's', day: '2026-11-23' as CalendarDay, items: [item] }], rules(input({}, { cautions: shoulder })));
     expect(finding?.sentence).toContain('At most 1 × 3–5 reps a side: the joint is being rebuilt.');
+    // No reason of a coach talks it round.
+    const told = { ...item, overruled: 'Feels fine.' };
+    for (const items of [[item], [told]]) {
+      const [kept] = reviewPlan([{ id: 's', day: '2026-11-23' as CalendarDay, items }], rules(input({}, { cautions: shoulder })));
+      expect(kept).toMatchObject({ dose: { sets: 1, min: 3, max: 5 } });
+      expect(kept).not.toHaveProperty('overrulable');
+      expect(kept).not.toHaveProperty('advice');
+    }
   });
 });
 
