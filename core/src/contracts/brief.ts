@@ -8,7 +8,9 @@ import {
   type PauseReason,
   type Place,
   PLACES,
-  SESSION_FORMS,
+  FOCI,
+  type Focus,
+  SESSION_FORM_IDS,
   type SessionForm,
   type Weekday,
   WEEKDAYS,
@@ -31,7 +33,8 @@ export class BriefDayDto {
   @IsInt({ message: `Minutes must be a whole number from ${LIMITS.minutes.min} to ${LIMITS.minutes.max}.` })
   minutes!: number;
   @IsIn(PLACE_IDS) place!: Place;
-  @IsIn(Object.keys(SESSION_FORMS)) form!: SessionForm;
+  @IsIn(SESSION_FORM_IDS) form!: SessionForm;
+  @IsOptional() @IsIn(Object.keys(FOCI), { message: `A focus is one of: ${Object.keys(FOCI).join(', ')}.` }) focus?: Focus;
   /** When it starts, for the calendar; without it the session fills its day. */
   @IsOptional() @Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'A time must be like 17:30.' }) at?: string;
 }
@@ -133,7 +136,7 @@ export class TemplateSessionDto {
   @Max(7) @Min(0) @IsInt() week!: number;
   @IsWeekday() weekday!: Weekday;
   @IsIn(PLACE_IDS) place!: Place;
-  @IsIn(Object.keys(SESSION_FORMS)) form!: SessionForm;
+  @IsIn(SESSION_FORM_IDS) form!: SessionForm;
   @Parts(() => TemplateItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession)
   @IsArray()

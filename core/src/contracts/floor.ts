@@ -14,7 +14,7 @@ import {
   Min,
 } from 'class-validator';
 import { DRILL_SKIP_REASONS, FLOOR_EVENT_FIELDS, FLOOR_EVENT_OPTIONS, type FloorEventKind, type FloorFieldRule } from '../floor/index.ts';
-import { SESSION_FORMS, type SessionForm } from '../planning/index.ts';
+import { SESSION_FORM_IDS, type SessionForm } from '../planning/index.ts';
 import { FEELINGS } from '../readiness/index.ts';
 import { IsDrillId, IsFaultId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
@@ -43,7 +43,7 @@ export class FloorHeadDto {
   @IsUUID('7') id!: string;
   @IsOptional() @IsUUID('7') plannedSessionId!: string | null;
   @IsInstant('The start of the run') startedAt!: string;
-  @IsIn(Object.keys(SESSION_FORMS)) form!: SessionForm;
+  @IsIn(SESSION_FORM_IDS) form!: SessionForm;
   @IsIn(['count', 'feel']) progress!: 'count' | 'feel';
   @Parts(() => FloorItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow, IsWritten } from './decorators.ts';
-import { type Place, PLACES, SESSION_FORMS, type SessionForm } from '../planning/index.ts';
+import { type Place, PLACES, SESSION_FORM_IDS, type SessionForm } from '../planning/index.ts';
 import { SupportPlanDto } from './library.ts';
 import { LIMITS } from './limits.ts';
 import { PlanSchoolsDto } from './schools.ts';
@@ -46,7 +46,7 @@ export class PlannedSessionDto {
   @IsUUID('7') id!: string;
   @IsCalendarDay() day!: string;
   @IsOptional() @IsIn(Object.keys(PLACES)) place?: Place;
-  @IsOptional() @IsIn(Object.keys(SESSION_FORMS)) form?: SessionForm;
+  @IsOptional() @IsIn(SESSION_FORM_IDS) form?: SessionForm;
   @Parts(() => PlannedItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })
   @IsArray()

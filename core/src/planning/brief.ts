@@ -2,6 +2,7 @@ import type { Joint } from '../anatomy/index.ts';
 import type { Equipment } from '../drills/index.ts';
 import { type CautionInForce, growsSlowly } from '../safety/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
+import type { Focus } from './focus.ts';
 import { type Place, type SessionForm, type Weekday, WEEKDAYS } from './plan.ts';
 
 /** A day on which the trainee can train. */
@@ -12,6 +13,8 @@ export interface BriefDay {
   readonly form: SessionForm;
   /** When it starts, like `17:30`; without it the session fills its day. */
   readonly at?: string;
+  /** What the day is for; without it for whatever is needed most. */
+  readonly focus?: Focus;
 }
 
 /** Other training or work that loads the same joints: every week on a weekday, or once on a date. */

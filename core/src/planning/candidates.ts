@@ -1,20 +1,12 @@
 import type { Drill } from '../drills/index.ts';
-import { exclusion, type Limits } from './exclusion.ts';
-import { exclusionInWords } from './mayInWords.ts';
+import { type Exclusion, exclusion, type Limits } from './exclusion.ts';
+
+/** Why a drill is not in a plan: it may not be, or the coach never wants it. */
+export type LeftOutBecause = Exclusion | { readonly kind: 'never' };
 
 export interface LeftOut {
   readonly drillId: string;
-  readonly why: string;
-}
-
-/**
- * Why a drill may not be planned, in a sentence; nothing when it may.
- *
- * @example exclusionOf(plank, { cautions: [{ id: 'wrist-injury', … }], … }) // 'Wrist injury, rebuilding: No body weight …'
- */
-export function exclusionOf(drill: Drill, limits: Limits): string | undefined {
-  const found = exclusion(drill, limits);
-  return found && exclusionInWords(found, limits.library);
+  readonly because: LeftOutBecause;
 }
 
 /** The library split into what may be planned and what may not, with reasons. */
@@ -25,8 +17,8 @@ export function candidatesFor(limits: Limits): {
   const allowed: Drill[] = [];
   const leftOut: LeftOut[] = [];
   for (const drill of limits.library.drills) {
-    const why = exclusionOf(drill, limits);
-    if (why) leftOut.push({ drillId: drill.id, why });
+    const because = exclusion(drill, limits);
+    if (because) leftOut.push({ drillId: drill.id, because });
     else allowed.push(drill);
   }
   return { allowed, leftOut };

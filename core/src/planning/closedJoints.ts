@@ -2,7 +2,7 @@ import type { Joint } from '../anatomy/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { FixedEvent } from './brief.ts';
 import type { LastLoaded } from './plannerFacts.ts';
-import { daysLater, dayShort, restedBetween, weekdayOf, type When, whenOf } from './spacing.ts';
+import { daysLater, restedBetween, weekdayOf, type When, whenOf } from './spacing.ts';
 
 /** From this effort on other training counts as loaded work (project default). */
 const HEAVY_FROM = 6;
@@ -59,13 +59,6 @@ export function closedJoints(when: When, events: readonly FixedEvent[], loaded: 
   for (const { when: at, joints, logged = false } of loaded)
     if (!restedBetween(at, when)) close(joints, { kind: 'load', when: at, logged });
   return closed;
-}
-
-/** What keeps a joint unloaded, in words. */
-export function closedByInWords(by: ClosedBy): string {
-  if (by.kind === 'event') return `${by.name} on ${dayShort(by.day)} (effort ${by.effort})`;
-  const { day, at } = by.when;
-  return `${by.logged ? 'the last loaded session' : 'loaded work'} on ${dayShort(day)}${at ? ` at ${at}` : ''}`;
 }
 
 /** The days next to a day on which an event takes place. */

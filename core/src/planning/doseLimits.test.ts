@@ -148,6 +148,7 @@ describe('the least of a kind', () => {
     expect(told).toContainEqual({
       sessionId: 'later',
       advice: true,
+      broken: { code: 'dose short', short: { kind: 'stability', measure: 'week sets', has: 2, least: 6 } },
       sentence: 'Stability work: 2 sets in the week; fewer than 6 change little. Give it more, or leave it out.',
     });
     const say = (measure: 'week tries' | 'week seconds' | 'session seconds' | 'week days') =>

@@ -6,7 +6,7 @@ export {
   loadedJoints,
   PLACES,
   plannedHandLoad,
-  SESSION_FORMS,
+  SESSION_FORM_IDS,
   sessionMinutes,
   STATION_SECONDS,
   WEEKDAYS,
@@ -31,23 +31,33 @@ export {
 export { proposePlan, type PlanProposal, type ProposeOptions, type SearchProgress, type Solved } from './proposePlan.ts';
 export { type BlockInput } from './block/task.ts';
 export { type Served } from './block/score.ts';
-export { candidatesFor, exclusionOf, type LeftOut } from './candidates.ts';
+export { candidatesFor, type LeftOut } from './candidates.ts';
 export { exclusion, type Foothold, type Limits } from './exclusion.ts';
 export { mayDo, type MayDo, type MayDoFacts, type Reduction } from './mayDo.ts';
 export { insteadOf, type Instead } from './insteadOf.ts';
-export { exclusionInWords, INSTEAD_WORDS, mayInWords } from './mayInWords.ts';
+export {
+  beyondInWords,
+  doseBecauseInWords,
+  exclusionInWords,
+  exclusionOf,
+  INSTEAD_WORDS,
+  lightInWords,
+  mayInWords,
+  missedInWords,
+  SESSION_FORMS,
+} from './words/index.ts';
 export { proposeByRules, type RulesInput, type RulesProposal } from './proposeByRules.ts';
-export { minutesGiven, reviewPlan, type PlanFinding, type PlanRules } from './reviewPlan.ts';
+export { minutesGiven, reviewPlan, type PlanRules } from './reviewPlan.ts';
+export type { PlanFinding } from './planFinding.ts';
+export { FOCI, fitsFocus, type Focus } from './focus.ts';
 export { drillHistory, pencilledDoses, withDoses, type LoggedDoses, type PencilledDose } from './pencilled.ts';
 export { beyondShown, NOTHING_SHOWN, type Shown } from './shown.ts';
 export type { DoneAmount } from './shownSets.ts';
-export { beyondInWords } from './beyondInWords.ts';
 export { BUILD_ON_DAYS, plannerFacts, type LastLoaded, type LoggedWork, type PlannerFacts } from './plannerFacts.ts';
 export { whatStays } from './whatStays.ts';
 export { nextDose, type DrillDone, type NextDose } from './nextDose.ts';
 export { shiftMissed, type MissedShift } from './missed.ts';
 export { fitTemplate, templateOf, type PlanTemplate, type TemplateFor } from './template.ts';
-export { BLOCK_RULES } from './block/rules.ts';
 export { lightBecause } from './block/slots.ts';
 export { changesAlong, orderSession } from './sessionOrder.ts';
 export { doseToBuildOn, weekStartOf, weeksLater, type WeekDose } from './week.ts';

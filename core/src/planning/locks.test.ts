@@ -8,7 +8,7 @@ import type { CalendarDay } from '../quantities/index.ts';
 import { CAUTION_IDS, type CautionInForce, cautionOf, type Permit } from '../safety/index.ts';
 import { DEFAULT_SCHOOLS } from '../schools/index.ts';
 import { bodyModel } from '../statics/index.ts';
-import { exclusionOf } from './candidates.ts';
+import { exclusionOf } from './words/index.ts';
 import { madeUpTrainee } from './madeUpTrainee.ts';
 import { proposeByRules } from './proposeByRules.ts';
 import { fitTemplate } from './template.ts';

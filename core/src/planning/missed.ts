@@ -3,7 +3,7 @@ import type { CalendarDay } from '../quantities/index.ts';
 import { closedJoints, type Loading } from './closedJoints.ts';
 import type { PlanBrief } from './brief.ts';
 import { jointsLoadedBy, type PlannedSession } from './plan.ts';
-import { dayOfWeek, dayShort, whenIn } from './spacing.ts';
+import { dayOfWeek, whenIn } from './spacing.ts';
 import { weekStartOf } from './week.ts';
 import { WEEKDAYS } from './plan.ts';
 
@@ -12,7 +12,10 @@ export interface MissedShift {
   readonly sessionId: string;
   /** Where it can go; absent where the week has no room for it. */
   readonly to?: CalendarDay;
-  readonly sentence: string;
+  /** The day it was planned for. */
+  readonly day: CalendarDay;
+  /** It loads joints, and so keeps 48 hours from other loads. */
+  readonly loaded: boolean;
 }
 
 /**
@@ -21,7 +24,7 @@ export interface MissedShift {
  *
  * @param sessions of one week
  * @param today decides what is missed
- * @example shiftMissed([monday, wednesday], { today: '2026-12-01', … }) // [{ sessionId, to: '2026-12-04', sentence: 'Mon 30 Nov was missed: …' }]
+ * @example shiftMissed([monday, wednesday], { today: '2026-12-01', … }) // [{ sessionId, day: '2026-11-30', loaded: true, to: '2026-12-04' }]
  */
 export function shiftMissed(
   sessions: readonly PlannedSession[],
@@ -43,13 +46,7 @@ export function shiftMissed(
     );
     const to = free.find((day) => ![...closedJoints(whenIn(day, brief.days), brief.events, taken).keys()].some((j) => joints.has(j)));
     if (to) taken.push({ when: whenIn(to, brief.days), joints });
-    shifts.push({
-      sessionId: missed.id,
-      ...(to ? { to } : {}),
-      sentence: to
-        ? `${dayShort(missed.day)} was missed: it fits on ${dayShort(to)}${joints.size > 0 ? ', 48 hours from other loads' : ''}.`
-        : `${dayShort(missed.day)} was missed, and no day of the week is left for it: let it go, the next week stays as planned.`,
-    });
+    shifts.push({ sessionId: missed.id, day: missed.day, loaded: joints.size > 0, ...(to ? { to } : {}) });
   }
   return shifts;
 }

@@ -1,11 +1,9 @@
-import { type Side, sideLabel } from '../anatomy/index.ts';
+import type { Side } from '../anatomy/index.ts';
 import type { Drill } from '../drills/index.ts';
 import { goodness, type Measure, type MeasureOf, sideDifference } from '../measuring/index.ts';
-import { formatAmount } from '../quantities/index.ts';
 import { byUrgency, type Headroom } from '../readiness/index.ts';
-import { headroomInWords } from '../words/index.ts';
 
-/** How much a check needs training, and the words for why. */
+/** How much a check needs training, and why. */
 export interface Need {
   readonly measureId: string;
   readonly measure: Measure;
@@ -13,7 +11,7 @@ export interface Need {
   readonly headroom: Headroom;
   readonly limiter: boolean;
   /** Set where both sides suffice and yet differ beyond their limit. */
-  readonly unlike?: string;
+  readonly unlike?: { readonly weaker: 'left' | 'right'; readonly difference: number };
 }
 
 /** Weights of the rule-based proposal (project defaults). */
@@ -45,15 +43,15 @@ export function needsFrom({ headrooms, sidePercent }: NeedFacts, measureOf: Meas
   });
 }
 
-/** That the sides of a spare check differ beyond their limit, in words. */
-function sidesUnlike({ demand, state }: Headroom, headrooms: readonly Headroom[], measure: Measure, percent?: number): string | undefined {
+/** That the sides of a spare check differ beyond their limit. */
+function sidesUnlike({ demand, state }: Headroom, headrooms: readonly Headroom[], measure: Measure, percent?: number): Need['unlike'] {
   const side = (name: Side) => headrooms.find((h) => h.demand.measureId === demand.measureId && h.side === name && !h.stale)?.capacity;
   const [left, right] = [side('left'), side('right')];
   if (state !== 'spare' || !left || !right) return undefined;
   const { difference, alike } = sideDifference(left, right, percent === undefined ? undefined : percent / 100);
   if (alike) return undefined;
   const weaker = goodness(measure, left.value) < goodness(measure, right.value) ? 'left' : 'right';
-  return `${weaker} ${measure.phrase}, ${formatAmount(difference, measure.unit)} behind the other side`;
+  return { weaker, difference };
 }
 
 /**
@@ -92,19 +90,4 @@ export function mostWorth(
 export function mainNeed(drill: Drill, needs: readonly Need[]): Need | undefined {
   const score = (n: Need) => n.weight * (drill.trains[n.measureId] ?? 0);
   return needs.filter((n) => score(n) > 0).sort((a, b) => score(b) - score(a))[0];
-}
-
-/**
- * A need in words.
- *
- * @example needInWords(need) // 'left shoulder flexion, 7° short (the limiter)'
- */
-export function needInWords(need: Need): string {
-  const { headroom, measure, limiter, unlike } = need;
-  return unlike ?? `${needName(need)}, ${headroomInWords(headroom, measure)}${limiter ? ' (the limiter)' : ''}`;
-}
-
-/** What is needed, by side and check: `left shoulder flexion`. */
-export function needName({ headroom: { side }, measure, unlike }: Pick<Need, 'headroom' | 'measure' | 'unlike'>): string {
-  return unlike ?? `${side === 'whole' ? '' : `${sideLabel(side).toLowerCase()} `}${measure.phrase}`;
 }

@@ -1,9 +1,8 @@
 import type { Dose, Drill } from '../drills/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
 import { type Feeling } from '../readiness/index.ts';
-import { judgementOf, type Symptom } from '../safety/index.ts';
+import { isStopSign, judgementOf, type Symptom } from '../safety/index.ts';
 import type { Schools } from '../schools/index.ts';
-import { stopSignInWords, symptomInWords } from '../words/index.ts';
 import { doseStep, mostEver } from './doseStep.ts';
 
 /** A drill as it was done once, with what the session around it said. */
@@ -31,8 +30,30 @@ export interface NextDose {
   readonly dose: Dose;
   /** The next rung's check has been earned. */
   readonly offersCheck: boolean;
-  readonly reason: string;
+  readonly because: DoseBecause;
 }
+
+/** Why the next dose is what it is; `words/nextDose.ts` says it. */
+export type DoseBecause =
+  | { readonly code: 'stop sign' | 'symptom'; readonly symptom: Symptom }
+  | { readonly code: 'sets missing'; readonly done: number; readonly wanted: number }
+  | { readonly code: 'below the top'; readonly top: number }
+  | { readonly code: 'effort'; readonly effort: number }
+  | { readonly code: 'clean once'; readonly wanted: number }
+  | {
+      readonly code:
+        | 'unconfirmed'
+        | 'fault'
+        | 'half dose clean'
+        | 'too close'
+        | 'clean twice'
+        | 'clenched'
+        | 'too much'
+        | 'too easy twice'
+        | 'too easy once'
+        | 'right'
+        | 'not noted';
+    };
 
 /** Turns of the support dial, as fractions of body weight (common practice, no source). */
 const STEP = 0.05;
@@ -62,10 +83,10 @@ export function nextDose(
 ): NextDose | undefined {
   const last = history[0];
   if (!last) return undefined;
-  const sign = last.symptoms.map((s) => stopSignInWords(s)).find((s) => s !== undefined);
-  if (sign) return change('back', -STEP_BACK, `${sign} The next dose is a step easier.`, planned);
+  const sign = last.symptoms.find((s) => isStopSign(s));
+  if (sign) return change('back', -STEP_BACK, { code: 'stop sign', symptom: sign }, planned);
   const worst = last.symptoms.filter((s) => !judgementOf(s).quiet).toSorted((a, b) => b.intensity - a.intensity)[0];
-  if (worst) return change('same', 0, `The same again: ${symptomInWords(worst)}.`, planned);
+  if (worst) return change('same', 0, { code: 'symptom', symptom: worst }, planned);
   return school === 'feel' ? byFeel(history, planned) : byCount(history, planned);
 }
 
@@ -73,39 +94,39 @@ type Planned = Parameters<typeof nextDose>[1];
 
 function byCount(history: readonly DrillDone[], planned: Planned): NextDose {
   const [last, before] = history;
-  if (!last) throw new Error('A dose was asked for without a history.');
+  if (!last) return change('same', 0, { code: 'not noted' }, planned);
   const trouble = troubleOf(last, planned.drill);
-  if (trouble) return change('same', 0, `The same again: ${trouble}.`, planned);
+  if (trouble) return change('same', 0, trouble, planned);
   if (planned.dose.sets < planned.drill.dose.sets)
     return {
-      ...change('more', 0, 'Done clean at half dose: the full number of sets.', planned),
+      ...change('more', 0, { code: 'half dose clean' }, planned),
       loadChange: 0,
       dose: { ...planned.dose, sets: planned.drill.dose.sets },
     };
-  if (!before || troubleOf(before, planned.drill))
-    return change('same', 0, `Clean once at the top of the dose; ${CLEAN_IN_A_ROW} in a row earn more.`, planned);
-  if (daysBetween(before.at, last.at) < DAYS_APART) return change('same', 0, 'Clean twice, but less than 48 hours apart.', planned);
-  const more = change('more', STEP, 'All sets clean at the top of the dose, twice.', planned);
-  return planned.practice ? { ...more, offersCheck: true, reason: `${more.reason} The next rung’s check is earned.` } : more;
+  if (!before || troubleOf(before, planned.drill)) return change('same', 0, { code: 'clean once', wanted: CLEAN_IN_A_ROW }, planned);
+  if (daysBetween(before.at, last.at) < DAYS_APART) return change('same', 0, { code: 'too close' }, planned);
+  const more = change('more', STEP, { code: 'clean twice' }, planned);
+  return planned.practice ? { ...more, offersCheck: true } : more;
 }
 
 /** What keeps a session from being clean at the top of its dose; nothing when it was. */
-function troubleOf(done: DrillDone, { dose }: Pick<Drill, 'dose'>): string | undefined {
+function troubleOf(done: DrillDone, { dose }: Pick<Drill, 'dose'>): DoseBecause | undefined {
   const wanted = done.plannedSets * (dose.perSide ? 2 : 1);
-  if (done.sets.length < wanted) return `${done.sets.length} of ${wanted} sets were done`;
-  if (done.sets.some((s) => s.unconfirmed)) return 'a set that ran out was not confirmed';
-  if (done.sets.some((s) => s.amount < done.max)) return `not every set reached ${done.max}`;
-  if (done.sets.some((s) => s.faults.some((f) => !f.mended))) return 'a fault stayed';
-  return done.effort >= HARD_EFFORT ? `effort was ${done.effort} of 10` : undefined;
+  if (done.sets.length < wanted) return { code: 'sets missing', done: done.sets.length, wanted };
+  if (done.sets.some((s) => s.unconfirmed)) return { code: 'unconfirmed' };
+  if (done.sets.some((s) => s.amount < done.max)) return { code: 'below the top', top: done.max };
+  if (done.sets.some((s) => s.faults.some((f) => !f.mended))) return { code: 'fault' };
+  return done.effort >= HARD_EFFORT ? { code: 'effort', effort: done.effort } : undefined;
 }
 
 function byFeel(history: readonly DrillDone[], planned: Planned): NextDose {
   const felt = history.slice(0, CLEAN_IN_A_ROW).map(({ sets }) => hardest(sets.flatMap((s) => s.feeling ?? [])));
-  if (felt[0] === 'locked up') return change('back', -STEP_BACK, 'It was clenched: a step easier, and a look at the set-up.', planned);
-  if (felt[0] === 'too much') return change('less', -STEP, 'It felt too much.', planned);
-  if (felt.length === CLEAN_IN_A_ROW && felt.every((f) => f === 'too easy')) return change('more', STEP, 'Too easy twice.', planned);
-  if (felt[0] === 'too easy') return change('same', 0, 'Too easy once; twice earns more.', planned);
-  return change('same', 0, felt[0] === 'right' ? 'It felt right.' : 'How it felt was not noted.', planned);
+  if (felt[0] === 'locked up') return change('back', -STEP_BACK, { code: 'clenched' }, planned);
+  if (felt[0] === 'too much') return change('less', -STEP, { code: 'too much' }, planned);
+  if (felt.length === CLEAN_IN_A_ROW && felt.every((f) => f === 'too easy'))
+    return change('more', STEP, { code: 'too easy twice' }, planned);
+  if (felt[0] === 'too easy') return change('same', 0, { code: 'too easy once' }, planned);
+  return change('same', 0, { code: felt[0] === 'right' ? 'right' : 'not noted' }, planned);
 }
 
 const HARDNESS: readonly Feeling[] = ['too easy', 'right', 'too much', 'locked up'];
@@ -114,9 +135,9 @@ function hardest(feelings: readonly Feeling[]): Feeling | undefined {
   return feelings.toSorted((a, b) => HARDNESS.indexOf(b) - HARDNESS.indexOf(a))[0];
 }
 
-function change(kind: NextDose['change'], load: number, reason: string, { drill, dose }: Planned): NextDose {
+function change(kind: NextDose['change'], load: number, because: DoseBecause, { drill, dose }: Planned): NextDose {
   const turns = drill.handLoad !== undefined && drill.support !== undefined;
-  const plain = { change: kind, reason, offersCheck: false };
+  const plain = { change: kind, because, offersCheck: false };
   if (load === 0 || turns) return { ...plain, loadChange: load, dose };
   return { ...plain, loadChange: 0, dose: otherDose(drill.dose, dose, load / STEP) };
 }

@@ -25,12 +25,8 @@ export type Place = keyof typeof PLACES;
 export const FRAME_PHASES: readonly Phase[] = ['pulse', 'wrists and forearms', 'warm-up', 'cool-down'];
 
 /** How the drills of a session follow each other. */
-export const SESSION_FORMS = {
-  sets: { name: 'Sets', says: 'One drill after the other, all its sets with their rests.' },
-  circuit: { name: 'Circuit', says: 'One set of each drill, round after round, without rests between.' },
-  flow: { name: 'Flow', says: 'From drill to drill on the breath, a slow breath for each change.' },
-} as const;
-export type SessionForm = keyof typeof SESSION_FORMS;
+export const SESSION_FORM_IDS = ['sets', 'circuit', 'flow'] as const;
+export type SessionForm = (typeof SESSION_FORM_IDS)[number];
 
 /** Seconds from one station of a circuit to the next (project default). */
 export const STATION_SECONDS = 15;

@@ -13,8 +13,3 @@ export function practiceOf({ ladderId, here, shown }: Foothold, library: Library
   const { rungs, preparation = [] } = library.ladder(ladderId);
   return rungs[here - shown.rungsDown]?.practice ?? preparation.findLast((id) => allowed.some((d) => d.id === id));
 }
-
-/** Why a practice is in a session. */
-export function practiceReason({ rung }: Pick<Drill, 'rung'>): string {
-  return `${rung ? 'Practice of the rung in hand' : 'Prepares for the first rung'}: two clean sessions, each of two sets a side at its own top, 48 hours apart, count for the next gate.`;
-}

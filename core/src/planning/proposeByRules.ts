@@ -2,19 +2,25 @@ import { type Dose, drillSeconds, LOADING_PHASES, type Phase } from '../drills/i
 import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
-import { candidatesFor, type LeftOut } from './candidates.ts';
+import { candidatesFor } from './candidates.ts';
+import type { LeftOutSaid } from './proposePlan.ts';
 import type { Limits } from './exclusion.ts';
-import { heldBack } from './beyondInWords.ts';
+import { heldBack } from './heldBack.ts';
 import { growthOf } from './brief.ts';
 import { withinDoses } from './doseLimits.ts';
-import { BEFORE_LOAD, type ComposedItem, composeSession, frame, type SessionBrief, warmUpSeconds } from './composeSession.ts';
+import { composeSession, type SessionBrief } from './composeSession.ts';
+import { usualWork } from './focus.ts';
+import { standsBeforeLoad } from './because.ts';
+import { type ComposedItem, frame, warmUpSeconds } from './frame.ts';
 import { mainNeed, type NeedFacts, needsFrom, worth } from './needs.ts';
 import { isLoadedSession, plannedHandLoad, type PlannedSession, type Weekday } from './plan.ts';
 import { shapeWeek } from './rhythm.ts';
 import { orderSession } from './sessionOrder.ts';
 import { dayOfWeek, loadedDays, weekdayOf } from './spacing.ts';
 import { workedAround } from './workedAround.ts';
+import type { PlanNote } from './planNote.ts';
 import { practiceOf } from './practiceOf.ts';
+import { becauseInWords, leftOutInWords, noteInWords, refusalInWords } from './words/index.ts';
 
 export interface RulesInput extends Limits, NeedFacts {
   /** A Monday. */
@@ -44,7 +50,7 @@ export interface RulesProposal {
   /** Rules that shaped the week, in sentences. */
   readonly notes: readonly string[];
   /** Drills that would have helped and may not be used, most useful first. */
-  readonly leftOut: readonly LeftOut[];
+  readonly leftOut: readonly LeftOutSaid[];
   /** Why there is no plan, with the smallest change that helps; absent when there is one. */
   readonly refusal?: string;
 }
@@ -75,15 +81,15 @@ export function proposeByRules(input: RulesInput): RulesProposal {
     .filter(({ drill }) => !drill.rung && worth(drill, needs, []) > 0 && mainNeed(drill, needs))
     .sort((a, b) => worth(b.drill, needs, []) - worth(a.drill, needs, []))
     .slice(0, MOST_LEFT_OUT)
-    .map(({ drillId, why }) => ({ drillId, why }));
+    .map(({ drillId, because }) => ({ drillId, why: leftOutInWords(because, library) }));
   const refuse = (refusal: string): RulesProposal => ({ sessions: [], notes: [], leftOut: usefulLeftOut, refusal });
 
   const shape = shapeWeek({ ...input, rhythm: schools.rhythm });
-  if (shape.days.length === 0) return refuse('No training day is chosen. Choose at least one.');
+  if (shape.days.length === 0) return refuse(refusalInWords({ code: 'no day' }, library));
   const week = shape.days.map((d) => dayOfWeek(input.weekStart, d)).sort();
   const done = input.done ?? [];
   const days = week.filter((d) => (!input.notBefore || d >= input.notBefore) && done.every((s) => s.day !== d));
-  if (days.length === 0) return refuse('The training days of this week are over. Plan the next week, or add a session by hand.');
+  if (days.length === 0) return refuse(refusalInWords({ code: 'days over' }, library));
   const loadedDone = done.filter((s) => isLoadedSession(s.items, library)).length;
   const loadedLeft = Math.max(0, shape.loadedDaysPerWeek - loadedDone);
   const loadable = days.filter((d) => !shape.mobilityOnly.includes(weekdayOf(d)));
@@ -92,7 +98,8 @@ export function proposeByRules(input: RulesInput): RulesProposal {
   const practiceId = practiceOf(input.foothold, library, allowed);
   const briefOf = (day: CalendarDay): SessionBrief => ({
     kind: loaded.includes(day) ? 'loaded' : 'mobility',
-    seconds: shape.minutesOn(weekdayOf(day)) * 60,
+    minutes: shape.minutesOn(weekdayOf(day)),
+    work: usualWork(undefined),
     allowed,
     needs,
     practiceId,
@@ -106,13 +113,12 @@ export function proposeByRules(input: RulesInput): RulesProposal {
   const drafts: Draft[] = [];
   for (const day of days) {
     const brief = briefOf(day);
-    const key = `${brief.kind} ${brief.seconds}`;
+    const key = `${brief.kind} ${brief.minutes}`;
     if (!composed.has(key)) {
       const needed = (secondsIn(frame(brief), library) + ONE_DRILL_SECONDS) / 60;
-      if (brief.seconds / 60 < needed)
-        return refuse(
-          `${brief.seconds / 60} minutes cannot hold the ${brief.kind === 'loaded' ? `${warmUpSeconds('loaded', cautions) / 60}-minute warm-up` : 'warm-up'}, one drill and a cool-down; ${Math.ceil(needed)} minutes would.`,
-        );
+      const warmUp = brief.kind === 'loaded' ? { warmUp: warmUpSeconds('loaded', cautions) / 60 } : {};
+      if (brief.minutes < needed)
+        return refuse(refusalInWords({ code: 'too short', minutes: brief.minutes, needed: Math.ceil(needed), ...warmUp }, library));
       composed.set(key, composeSession(brief));
     }
     drafts.push({ day, items: composed.get(key) ?? [] });
@@ -130,19 +136,19 @@ export function proposeByRules(input: RulesInput): RulesProposal {
     weeks.map(({ day, items }) => ({
       id: input.newId(),
       day,
-      items: orderFor(items, input).map((item) => ({ id: input.newId(), ...item })),
+      items: orderFor(items, input).map(({ because, ...item }) => ({ id: input.newId(), ...item, why: becauseInWords(because) })),
     })),
     library,
     known,
   );
-  const notes = [
+  const notes: readonly PlanNote[] = [
     ...(shape.note ? [shape.note] : []),
     ...spacingNotes(days, loaded, loadedDone, input),
     ...workedAround({ allowed, leftOut, cautions, library }),
     ...heldBack(input.foothold.shown, library),
     ...(note ? [note] : []),
   ];
-  return { sessions, leftOut: usefulLeftOut, notes };
+  return { sessions, leftOut: usefulLeftOut, notes: notes.map((one) => noteInWords(one, library)) };
 }
 
 const OPENING: readonly Phase[] = ['pulse', 'wrists and forearms'];
@@ -150,7 +156,7 @@ const OPENING: readonly Phase[] = ['pulse', 'wrists and forearms'];
 /** Phases in order; a hold that the school allows before load stays among the openers. */
 function orderFor(items: readonly ComposedItem[], { library, schools }: RulesInput): readonly ComposedItem[] {
   if (schools.stretching === 'after load') return orderSession(items, library);
-  const early = items.filter((i) => i.why.startsWith(BEFORE_LOAD));
+  const early = items.filter((i) => standsBeforeLoad(i.because));
   const [openers, rest] = [
     items.filter((i) => OPENING.includes(library.drill(i.drillId).phase)),
     items.filter((i) => !early.includes(i) && !OPENING.includes(library.drill(i.drillId).phase)),
@@ -172,7 +178,7 @@ function keepRamp(
     already,
     ramp,
   }: { readonly library: Library; readonly lastWeek: number; readonly already: number; readonly ramp: number },
-): { readonly weeks: readonly Draft[]; readonly note?: string } {
+): { readonly weeks: readonly Draft[]; readonly note?: PlanNote } {
   const limit = lastWeek * (1 + ramp);
   const total = (week: readonly Draft[]) => already + week.reduce((sum, d) => sum + dose(d.items, library), 0);
   if (lastWeek === 0 || total(drafts) <= limit) return { weeks: drafts };
@@ -193,13 +199,9 @@ function keepRamp(
       items: d.items.map((i) => (i.drillId === heaviest && i.sets > 1 ? { ...i, sets: i.sets - 1 } : i)),
     }));
   }
-  const kept = total(weeks) <= limit;
-  const growth = Math.round(ramp * 100);
   return {
     weeks,
-    note: kept
-      ? `Sets were taken away so that the hands carry at most ${growth}% more than in the last whole week (${Math.round(lastWeek)} body-weight seconds).`
-      : `Even at one set each the hands carry ${Math.round((total(weeks) / lastWeek - 1) * 100)}% more than in the last whole week, above the ${growth}% limit: take a drill out, or accept it knowingly.`,
+    note: { code: 'sets taken', kept: total(weeks) <= limit, growth: ramp, lastWeek, more: total(weeks) / lastWeek - 1 },
   };
 }
 
@@ -222,13 +224,10 @@ function secondsIn(items: readonly (Dose & { readonly drillId: string })[], libr
 function spacingNotes(
   days: readonly CalendarDay[],
   loaded: readonly CalendarDay[],
-  loadedDone: number,
+  done: number,
   { lastLoadedDay }: RulesInput,
-): string[] {
+): readonly PlanNote[] {
   if (loaded.length === days.length) return [];
-  const before = loadedDone > 0 ? ` (${loadedDone} loaded ${loadedDone === 1 ? 'day is' : 'days are'} done this week)` : '';
-  const because = lastLoadedDay && loaded.length === 0 && loadedDone === 0 ? ` The last loaded session was on ${lastLoadedDay}.` : '';
-  return [
-    `Loaded work on ${loaded.length} of ${days.length} days${before}, at least 48 hours apart; the other days stay unloaded.${because}`,
-  ];
+  const last = loaded.length === 0 && done === 0 ? { lastLoadedDay } : {};
+  return [{ code: 'loaded days', loaded: loaded.length, of: days.length, done, ...last }];
 }

@@ -6,9 +6,12 @@ import { blockProgram } from './block/program.ts';
 import { chosenSessions, writtenSessions } from './block/read.ts';
 import { refusalBefore, refusalOf, smallestChanges } from './block/refuse.ts';
 import { scoreOf, type Served } from './block/score.ts';
+import { spareNotes } from './block/spare.ts';
 import { type BlockInput, type BlockTask, blockTask } from './block/task.ts';
 import type { LeftOut } from './candidates.ts';
-import { heldBack } from './beyondInWords.ts';
+import { becauseInWords, leftOutInWords, noteInWords, refusalInWords, withoutInWords } from './words/index.ts';
+import { heldBack } from './heldBack.ts';
+import type { PlanNote, PlanRefusal } from './planNote.ts';
 import { growthOf } from './brief.ts';
 import { mainNeed, worth } from './needs.ts';
 import type { PlannedSession } from './plan.ts';
@@ -27,6 +30,12 @@ export interface Solved {
   readonly status: 'good enough' | 'best found';
 }
 
+/** A drill that was left out, with the reason in a sentence. */
+export interface LeftOutSaid {
+  readonly drillId: string;
+  readonly why: string;
+}
+
 export interface PlanProposal {
   /** New sessions in date order; those that were kept are not among them. */
   readonly sessions: readonly PlannedSession[];
@@ -38,7 +47,7 @@ export interface PlanProposal {
   /** The note that matters most: what could not be served, else the rule that costs most. */
   readonly foremost?: string;
   /** Drills that would have helped and may not be used, most useful first. */
-  readonly leftOut: readonly LeftOut[];
+  readonly leftOut: readonly LeftOutSaid[];
   /** Why there is no plan, with the smallest change that helps; absent when there is one. */
   readonly refusal?: string;
 }
@@ -73,7 +82,13 @@ const MOST_LEFT_OUT = 8;
  * @example (await proposePlan({ brief: { …, days: [] }, … }, solve, options)).refusal // 'No training day is chosen. Choose at least one.'
  */
 export async function proposePlan(input: BlockInput, solve: Solve, options: ProposeOptions): Promise<PlanProposal> {
-  const refuse = (refusal: string): PlanProposal => ({ sessions: [], served: [], notes: [], leftOut: [], refusal });
+  const refuse = (refusal: PlanRefusal): PlanProposal => ({
+    sessions: [],
+    served: [],
+    notes: [],
+    leftOut: [],
+    refusal: refusalInWords(refusal, input.library),
+  });
   const early = refusalBefore(input);
   if (early) return refuse(early);
   const task = blockTask(input);
@@ -90,7 +105,7 @@ export async function proposePlan(input: BlockInput, solve: Solve, options: Prop
   });
   if (solution.status === 'infeasible') return refuse(await smallestChanges(task, block.program, solve));
   const { values } = solution;
-  const outOfTime = `No plan was found in ${Math.ceil(solution.seconds)} seconds. Give it more time, fewer weeks or fewer pins.`;
+  const outOfTime: PlanRefusal = { code: 'out of time', seconds: solution.seconds };
   if (!values) return refuse(outOfTime);
   const binding = await bindingRules(block.program, solve, growthOf(input.brief, input.cautions));
   const plan = written(task, block, { ...solution, values }, options, binding);
@@ -107,36 +122,45 @@ function written(
 ): PlanProposal {
   const { input } = task;
   const chosen = chosenSessions(task, block, answer.values);
-  const sessions = writtenSessions(task, chosen, { newId, reasons: reasonsFor(task, chosen) });
+  const reasons = reasonsFor(task, chosen);
+  const sessions = writtenSessions(task, chosen, {
+    newId,
+    reasons: (item, session) => {
+      const { because, without } = reasons(item, session);
+      return { why: becauseInWords(because), ...(without.length > 0 ? { without: withoutInWords(without) } : {}) };
+    },
+  });
   const { objective, served } = scoreOf(task, [...sessions, ...input.kept]);
   const found = answer.objective ?? objective;
   const bound = Math.max(answer.bound ?? Number.POSITIVE_INFINITY, found);
   const missed = unserved(task, chosen);
-  const foremost = missed[0] ?? binding[0]?.sentence;
+  const foremost = missed[0] ?? binding[0];
   const gap = (bound - found) / Math.max(1e-9, Math.abs(found));
+  const notes: readonly PlanNote[] = [
+    ...(input.stopped ? [{ code: 'stopped', sign: input.stopped } as const] : []),
+    ...task.notes,
+    ...workedAround({ allowed: task.allowed, leftOut: task.leftOut, cautions: input.cautions, library: input.library }),
+    ...heldBack(input.foothold.shown, input.library),
+    ...dayNotes(task, chosen),
+    ...spareNotes(task, chosen, served),
+    ...binding,
+    ...missed,
+  ];
   return {
     sessions,
     served,
     solved: { objective: found, bound, gap, seconds: answer.seconds, status: gap <= wantedGap + 1e-9 ? 'good enough' : 'best found' },
-    notes: [
-      ...(input.stopped ? [`Loaded work pauses while a stop sign is open: ${input.stopped}`] : []),
-      ...task.notes,
-      ...workedAround({ allowed: task.allowed, leftOut: task.leftOut, cautions: input.cautions, library: input.library }),
-      ...heldBack(input.foothold.shown, input.library),
-      ...dayNotes(task, chosen),
-      ...binding.map((b) => b.sentence),
-      ...missed,
-    ],
-    ...(foremost === undefined ? {} : { foremost }),
+    notes: notes.map((note) => noteInWords(note, input.library)),
+    ...(foremost === undefined ? {} : { foremost: noteInWords(foremost, input.library) }),
     leftOut: usefulLeftOut(task.leftOut, input, task.needs),
   };
 }
 
-function usefulLeftOut(leftOut: readonly LeftOut[], { library }: BlockInput, needs: Parameters<typeof worth>[1]): readonly LeftOut[] {
+function usefulLeftOut(leftOut: readonly LeftOut[], { library }: BlockInput, needs: Parameters<typeof worth>[1]): readonly LeftOutSaid[] {
   return leftOut
     .map((entry) => ({ ...entry, drill: library.drill(entry.drillId) }))
     .filter(({ drill }) => !drill.rung && worth(drill, needs, []) > 0 && mainNeed(drill, needs))
     .sort((a, b) => worth(b.drill, needs, []) - worth(a.drill, needs, []))
     .slice(0, MOST_LEFT_OUT)
-    .map(({ drillId, why }) => ({ drillId, why }));
+    .map(({ drillId, because }) => ({ drillId, why: leftOutInWords(because, library) }));
 }

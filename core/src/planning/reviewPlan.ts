@@ -1,21 +1,22 @@
 import type { Joint } from '../anatomy/index.ts';
-import { type Dose, PHASES } from '../drills/index.ts';
+import { type Phase, PHASES } from '../drills/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Schools } from '../schools/index.ts';
 import { LIGHT, slotsOf } from './block/slots.ts';
 import { BALANCE_START } from './block/rules.ts';
-import { growthOf, PAUSE_REASONS, type PlanBrief } from './brief.ts';
+import { growthOf, type PlanBrief } from './brief.ts';
 import type { Limits } from './exclusion.ts';
-import { closedByInWords, closedJoints } from './closedJoints.ts';
+import { fitsFocus } from './focus.ts';
+import { closedJoints } from './closedJoints.ts';
 import { doseFindings, doseShortfalls } from './doseLimits.ts';
 import { FRAME_PHASES, jointsLoadedBy, plannedHandLoad, type PlannedItem, type PlannedSession, sessionMinutes } from './plan.ts';
 import { mayDo, type MayDoFacts } from './mayDo.ts';
-import { mayInWords } from './mayInWords.ts';
+import type { Broken, Found, PlanFinding } from './planFinding.ts';
+import { brokenInWords } from './words/index.ts';
 import type { LastLoaded } from './plannerFacts.ts';
 import { LOADED_DAYS_PER_WEEK, shapeWeek } from './rhythm.ts';
-import { calendarDaysBetween, dayShort, restedBetween, weekdayOf, whenIn, whenOf } from './spacing.ts';
+import { calendarDaysBetween, restedBetween, weekdayOf, whenIn, whenOf } from './spacing.ts';
 import { type WeekDose, weeksLater } from './week.ts';
-import { doseBeyondInWords, doseShortInWords } from '../words/index.ts';
 
 export interface PlanRules extends Omit<Limits, 'equipment'> {
   readonly schools: Schools;
@@ -32,22 +33,6 @@ export interface PlanRules extends Omit<Limits, 'equipment'> {
   readonly buildOn?: WeekDose | undefined;
 }
 
-export interface PlanFinding {
-  readonly sessionId: string;
-  /** It is about the day of the session, and another day would mend it. */
-  readonly ofDay?: true;
-  readonly itemId?: string;
-  /** No rule is broken, or the coach has overruled it: something to know. */
-  readonly advice?: true;
-  /** The dose that would be within the rule. */
-  readonly dose?: Dose;
-  /** The drill may not be done at all: something may be in its place. */
-  readonly closed?: true;
-  /** The coach may plan it all the same, with a reason. */
-  readonly overrulable?: true;
-  readonly sentence: string;
-}
-
 /**
  * Holds weeks, proposed or edited by hand, against the rules. Findings warn; they do not forbid.
  *
@@ -56,6 +41,10 @@ export interface PlanFinding {
  * @example reviewPlan(sessions, rules) // [{ sessionId, sentence: 'Takes 52 minutes; 45 are given.' }]
  */
 export function reviewPlan(sessions: readonly PlannedSession[], rules: PlanRules): readonly PlanFinding[] {
+  return found(sessions, rules).map((one) => ({ ...one, sentence: brokenInWords(one.broken, rules.library) }));
+}
+
+function found(sessions: readonly PlannedSession[], rules: PlanRules): readonly Found[] {
   const inOrder = [...sessions].sort((a, b) => a.day.localeCompare(b.day));
   const known = knownByWeek(inOrder, rules);
   const single = inOrder.flatMap((session, i) => [
@@ -63,15 +52,16 @@ export function reviewPlan(sessions: readonly PlannedSession[], rules: PlanRules
     ...dayFindings(session, inOrder.slice(0, i), rules),
     ...orderFinding(session, rules),
     ...itemFindings(session, rules, known(session.day)),
+    ...focusFindings(session, rules),
     ...spacingFindings(session, inOrder.slice(0, i), rules),
   ]);
   return [...single, ...doses(inOrder, rules), ...weekFindings(inOrder, rules)];
 }
 
-function timeFinding({ id, day, items, form }: PlannedSession, rules: PlanRules): PlanFinding[] {
+function timeFinding({ id, day, items, form }: PlannedSession, rules: PlanRules): Found[] {
   const given = minutesGiven(day, rules);
   const minutes = Math.round(sessionMinutes(items, rules.library, form));
-  return given !== undefined && minutes > given ? [{ sessionId: id, sentence: `Takes ${minutes} minutes; ${given} are given.` }] : [];
+  return given !== undefined && minutes > given ? [{ sessionId: id, broken: { code: 'minutes', has: minutes, given } }] : [];
 }
 
 /** The minutes that the rhythm and the brief give a day; nothing where it is no training day. */
@@ -90,52 +80,62 @@ export function minutesGiven(
   return shape.days.includes(weekdayOf(day)) ? shape.minutesOn(weekdayOf(day)) : own?.minutes;
 }
 
-function dayFindings({ id, day }: PlannedSession, earlier: readonly PlannedSession[], { brief }: PlanRules): PlanFinding[] {
+function dayFindings({ id, day }: PlannedSession, earlier: readonly PlannedSession[], { brief }: PlanRules): Found[] {
   const pause = brief.pauses.find((p) => p.from <= day && day <= p.to);
-  return [
-    ...(pause ? [`Lies in a pause (${PAUSE_REASONS[pause.reason].toLowerCase()}, ${dayShort(pause.from)} to ${dayShort(pause.to)}).`] : []),
-    ...(earlier.some((s) => s.day === day) ? ['A second session on the same day.'] : []),
-  ].map((sentence) => ({ sessionId: id, ofDay: true as const, sentence }));
+  const broken: Broken[] = [
+    ...(pause ? [{ code: 'pause', pause } as const] : []),
+    ...(earlier.some((s) => s.day === day) ? [{ code: 'second session' } as const] : []),
+  ];
+  return broken.map((one) => ({ sessionId: id, ofDay: true, broken: one }));
 }
 
-function orderFinding({ id, items }: PlannedSession, { library, schools }: PlanRules): PlanFinding[] {
+function orderFinding({ id, items }: PlannedSession, { library, schools }: PlanRules): Found[] {
   const placed = items.map((item) => ({ item, drill: library.drill(item.drillId) }));
   const inPhases = placed.filter(({ drill }) => !(schools.stretching === 'any time' && drill.quality === 'mobility passive'));
   for (const [i, { item, drill }] of inPhases.entries()) {
     const before = inPhases[i - 1]?.drill;
-    if (!before || PHASES.indexOf(before.phase) <= PHASES.indexOf(drill.phase)) continue;
-    const sentence =
-      before.quality === 'mobility passive'
-        ? `“${before.name}” is a long hold before load; this school keeps such holds for the end.`
-        : `“${drill.name}” (${drill.phase}) usually comes before ${before.phase}.`;
-    return [{ sessionId: id, itemId: item.id, sentence }];
+    if (!before || placeOf(before.phase) <= placeOf(drill.phase)) continue;
+    const broken: Broken = before.quality === 'mobility passive' ? { code: 'long hold first', before } : { code: 'order', drill, before };
+    return [{ sessionId: id, itemId: item.id, broken }];
   }
   return [];
 }
 
-function itemFindings({ id, items, place }: PlannedSession, rules: PlanRules, known: readonly string[] | undefined): PlanFinding[] {
-  return items.flatMap((item) => {
-    const found = problemOf(item, { ...rules, equipment: rules.brief.equipment[place ?? 'gym'], knownDrills: known }, rules.brief);
-    return found ? [{ sessionId: id, itemId: item.id, ...found }] : [];
+/** Shoulders may be opened before wrists: a day for pulling does so. */
+const placeOf = (phase: Phase) => PHASES.indexOf(phase === 'warm-up' ? 'wrists and forearms' : phase);
+
+/** Loaded work on a day that is for something else. */
+function focusFindings({ id, day, items }: PlannedSession, { library, brief }: PlanRules): Found[] {
+  const focus = brief.days.find((d) => d.weekday === weekdayOf(day))?.focus;
+  return items.flatMap((item): Found[] => {
+    const drill = library.asPlanned(item);
+    return fitsFocus(drill, focus) ? [] : [{ sessionId: id, itemId: item.id, ofDay: true, broken: { code: 'focus', drill } }];
   });
 }
 
-type Problem = Pick<PlanFinding, 'sentence' | 'advice' | 'dose' | 'closed' | 'overrulable'>;
+function itemFindings({ id, items, place }: PlannedSession, rules: PlanRules, known: readonly string[] | undefined): Found[] {
+  return items.flatMap((item) => {
+    const problem = problemOf(item, { ...rules, equipment: rules.brief.equipment[place ?? 'gym'], knownDrills: known }, rules.brief);
+    return problem ? [{ sessionId: id, itemId: item.id, ...problem }] : [];
+  });
+}
+
+type Problem = Pick<Found, 'broken' | 'advice' | 'dose' | 'closed' | 'overrulable'>;
 
 function problemOf(item: PlannedItem, rules: MayDoFacts, brief: PlanBrief): Problem | undefined {
   const { library } = rules;
   const drill = library.asPlanned(item);
-  if (brief.never.includes(drill.id)) return { sentence: `“${drill.name}” is on the list of what no week has.` };
+  if (brief.never.includes(drill.id)) return { broken: { code: 'never', drill } };
   // What opens and closes a session is half a dose already.
   const known = FRAME_PHASES.includes(drill.phase) ? undefined : rules.knownDrills;
   const may = mayDo({ ...rules, knownDrills: known }, item);
   if (may.answer === 'may') return undefined;
-  const sentence = `“${drill.name}”: ${mayInWords(may, drill, library)}`;
-  if (may.answer === 'may not' && may.because.kind === 'caution') return { closed: true, sentence };
+  const broken: Broken = { code: 'may', drill, may };
+  if (may.answer === 'may not' && may.because.kind === 'caution') return { closed: true, broken };
   // What mends has its reduced dose by a caution: no reason talks it round.
-  if (may.answer === 'reduced' && may.because.some((r) => r.kind === 'rebuilding')) return { dose: may.dose, sentence };
-  if (item.overruled) return { advice: true, sentence: `${sentence} Planned all the same: ${item.overruled}` };
-  return { ...(may.answer === 'reduced' ? { dose: may.dose } : { closed: true }), overrulable: true, sentence };
+  if (may.answer === 'reduced' && may.because.some((r) => r.kind === 'rebuilding')) return { dose: may.dose, broken };
+  if (item.overruled) return { advice: true, broken: { ...broken, overruled: item.overruled } };
+  return { ...(may.answer === 'reduced' ? { dose: may.dose } : { closed: true }), overrulable: true, broken };
 }
 
 /** Drills that count as known in each week: those done before, and those that an earlier week of the plan has. */
@@ -154,7 +154,7 @@ function knownByWeek(
   };
 }
 
-function spacingFindings(session: PlannedSession, earlier: readonly PlannedSession[], rules: PlanRules): PlanFinding[] {
+function spacingFindings(session: PlannedSession, earlier: readonly PlannedSession[], rules: PlanRules): Found[] {
   const { library, brief, lastLoaded = {} } = rules;
   const joints = jointsLoadedBy(session.items, library);
   if (joints.size === 0) return [];
@@ -171,14 +171,13 @@ function spacingFindings(session: PlannedSession, earlier: readonly PlannedSessi
   const crowded = [...joints].flatMap((j) => events.get(j) ?? []);
   const sameWeek = loaded.filter((s) => weekIndex(s.day, session.day) === 0);
   const often = [...joints].filter((j) => sameWeek.filter((s) => s.joints.has(j)).length >= LOADED_DAYS_PER_WEEK);
-  return [
-    ...(near.length > 0 ? [`Loads the ${listed(near)} less than 48 hours after the loaded session before.`] : []),
-    ...(logged[0]
-      ? [`Loads the ${listed(logged.map((l) => l.joint))} less than 48 hours after what was done on ${dayShort(logged[0].at.day)}.`]
-      : []),
-    ...(crowded[0] ? [`Loads the ${listed([...joints].filter((j) => events.has(j)))} next to ${closedByInWords(crowded[0])}.`] : []),
-    ...(often.length > 0 ? [`A third loaded day of the week for the ${listed(often)}; ${LOADED_DAYS_PER_WEEK} are usual.`] : []),
-  ].map((sentence) => ({ sessionId: session.id, ofDay: true as const, sentence }));
+  const broken: Broken[] = [
+    ...(near.length > 0 ? [{ code: 'near session', joints: near } as const] : []),
+    ...(logged[0] ? [{ code: 'near record', joints: logged.map((l) => l.joint), day: logged[0].at.day } as const] : []),
+    ...(crowded[0] ? [{ code: 'near event', joints: [...joints].filter((j) => events.has(j)), by: crowded[0] } as const] : []),
+    ...(often.length > 0 ? [{ code: 'third day', joints: often, most: LOADED_DAYS_PER_WEEK } as const] : []),
+  ];
+  return broken.map((one) => ({ sessionId: session.id, ofDay: true, broken: one }));
 }
 
 /** Whole weeks between the weeks two days lie in. */
@@ -187,17 +186,15 @@ function weekIndex(a: CalendarDay, b: CalendarDay): number {
   return Math.floor(monday(b) / 7) - Math.floor(monday(a) / 7);
 }
 
-const listed = (joints: readonly Joint[]) => [...new Set(joints)].join(', ');
-
 /** Growth and balance of each week, said at its last session that loads the hands. */
-function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): PlanFinding[] {
+function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): Found[] {
   const { library, brief, weekStart } = rules;
   const growth = growthOf(brief, rules.cautions);
   const last = inOrder.at(-1);
   if (!last) return [];
   const weeks = Math.max(1, Math.floor(calendarDaysBetween(weekStart, last.day) / 7) + 1);
   const kinds = slotsOf({ ...rules, brief: { ...brief, weeks }, rhythm: rules.schools.rhythm, taken: [] }).weeks;
-  const findings: PlanFinding[] = [];
+  const findings: Found[] = [];
   // The first week is held against what was logged, warm-ups and all; the others work against work.
   let base = rules.buildOn?.dose;
   let logged = true;
@@ -216,15 +213,15 @@ function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): Pla
     if (base && total > base * limit + 0.5)
       findings.push({
         sessionId: end.id,
-        sentence: light
-          ? `The week loads the hands with ${Math.round((total / base) * 100)}% of the last full one; it is ${light}, for at most ${Math.round(LIGHT * 100)}%.`
-          : `The week loads the hands ${Math.round((total / base - 1) * 100)}% more than the last; the limit is ${Math.round(growth * 100)}%.`,
+        broken: light
+          ? { code: 'light week', share: total / base, most: LIGHT, because: light }
+          : { code: 'growth', by: total / base - 1, most: growth },
       });
     const apart = Math.max(push, pull) - Math.min(push, pull);
     if (brief.balance < 1 && push > 0 && pull > 0 && apart > brief.balance * Math.max(push, pull) + BALANCE_START)
       findings.push({
         sessionId: end.id,
-        sentence: `Push and pull lie ${Math.round((apart / Math.max(push, pull)) * 100)}% apart (${Math.round(push)} and ${Math.round(pull)} body-weight seconds); ${Math.round(brief.balance * 100)}% is the limit.`,
+        broken: { code: 'balance', push, pull, most: brief.balance },
       });
     if (light || work === 0) return;
     base = work;
@@ -234,7 +231,7 @@ function weekFindings(inOrder: readonly PlannedSession[], rules: PlanRules): Pla
 }
 
 /** More of a kind of work than one week or one session should hold. */
-function doses(inOrder: readonly PlannedSession[], { library, weekStart, knownDrills }: PlanRules): PlanFinding[] {
+function doses(inOrder: readonly PlannedSession[], { library, weekStart, knownDrills }: PlanRules): Found[] {
   const known = new Set(knownDrills ?? library.drills.map((d) => d.id));
   const weeks = new Map<number, PlannedSession[]>();
   for (const session of inOrder) {
@@ -242,15 +239,18 @@ function doses(inOrder: readonly PlannedSession[], { library, weekStart, knownDr
     weeks.set(week, [...(weeks.get(week) ?? []), session]);
   }
   return [...weeks.values()].flatMap((week) =>
-    doseFindings(week, library, known).map((finding) => ({ sessionId: finding.sessionId, sentence: doseBeyondInWords(finding) })),
+    doseFindings(week, library, known).map((finding): Found => ({
+      sessionId: finding.sessionId,
+      broken: { code: 'dose beyond', finding },
+    })),
   );
 }
 
 /** Said of a week with room for more, at its last session: on one day alone nothing comes twice. */
-function tooLittle(here: readonly PlannedSession[], { library }: PlanRules): PlanFinding[] {
+function tooLittle(here: readonly PlannedSession[], { library }: PlanRules): Found[] {
   const last = here.at(-1);
   if (!last || here.length < 2) return [];
-  return doseShortfalls(here, library).map((short) => ({ sessionId: last.id, advice: true, sentence: doseShortInWords(short) }));
+  return doseShortfalls(here, library).map((short) => ({ sessionId: last.id, advice: true, broken: { code: 'dose short', short } }));
 }
 
 /** Hand load of what is neither warm-up nor cool-down. */

@@ -1,5 +1,6 @@
-import { SCHOOLS, type Schools } from '../schools/index.ts';
+import type { Schools } from '../schools/index.ts';
 import { type Weekday, WEEKDAYS } from './plan.ts';
+import type { PlanNote } from './planNote.ts';
 
 /** How a week is built under a rhythm. */
 export interface WeekShape {
@@ -9,8 +10,8 @@ export interface WeekShape {
   /** Days that stay unloaded whatever else. */
   readonly mobilityOnly: readonly Weekday[];
   readonly loadedDaysPerWeek: number;
-  /** What the rhythm did, in a sentence; nothing where it left the week as chosen. */
-  readonly note?: string;
+  /** What the rhythm did; nothing where it left the week as chosen. */
+  readonly note?: PlanNote;
 }
 
 export interface RhythmInput {
@@ -43,7 +44,6 @@ export function shapeWeek({ rhythm, trainingDays, sessionMinutes, weeksIn, minut
   const own = (day: Weekday) => minutesOf?.(day) ?? sessionMinutes;
   const chosen = WEEKDAYS.filter((d) => trainingDays.includes(d));
   const plain: WeekShape = { days: chosen, minutesOn: own, mobilityOnly: [], loadedDaysPerWeek: LOADED_DAYS_PER_WEEK };
-  const { name } = SCHOOLS.rhythm.choices[rhythm];
   switch (rhythm) {
     case 'training days':
       return plain;
@@ -53,7 +53,7 @@ export function shapeWeek({ rhythm, trainingDays, sessionMinutes, weeksIn, minut
         ...plain,
         days: WEEKDAYS,
         minutesOn: (day) => Math.min(DAILY_MINUTES, own(day)),
-        note: `${name}: every day, ${minutes} minutes.`,
+        note: { code: 'rhythm', rhythm, minutes },
       };
     }
     case 'stability twice': {
@@ -63,23 +63,24 @@ export function shapeWeek({ rhythm, trainingDays, sessionMinutes, weeksIn, minut
         days: chosen.length === 0 ? [] : WEEKDAYS,
         mobilityOnly: home,
         minutesOn: (day) => (home.includes(day) ? Math.min(HOME_MINUTES, sessionMinutes) : own(day)),
-        note: `${name}: ${HOME_MINUTES} minutes of mobility at home on the days between.`,
+        note: { code: 'rhythm', rhythm, minutes: HOME_MINUTES },
       };
     }
+    // eslint-disable-next-line no-restricted-syntax -- the name of a rhythm
     case 'one or two long': {
       const minutes = Math.round(sessionMinutes * LONGER);
       return {
         ...plain,
         days: spread(chosen, FIRST_DAYS),
         minutesOn: (day) => Math.round(own(day) * LONGER),
-        note: `${name}: ${minutes} minutes each.`,
+        note: { code: 'rhythm', rhythm, minutes },
       };
     }
     case 'building up': {
       const months = Math.floor(weeksIn / WEEKS_A_MONTH);
       const wanted = Math.min(MOST_DAYS, FIRST_DAYS + months);
       const days = spread(chosen, wanted);
-      return { ...plain, days, note: `${name}: month ${months + 1}, so ${days.length} of the ${chosen.length} days.` };
+      return { ...plain, days, note: { code: 'building up', month: months + 1, days: days.length, chosen: chosen.length } };
     }
   }
 }

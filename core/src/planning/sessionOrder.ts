@@ -1,4 +1,4 @@
-import { type Drill, PHASES } from '../drills/index.ts';
+import { type Drill, type Phase, PHASES } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 
 /** Above this many drills in one phase the exact search is given up for the given order. */
@@ -9,12 +9,17 @@ const EXACT_UP_TO = 6;
  * changes of position and equipment (exact).
  *
  * @param items anything with a drill
+ * @param phases in the order in which they are done; a hang day opens with shoulders
  * @throws Refusal `drill-unknown`
  * @example orderSession([coolDown, plank, wristCircles], library) // [wristCircles, plank, coolDown]
  */
-export function orderSession<T extends { readonly drillId: string }>(items: readonly T[], library: Library): readonly T[] {
+export function orderSession<T extends { readonly drillId: string }>(
+  items: readonly T[],
+  library: Library,
+  phases: readonly Phase[] = PHASES,
+): readonly T[] {
   let previous: Drill | undefined;
-  return PHASES.flatMap((phase) => {
+  return phases.flatMap((phase) => {
     const inPhase = items.filter((item) => library.drill(item.drillId).phase === phase);
     const ordered = inPhase.length <= EXACT_UP_TO ? fewestChanges(inPhase, previous, library) : inPhase;
     const last = ordered.at(-1);
@@ -22,6 +27,14 @@ export function orderSession<T extends { readonly drillId: string }>(items: read
     return ordered;
   });
 }
+
+/** Phases of a day for pulling: shoulders are opened before the wrists (common practice, no source). */
+export const PULLING_PHASES: readonly Phase[] = [
+  'pulse',
+  'warm-up',
+  'wrists and forearms',
+  ...PHASES.filter((p) => !['pulse', 'warm-up', 'wrists and forearms'].includes(p)),
+];
 
 /** Changes of position and newly fetched equipment along a sequence. */
 export function changesAlong(drills: readonly Drill[], before?: Drill): number {

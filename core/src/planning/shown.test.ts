@@ -8,8 +8,9 @@ import type { Capacity } from '../measuring/index.ts';
 import { addDays, calendarDay, type CalendarDay } from '../quantities/index.ts';
 import { DEFAULT_SCHOOLS } from '../schools/index.ts';
 import { bodyModel } from '../statics/index.ts';
-import { heldBack } from './beyondInWords.ts';
-import { exclusionOf } from './candidates.ts';
+import { heldBack } from './heldBack.ts';
+import { noteInWords } from './words/index.ts';
+import { exclusionOf } from './words/index.ts';
 import { madeUpTrainee } from './madeUpTrainee.ts';
 import { proposeByRules } from './proposeByRules.ts';
 import { reviewPlan } from './reviewPlan.ts';
@@ -25,6 +26,8 @@ const check = (measureId: string, value: number, band: number, daysAgo: number, 
   ({ measureId, side: 'whole', value, band, takenAt: addDays(now, -daysAgo), ...own }) as Capacity;
 const shown = (own: Partial<ShownFacts> = {}) =>
   shownOf({ library, capacities: [], didWell: [], foothold: { ladderId: 'push-up', here: -1 }, massKg: 70, now, ...own });
+
+const heldInWords = (held: Shown) => heldBack(held, library).map((note) => noteInWords(note, library));
 
 describe('what was shown', () => {
   it('is where anybody begins, before anything else is known', () => expect(shown()).toEqual(NOTHING_SHOWN));
@@ -185,7 +188,7 @@ describe('growth on one arm', () => {
   });
 
   it('is said, with nothing to check for it', () => {
-    const [push] = heldBack(shown({ capacities, weeksIn: 0 }), library);
+    const [push] = heldInWords(shown({ capacities, weeksIn: 0 }));
     expect(push).toMatch(
       /^Pushing stays at 35% of body weight on an arm, which is the most in the first four weeks: \d+ drills? waits?\.$/,
     );
@@ -336,7 +339,7 @@ it('no week, no template and no copy goes beyond what 300 random trainees have s
 });
 
 it('a plan says which way the hands are held back, and what would open it', () => {
-  const [push, pull, carry, ...more] = heldBack(NOTHING_SHOWN, library);
+  const [push, pull, carry, ...more] = heldInWords(NOTHING_SHOWN);
   expect(more).toEqual([]);
   expect(carry).toMatch(/^Carrying stays at 10% .*Check “Grip”\.$/);
   expect(push).toMatch(
@@ -344,6 +347,6 @@ it('a plan says which way the hands are held back, and what would open it', () =
   );
   expect(pull).toMatch(/^Hanging and pulling stays at 13% .*Check “Hand load tolerated, hanging”\.$/);
   const shown: Shown = { ...ANYTHING_SHOWN, push: { perArm: 0.3, by: 'work', afterDays: 10 } };
-  expect(heldBack(shown, library)).toEqual([expect.stringMatching(/^Pushing stays at 30% .*less for 10 days without load/)]);
-  expect(heldBack({ ...shown, push: { perArm: 0.3, by: 'check' } }, library)).toEqual([]);
+  expect(heldInWords(shown)).toEqual([expect.stringMatching(/^Pushing stays at 30% .*less for 10 days without load/)]);
+  expect(heldInWords({ ...shown, push: { perArm: 0.3, by: 'check' } })).toEqual([]);
 });

@@ -22,6 +22,11 @@ export type Direction = (typeof DIRECTIONS)[number];
  */
 export type ShownBy = 'check' | 'work' | 'rung' | 'entry' | 'growth' | 'beginner';
 
+/** Whether no check opens it, only time. */
+export function isWaiting(by: ShownBy): boolean {
+  return by === 'growth' || by === 'beginner';
+}
+
 /** The most that either arm was shown to carry, as a share of body weight. */
 export interface ShownLoad {
   readonly perArm: number;

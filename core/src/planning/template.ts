@@ -2,10 +2,12 @@ import type { CautionInForce } from '../safety/index.ts';
 import type { Library } from '../library/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import { type PlanBrief } from './brief.ts';
-import { exclusionOf } from './candidates.ts';
-import type { Foothold } from './exclusion.ts';
+import type { LeftOutBecause } from './candidates.ts';
+import { exclusion, type Foothold } from './exclusion.ts';
+import type { TemplateNote } from './planNote.ts';
+import { becauseInWords, templateNoteInWords } from './words/index.ts';
 import { type Place, type PlannedItem, type PlannedSession, type SessionForm, type Weekday } from './plan.ts';
-import { calendarDaysBetween, dayOfWeek, dayShort, weekdayOf } from './spacing.ts';
+import { calendarDaysBetween, dayOfWeek, weekdayOf } from './spacing.ts';
 import { doseFor, halvedDose } from './usualDose.ts';
 import { weeksLater } from './week.ts';
 
@@ -65,18 +67,19 @@ export function fitTemplate(
   { sessions }: PlanTemplate,
   { library, cautions, foothold, brief, knownDrills, weekStart, notBefore, newId }: TemplateFor,
 ): { readonly sessions: readonly PlannedSession[]; readonly notes: readonly string[] } {
-  const notes = new Set<string>();
+  const notes = new Map<string, TemplateNote>();
+  const note = (one: TemplateNote) => notes.set(one.code === 'day empty' ? one.day : one.drillId, one);
   const known = new Set(knownDrills);
   const fitted = sessions.flatMap((session): PlannedSession[] => {
     const day = dayOfWeek(weeksLater(weekStart, session.week), session.weekday);
     if (notBefore && day < notBefore) return [];
     const items = session.items.flatMap(({ drillId, sets }): PlannedItem[] => {
       const drill = library.drill(drillId);
-      const why = brief.never.includes(drillId)
-        ? 'never, by your word.'
-        : exclusionOf(drill, { library, cautions, foothold, equipment: brief.equipment[session.place] });
-      if (why) {
-        notes.add(`“${drill.name}” is left out: ${why}`);
+      const because: LeftOutBecause | undefined = brief.never.includes(drillId)
+        ? { kind: 'never' }
+        : exclusion(drill, { library, cautions, foothold, equipment: brief.equipment[session.place] });
+      if (because) {
+        note({ code: 'left out', drillId, because });
         return [];
       }
       const dose = doseFor(drill, { cautions, sets: foothold.shown.sets });
@@ -88,15 +91,15 @@ export function fitTemplate(
           drillId,
           ...given,
           sets: Math.min(sets, given.sets),
-          why: `From the template.${isNew ? ' New, so half dose.' : ''}`,
+          why: becauseInWords([{ code: 'template' }, ...(isNew ? [{ code: 'new' } as const] : [])]),
         },
       ];
     });
     if (items.length === 0) {
-      notes.add(`${dayShort(day)} has nothing left and is not planned.`);
+      note({ code: 'day empty', day });
       return [];
     }
     return [{ id: newId(), day, place: session.place, form: session.form, items }];
   });
-  return { sessions: fitted, notes: [...notes] };
+  return { sessions: fitted, notes: [...notes.values()].map((one) => templateNoteInWords(one, library)) };
 }

@@ -4,13 +4,13 @@ import { exclusionByCaution } from '../library/index.ts';
 import { type CautionInForce, cautionOf } from '../safety/index.ts';
 import type { LeftOut } from './candidates.ts';
 import { worksRebuilding } from './usualDose.ts';
-import { CAUTION_WORDS } from '../words/index.ts';
+import type { PlanNote } from './planNote.ts';
 
 /**
- * What the cautions changed in a plan, in sentences: a hurt part is worked around, the rest goes on.
+ * What the cautions changed in a plan: a hurt part is worked around, the rest goes on.
  *
  * @example workedAround({ allowed, leftOut, cautions: [wristInjury], library })
- * // ['Wrist injury, rebuilding: 41 drills are left out and 9 go on at reduced doses; 120 go on as they are.']
+ * // [{ code: 'caution', caution: wristInjury, out: 41, reduced: 9, stabilityFirst: false }]
  */
 export function workedAround({
   allowed,
@@ -22,17 +22,11 @@ export function workedAround({
   readonly leftOut: readonly LeftOut[];
   readonly cautions: readonly CautionInForce[];
   readonly library: Library;
-}): readonly string[] {
-  return cautions.flatMap((caution) => {
+}): readonly PlanNote[] {
+  return cautions.flatMap((caution): PlanNote[] => {
     const out = leftOut.filter(({ drillId }) => exclusionByCaution(library.drill(drillId), [caution])).length;
     const reduced = allowed.filter((d) => worksRebuilding(d, [caution])).length;
-    const { stabilityFirst } = cautionOf(caution.id);
-    if (out + reduced === 0 && !stabilityFirst) return [];
-    const parts = [
-      ...(out > 0 ? [`${out} ${out === 1 ? 'drill is' : 'drills are'} left out`] : []),
-      ...(reduced > 0 ? [`${reduced} ${reduced === 1 ? 'goes' : 'go'} on at reduced doses`] : []),
-    ];
-    const first = stabilityFirst ? ' Stability of the shoulder comes first.' : '';
-    return [`${CAUTION_WORDS[caution.id].name}: ${parts.join(' and ')}; the rest goes on.${first}`];
+    const stabilityFirst = cautionOf(caution.id).stabilityFirst === true;
+    return out + reduced === 0 && !stabilityFirst ? [] : [{ code: 'caution', caution, out, reduced, stabilityFirst }];
   });
 }

@@ -1,13 +1,9 @@
 import { type Program, type Solve, without } from '../../solver/index.ts';
-import { BLOCK_RULES, type BlockRule } from './rules.ts';
+import type { PlanNote } from '../planNote.ts';
+import type { BlockRule } from './rules.ts';
 
 /** A rule that costs something, and how much more the weeks could be worth without it. */
-export interface BindingRule {
-  readonly rule: BlockRule;
-  /** Share by which the best conceivable plan would be better. */
-  readonly gain: number;
-  readonly sentence: string;
-}
+export type BindingRule = Extract<PlanNote, { readonly code: 'binding' }>;
 
 /** A rule whose lifting would bring less than this is not named. */
 const WORTH_NAMING = 0.005;
@@ -41,18 +37,11 @@ export async function bindingRules(program: Program, solve: Solve, ramp: number)
     if (!program.rows.some((r) => r.rule === rule)) continue;
     const lifted = await worth(rule === 'minutes' ? withMoreMinutes(program) : without(program, rule));
     const gain = lifted === undefined ? 0 : lifted / base - 1;
-    if (gain >= WORTH_NAMING) found.push({ rule, gain, sentence: sentenceFor(rule, gain, ramp) });
+    if (gain >= WORTH_NAMING) found.push({ code: 'binding', rule, gain, growth: ramp, moreMinutes: MORE_MINUTES });
   }
   return found.sort((a, b) => b.gain - a.gain);
 }
 
 function withMoreMinutes(program: Program): Program {
   return { ...program, rows: program.rows.map((r) => (r.rule === 'minutes' ? { ...r, upper: r.upper + MORE_MINUTES * 60 } : r)) };
-}
-
-function sentenceFor(rule: BlockRule, gain: number, ramp: number): string {
-  const percent = `${(gain * 100).toFixed(gain < 0.1 ? 1 : 0)}%`;
-  if (rule === 'minutes') return `The minutes are full: ${MORE_MINUTES} more a session could serve the needs up to ${percent} better.`;
-  const name = rule === 'ramp' ? `hand load growing by at most ${Math.round(ramp * 100)}% a week` : BLOCK_RULES[rule];
-  return `${name.charAt(0).toUpperCase()}${name.slice(1)}: without it the needs could be served up to ${percent} better.`;
 }

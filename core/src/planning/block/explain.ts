@@ -1,26 +1,35 @@
-import { needInWords, needName, mainNeed } from '../needs.ts';
+import type { Because, Without } from '../because.ts';
+import { mainNeed } from '../needs.ts';
 import { isPartner } from '../pairs.ts';
-import type { PlannedItem } from '../plan.ts';
-import { dayShort } from '../spacing.ts';
+import type { CalendarDay } from '../../quantities/index.ts';
+import type { LeftOutBecause } from '../candidates.ts';
+import type { PlanNote, UnservedBecause } from '../planNote.ts';
 import { worksRebuilding } from '../usualDose.ts';
-import type { ChosenItem, ChosenSession } from './read.ts';
+import type { ChosenItem, ChosenSession } from './chosen.ts';
 import { scoreOf, type Served } from './score.ts';
-import { type ClosedBy, closedByInWords } from '../closedJoints.ts';
+import type { Joint } from '../../anatomy/index.ts';
+import type { ClosedBy } from '../closedJoints.ts';
 import { type BlockTask, closedEverywhere } from './task.ts';
-import { practiceReason } from '../practiceOf.ts';
+import { servesIts } from './slots.ts';
+
+/** Why a drill is there, and what its week would be without it; nothing of the latter for warm-up and cool-down. */
+export interface Reasons {
+  readonly because: readonly Because[];
+  readonly without: readonly Without[];
+}
 
 /** Why a drill was chosen, and what its week would be without it. */
 export function reasonsFor(task: BlockTask, sessions: readonly ChosenSession[]) {
   const dated = datedSessions(task, sessions);
   const score = scoreOf(task, dated);
-  return (item: ChosenItem, session: ChosenSession): Pick<PlannedItem, 'why' | 'without'> => {
-    if (!item.option) return { why: item.why ?? '' };
+  return (item: ChosenItem, session: ChosenSession): Reasons => {
+    if (!item.option) return { because: item.because ?? [], without: [] };
     const lesser = scoreOf(
       task,
       dated.map((s) => (s.slot === session.slot ? { ...s, items: s.items.filter((i) => i !== item) } : s)),
     );
     return {
-      why: whyOf(task, item, session, sessions),
+      because: becauseOf(task, item, session, sessions),
       without: withoutOf(task, item, session, { before: score.served, after: lesser.served, sessions }),
     };
   };
@@ -35,27 +44,33 @@ function datedSessions(task: BlockTask, sessions: readonly ChosenSession[]) {
   return [...own, ...kept.map(({ day, items }) => ({ day, items: items as readonly ChosenItem[], slot: -1 }))];
 }
 
-function whyOf(task: BlockTask, { option, sets }: ChosenItem, session: ChosenSession, sessions: readonly ChosenSession[]): string {
-  if (!option) return '';
+function becauseOf(
+  task: BlockTask,
+  { option, sets }: ChosenItem,
+  session: ChosenSession,
+  sessions: readonly ChosenSession[],
+): readonly Because[] {
+  if (!option) return [];
   const { drill } = option;
   const { brief, cautions } = task.input;
   const need = mainNeed(drill, task.needs);
-  const paired = partnersServed(task, option.drill, session, sessions);
-  const parts = [
-    drill.id === task.practiceId
-      ? practiceReason(drill)
-      : need
-        ? `For ${needInWords(need)}.`
-        : brief.always.includes(drill.id)
-          ? 'In every week, by your word.'
-          : 'For balance between push and pull.',
-    ...(paired[0] ? [`Pairs with “${paired[0]}”: new range needs stability in the same direction.`] : []),
-    ...(need && brief.always.includes(drill.id) ? ['In every week, by your word.'] : []),
-    ...(option.isNew && (option.most === 1 || (sets < option.most && sets <= option.mostNew)) ? ['New, so half dose.'] : []),
-    ...(worksRebuilding(drill, cautions) ? ['Reduced dose: the joint is being rebuilt.'] : []),
-    ...(task.weeks[task.slots[session.slot]?.week ?? 0]?.light && sets < option.most ? ['Half the sets in a light week.'] : []),
+  const always = brief.always.includes(drill.id);
+  const slot = task.slots[session.slot];
+  const paired = partnersServed(task, option.drill, session, sessions)[0];
+  const first = (): Because => {
+    if (drill.id === task.practiceId) return { code: 'practice', ofRung: drill.rung !== undefined };
+    if (need) return { code: 'need', need };
+    if (always) return { code: 'always' };
+    return slot?.focus && servesIts(slot, drill) ? { code: 'focus', focus: slot.focus } : { code: 'balance' };
+  };
+  return [
+    first(),
+    ...(paired ? [{ code: 'pairs', withName: paired } as const] : []),
+    ...(need && always ? [{ code: 'always' } as const] : []),
+    ...(option.isNew && (option.most === 1 || (sets < option.most && sets <= option.mostNew)) ? [{ code: 'new' } as const] : []),
+    ...(worksRebuilding(drill, cautions) ? [{ code: 'rebuilding' } as const] : []),
+    ...(task.weeks[slot?.week ?? 0]?.light && sets < option.most ? [{ code: 'light week' } as const] : []),
   ];
-  return parts.join(' ');
 }
 
 /** Names of mobility drills of the same week that have no other stability beside them. */
@@ -83,82 +98,76 @@ function withoutOf(
     after,
     sessions,
   }: { readonly before: readonly Served[]; readonly after: readonly Served[]; readonly sessions: readonly ChosenSession[] },
-): string {
-  if (!option) return '';
+): readonly Without[] {
+  if (!option) return [];
   const losses = before
     .map((b, i) => ({ need: b.need, had: b.doses, has: after[i]?.doses ?? 0, loss: b.worth - (after[i]?.worth ?? 0) }))
     .filter((l) => l.loss > 1e-9)
     .sort((a, b) => b.loss - a.loss);
   const alone = partnersServed(task, option.drill, session, sessions);
   const lost = losses[0];
-  const parts = [
-    ...(lost ? [`Without it ${needName(lost.need)} gets ${doses(lost.has)} of work that week in place of ${doses(lost.had)}.`] : []),
-    ...(alone[0] ? [`“${alone[0]}” would stand without stability.`] : []),
+  const parts: Without[] = [
+    ...(lost ? [{ code: 'less', need: lost.need, has: lost.has, had: lost.had } as const] : []),
+    ...(alone[0] ? [{ code: 'alone', name: alone[0] } as const] : []),
   ];
-  return parts.join(' ') || 'Without it nothing that is needed would be missing; it fills time that is there.';
+  return parts.length > 0 ? parts : [{ code: 'nothing' }];
 }
 
-const doses = (amount: number) => (amount === 0 ? 'none' : `${amount.toFixed(1)} doses`);
-
 /** Needs that matter and get nothing in the whole block, each with the reason. */
-export function unserved(task: BlockTask, sessions: readonly ChosenSession[]): readonly string[] {
+export function unserved(task: BlockTask, sessions: readonly ChosenSession[]): readonly PlanNote[] {
   const { served } = scoreOf(task, datedSessions(task, sessions));
   return task.needs
     .filter(({ headroom: { state } }) => state === 'short' || state === 'on the mark')
     .filter(({ measureId }) => served.every((s) => s.need.measureId !== measureId || s.doses === 0))
-    .map((need) => `Not served: ${needInWords(need)}. ${whyUnserved(task, need.measureId)}`);
+    .map((need): PlanNote => ({ code: 'unserved', need, because: whyUnserved(task, need.measureId) }));
 }
 
-function whyUnserved(task: BlockTask, measureId: string): string {
+function whyUnserved(task: BlockTask, measureId: string): UnservedBecause {
   const { library } = task.input;
   const drills = library.drills.filter((d) => (d.trains[measureId] ?? 0) > 0 && (!d.rung || d.id === task.practiceId));
-  if (drills.length === 0) return 'No drill of the library trains it.';
-  const closed = drills.map((d) => closedEverywhere(d, task.input));
-  if (closed.every((why) => why !== undefined)) return `All ${drills.length} drills that train it are left out: ${mostFrequent(closed)}`;
-  if (!task.options.some((o) => drills.some((d) => d.id === o.drill.id)))
-    return 'Every drill that trains it is loaded, and no day can be loaded for it.';
-  return 'The minutes serve other needs better.';
+  if (drills.length === 0) return { code: 'no drill' };
+  const closed = drills.flatMap((d) => closedEverywhere(d, task.input) ?? []);
+  const mostly = closed.length === drills.length ? mostFrequent(closed) : undefined;
+  if (mostly) return { code: 'left out', drills: drills.length, mostly };
+  if (!task.options.some((o) => drills.some((d) => d.id === o.drill.id))) return { code: 'no loaded day' };
+  return { code: 'minutes' };
 }
 
-function mostFrequent(whys: readonly (string | undefined)[]): string {
-  const counts = new Map<string, number>();
-  for (const why of whys) if (why) counts.set(why, (counts.get(why) ?? 0) + 1);
-  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
+function mostFrequent(reasons: readonly LeftOutBecause[]): LeftOutBecause | undefined {
+  const counts = new Map<string, { readonly because: LeftOutBecause; count: number }>();
+  for (const because of reasons) {
+    const key = because.kind === 'caution' ? because.caution.id : because.kind;
+    const same = counts.get(key) ?? { because, count: 0 };
+    same.count += 1;
+    counts.set(key, same);
+  }
+  return [...counts.values()].sort((a, b) => b.count - a.count)[0]?.because;
 }
 
 /** What kept days unloaded: other training, loaded work near by, and the 48 hours inside the block. */
-export function dayNotes(task: BlockTask, sessions: readonly ChosenSession[]): readonly string[] {
+export function dayNotes(task: BlockTask, sessions: readonly ChosenSession[]): readonly PlanNote[] {
   const loadedSlots = new Set(sessions.filter((s) => s.items.some((i) => (i.option?.joints.length ?? 0) > 0)).map((s) => s.slot));
   /** The same reason on several days is said once: the days by joints and what closes them, whenever it is. */
-  const groups = new Map<string, { readonly joints: string; readonly by: ClosedBy; readonly days: string[] }>();
+  const groups = new Map<string, { readonly joints: readonly Joint[]; readonly by: ClosedBy; readonly days: CalendarDay[] }>();
   task.slots.forEach((slot, i) => {
     const closed = task.closed[i];
     const by = [...(closed?.values() ?? [])][0];
     if (loadedSlots.has(i) || !slot.loadable || !closed || !by) return;
-    const joints = [...closed.keys()].join(', ');
+    const joints = [...closed.keys()];
     const key = JSON.stringify([joints, by.kind, by.kind === 'event' ? [by.name, by.effort] : by.logged]);
     const group = groups.get(key) ?? { joints, by, days: [] };
-    group.days.push(dayShort(slot.day));
+    group.days.push(slot.day);
     groups.set(key, group);
   });
-  const notes = [...groups.values()].map(({ joints, by, days }) =>
-    days.length === 1
-      ? `${days[0] ?? ''} stays unloaded for the ${joints}: ${closedByInWords(by)}.`
-      : `${listed(days)} stay unloaded for the ${joints}: ${closedByInWords(by)}, and so on.`,
-  );
-  const empty = task.slots.filter((_, i) => sessions.every((s) => s.slot !== i)).map((slot) => dayShort(slot.day));
-  if (empty.length > 0) notes.push(`Nothing is planned on ${listed(empty)}: what is needed does not fit its minutes and rules.`);
+  const empty = task.slots.filter((_, i) => sessions.every((s) => s.slot !== i)).map((slot) => slot.day);
   const kept = task.slots
     .filter((slot, i) => slot.loadable && !loadedSlots.has(i) && (task.closed[i]?.size ?? 0) === 0 && sessions.some((s) => s.slot === i))
-    .map((slot) => dayShort(slot.day));
-  if (kept.length > 0 && loadedSlots.size > 0)
-    notes.push(`Loaded on ${loadedSlots.size} of ${task.slots.length} days, 48 hours apart for each joint; unloaded: ${listed(kept)}.`);
-  return notes;
-}
-
-const MOST_LISTED = 6;
-
-/** Some of the days are enough where there are many. */
-function listed(days: readonly string[]): string {
-  return `${days.slice(0, MOST_LISTED).join(', ')}${days.length > MOST_LISTED ? ` and ${days.length - MOST_LISTED} more` : ''}`;
+    .map((slot) => slot.day);
+  return [
+    ...[...groups.values()].map(({ days, joints, by }): PlanNote => ({ code: 'days unloaded', days, joints, by })),
+    ...(empty.length > 0 ? [{ code: 'days empty', days: empty } as const] : []),
+    ...(kept.length > 0 && loadedSlots.size > 0
+      ? [{ code: 'days apart', loaded: loadedSlots.size, of: task.slots.length, unloaded: kept } as const]
+      : []),
+  ];
 }

@@ -2,6 +2,7 @@ import type { PlannedDose, PlannedSession } from '../plan.ts';
 import { type Program, programBuilder, type Terms } from '../../solver/index.ts';
 import { claimUnder } from '../composeSession.ts';
 import { calendarDaysBetween } from '../spacing.ts';
+import { servesIts } from './slots.ts';
 import { SMALL } from './rules.ts';
 import type { BlockTask, Frame, Option } from './task.ts';
 
@@ -42,6 +43,7 @@ export function modelOf(task: BlockTask) {
       (likes.has(id) ? SMALL.like : 0) +
       (dislikes.has(id) ? SMALL.dislike : 0) +
       (didWell.has(id) ? SMALL.didWell : 0) +
+      (servesIts(slots[option.slot], option.drill) ? SMALL.focus : 0) +
       option.drill.equipment.length * SMALL.equipment;
     return levelsOf(option).map((sets) => ({ sets, variable: builder.choice(stageOf(option.slot), liking) }));
   });

@@ -1,20 +1,18 @@
 /** The rules that a block keeps: by these names its rows are known, lifted and bent. */
-export const BLOCK_RULES = {
-  minutes: 'the minutes of the sessions',
-  phases: 'how many drills of a kind one session holds',
-  spacing: '48 hours between loads of the same joint',
-  'loaded days': 'two loaded days a week for each joint',
-  ramp: 'the limit on how fast the hand load grows',
-  'joint ramp': 'the limit on how fast the load of one joint grows',
-  light: 'the light week',
-  new: 'half dose for new drills',
-  doses: 'the most that a week or a session holds of one kind of work',
-  pairs: 'stability beside every new range',
-  balance: 'the balance of push and pull',
-  always: 'drills of every week',
-  pinned: 'pinned drills',
-} as const;
-export type BlockRule = keyof typeof BLOCK_RULES;
+export type BlockRule =
+  | 'minutes'
+  | 'phases'
+  | 'spacing'
+  | 'loaded days'
+  | 'ramp'
+  | 'joint ramp'
+  | 'light'
+  | 'new'
+  | 'doses'
+  | 'pairs'
+  | 'balance'
+  | 'always'
+  | 'pinned';
 
 /**
  * What work on a need is worth as it adds up over a week, in doses weighted by how strongly they train it: the first three count in
@@ -27,7 +25,7 @@ export const RETURNS = [
 ] as const;
 
 /** Small weights beside the needs, whose own lie between 0.25 and 8 (project defaults). */
-export const SMALL = { like: 0.3, dislike: -0.6, didWell: 0.1, equipment: -0.04, again: -0.15, unbalanced: -0.02 } as const;
+export const SMALL = { like: 0.3, dislike: -0.6, didWell: 0.1, equipment: -0.04, again: -0.15, focus: 0.5, unbalanced: -0.02 } as const;
 
 /** A training day with something on it is worth this much for itself: habit counts (project default). */
 export const HELD = 1;

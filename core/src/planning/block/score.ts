@@ -4,6 +4,7 @@ import { type PlannedDose, plannedHandLoad } from '../plan.ts';
 import { calendarDaysBetween } from '../spacing.ts';
 import type { CalendarDay } from '../../quantities/index.ts';
 import { BALANCE_START, DULL_AFTER, HELD, PRACTICE, RETURNS, SMALL } from './rules.ts';
+import { servesIts } from './slots.ts';
 import type { BlockTask } from './task.ts';
 
 /** Work on one need in one week, in doses weighted by how strongly they train it, and what it is worth. */
@@ -55,7 +56,12 @@ export function scoreOf(task: BlockTask, sessions: readonly Scored[]): Score {
     objective += PRACTICE.worth * Math.min(PRACTICE.doses, practice);
     const own = inWeek.filter(({ day }) => !kept.has(day));
     objective += HELD * own.filter(({ day, items: all }) => all.some((i) => isFree(task, day, i.drillId))).length;
-    const free = own.flatMap(({ day, items: all }) => all.filter((i) => isFree(task, day, i.drillId)));
+    const freeOf = ({ day, items: all }: Scored) => all.filter((i) => isFree(task, day, i.drillId));
+    const free = own.flatMap(freeOf);
+    for (const session of own) {
+      const slot = task.slots.find((s) => s.day === session.day);
+      objective += SMALL.focus * freeOf(session).filter((i) => servesIts(slot, library.asPlanned(i))).length;
+    }
     for (const { drillId } of free) {
       if (brief.likes.includes(drillId)) objective += SMALL.like;
       if (brief.dislikes.includes(drillId)) objective += SMALL.dislike;
@@ -70,10 +76,11 @@ export function scoreOf(task: BlockTask, sessions: readonly Scored[]): Score {
 }
 
 /** Chosen, and not part of a warm-up or cool-down. */
-function isFree({ slots, frames }: BlockTask, day: CalendarDay, drillId: string): boolean {
+function isFree({ slots, frames, options, closers }: BlockTask, day: CalendarDay, drillId: string): boolean {
   const slot = slots.findIndex((s) => s.day === day);
   const { loaded, mobility } = frames[slot] ?? {};
-  return ![...(loaded?.items ?? []), ...(mobility?.items ?? [])].some((i) => i.drillId === drillId);
+  if ([...(loaded?.items ?? []), ...(mobility?.items ?? [])].some((i) => i.drillId === drillId)) return false;
+  return closers[slot]?.every((d) => d.id !== drillId) !== false || options.some((o) => o.slot === slot && o.drill.id === drillId);
 }
 
 function shareOfDose({ options, input }: BlockTask, { drillId, sets }: PlannedDose): number {

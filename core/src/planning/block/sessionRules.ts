@@ -1,6 +1,5 @@
-import type { Phase } from '../../drills/index.ts';
-import { MOST_PER_PHASE } from '../composeSession.ts';
-import type { Model, Placed } from './model.ts';
+import { mostOfPhase } from '../kinds.ts';
+import type { Model } from './model.ts';
 import { HELD } from './rules.ts';
 
 /** What holds inside each session: one dose a drill, the minutes, and so many drills of a kind. */
@@ -21,14 +20,23 @@ export function sessionRules(model: Model): void {
       (o) => o.onceSeconds,
     );
     builder.row('minutes', [...work, ...frame.terms], { most: slot.minutes * 60 - frame.sure, about: slot.day });
-    for (const phase of new Set(here.map(({ option }) => option.drill.phase))) {
-      const alike = here.filter(({ option }) => option.drill.phase === phase);
-      builder.row('phases', model.count(alike), { most: phaseLimit(phase, alike) });
-    }
+    kinds(model, s);
   });
 }
 
-/** Pinned drills stand even where they are more than a session usually holds of their kind. */
-function phaseLimit(phase: Phase, alike: readonly Placed[]): number {
-  return Math.max(MOST_PER_PHASE[phase] ?? 1, alike.filter(({ option }) => option.pinned).length);
+/** So many drills of a phase, more light ones while nothing is loaded; pinned drills stand even beyond it. */
+function kinds({ builder, task, loaded, count, inSlot }: Model, slot: number): void {
+  const here = inSlot(slot);
+  const { minutes = 0 } = task.slots[slot] ?? {};
+  const session = loaded[slot];
+  for (const phase of new Set(here.map(({ option }) => option.drill.phase))) {
+    const alike = here.filter(({ option }) => option.drill.phase === phase);
+    const pinned = alike.filter(({ option }) => option.pinned).length;
+    const [light, heavy] = [false, true].map((isLoaded) => Math.max(mostOfPhase(phase, { minutes, loaded: isLoaded }), pinned)) as [
+      number,
+      number,
+    ];
+    const less = session === undefined || light === heavy ? [] : [[session, light - heavy] as const];
+    builder.row('phases', [...count(alike), ...less], { most: light });
+  }
 }

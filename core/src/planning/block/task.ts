@@ -5,9 +5,12 @@ import type { Library } from '../../library/index.ts';
 import type { CautionInForce } from '../../safety/index.ts';
 import type { Schools } from '../../schools/index.ts';
 import type { PlanBrief } from '../brief.ts';
-import { candidatesFor, exclusionOf, type LeftOut } from '../candidates.ts';
-import type { Foothold } from '../exclusion.ts';
-import { type ComposedItem, frame, MOST_PER_PHASE } from '../composeSession.ts';
+import { candidatesFor, type LeftOut, type LeftOutBecause } from '../candidates.ts';
+import { exclusion, type Foothold } from '../exclusion.ts';
+import type { PlanNote } from '../planNote.ts';
+import { fitsFocus, usualWork } from '../focus.ts';
+import { calms, type ComposedItem, frame } from '../frame.ts';
+import { isChosenPhase } from '../kinds.ts';
 import { type Need, type NeedFacts, needsFrom, worth } from '../needs.ts';
 import { itemSeconds, jointsLoadedBy, loadedJoints, type Place, type PlannedItem, type PlannedSession, type SessionForm } from '../plan.ts';
 import { type ClosedJoints, closedJoints, type Loading, loadingsOf } from '../closedJoints.ts';
@@ -88,8 +91,10 @@ export interface BlockTask {
   readonly leftOut: readonly LeftOut[];
   /** Drills that may be planned where the first session is held. */
   readonly allowed: readonly Drill[];
+  /** What may end a session, slot by slot. */
+  readonly closers: readonly (readonly Drill[])[];
   /** What shaped the weeks before anything was chosen. */
-  readonly notes: readonly string[];
+  readonly notes: readonly PlanNote[];
 }
 
 /** A drill worth less than this is not looked at: it could only fill time. */
@@ -126,7 +131,8 @@ export function blockTask(input: BlockInput): BlockTask {
     return [...pinned, ...free];
   });
   const { allowed, leftOut } = at(slots[0]?.place ?? 'gym');
-  return { input, needs, slots, weeks, options, frames, closed, practiceId, allowed, leftOut, notes };
+  const closers = slots.map((slot) => at(slot.place).allowed.filter(calms));
+  return { input, needs, slots, weeks, options, frames, closed, practiceId, allowed, closers, leftOut, notes };
 }
 
 function candidatesAt(place: Place, input: BlockInput): ReturnType<typeof candidatesFor> {
@@ -135,17 +141,15 @@ function candidatesAt(place: Place, input: BlockInput): ReturnType<typeof candid
   const never = new Set(input.brief.never);
   return {
     allowed: allowed.filter((d) => !never.has(d.id)),
-    leftOut: [...leftOut, ...allowed.filter((d) => never.has(d.id)).map((d) => ({ drillId: d.id, why: NEVER }))],
+    leftOut: [...leftOut, ...allowed.filter((d) => never.has(d.id)).map((d) => ({ drillId: d.id, because: { kind: 'never' } as const }))],
   };
 }
 
-export const NEVER = 'Never, by your word.';
-
 /** Why a drill may not stand anywhere in the block; nothing when it may somewhere. */
-export function closedEverywhere(drill: Drill, input: BlockInput): string | undefined {
-  if (input.brief.never.includes(drill.id)) return NEVER;
+export function closedEverywhere(drill: Drill, input: BlockInput): LeftOutBecause | undefined {
+  if (input.brief.never.includes(drill.id)) return { kind: 'never' };
   const places = [...new Set<Place>(['gym', ...input.brief.days.map((d) => d.place)])];
-  const whys = places.map((place) => exclusionOf(drill, { ...input, equipment: input.brief.equipment[place] }));
+  const whys = places.map((place) => exclusion(drill, { ...input, equipment: input.brief.equipment[place] }));
   return whys.every((why) => why !== undefined) ? whys[0] : undefined;
 }
 
@@ -163,7 +167,8 @@ function mayStand(
 ): boolean {
   if (drill.rung && drill.id !== rules.practiceId) return false;
   if (drill.byChoice) return rules.brief.always.includes(drill.id) || rules.brief.likes.includes(drill.id);
-  if ((MOST_PER_PHASE[drill.phase] ?? 0) === 0 || drill.phase === 'cool-down') return rules.brief.always.includes(drill.id);
+  if (!fitsFocus(drill, slot.focus)) return false;
+  if (!isChosenPhase(drill.phase) || drill.phase === 'cool-down') return rules.brief.always.includes(drill.id);
   if (isLoaded(drill) && (!slot.loadable || rules.stopped || loadedJoints(drill).some((j) => closed?.has(j)))) return false;
   const { always, likes } = rules.brief;
   const wanted = drill.id === rules.practiceId || always.includes(drill.id) || likes.includes(drill.id) || rules.balancing.has(drill.id);
@@ -236,6 +241,8 @@ function framesOf(
       sets: foothold.shown.sets,
       stretching: schools.stretching,
       form: slot.form,
+      minutes: slot.minutes,
+      work: usualWork(slot.focus),
       light,
     });
     const seconds = items.reduce((sum, item) => {

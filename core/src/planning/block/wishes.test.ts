@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import type { CalendarDay } from '../../quantities/index.ts';
 import type { PlanBrief } from '../brief.ts';
-import { exclusionOf } from '../candidates.ts';
+import { exclusionOf } from '../words/index.ts';
 import { madeUpTrainee } from '../madeUpTrainee.ts';
 import { isLoadedSession, jointsLoadedBy, type PlannedSession, sessionMinutes } from '../plan.ts';
 import type { PlanProposal } from '../proposePlan.ts';

@@ -1,3 +1,4 @@
+import { doseBecauseInWords } from '@myokinet/core/planning';
 import type { CheckDto } from '@myokinet/core/contracts';
 import { doseInWords } from '@myokinet/core/drills';
 import { pencils, testedIn, verdictOn } from '@myokinet/core/floor';
@@ -71,7 +72,7 @@ function NextDoses({ person }: { readonly person: FloorPerson }) {
               <span className="font-semibold">{drill.name}</span>: {doseInWords(next.dose, drill.dose, person.run.head.progress)}
               {next.loadChange !== 0 &&
                 `, hands ${next.loadChange > 0 ? '+' : '−'}${Math.abs(Math.round(next.loadChange * 100))} points of body weight`}
-              . <span className="aside">{next.reason}</span>
+              . <span className="aside">{doseBecauseInWords(next)}</span>
             </li>
           );
         })}

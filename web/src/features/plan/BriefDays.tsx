@@ -1,4 +1,4 @@
-import { type BriefDay, PLACES, type Place, SESSION_FORMS, type SessionForm, WEEKDAYS } from '@myokinet/core/planning';
+import { type BriefDay, FOCI, type Focus, PLACES, type Place, SESSION_FORMS, type SessionForm, WEEKDAYS } from '@myokinet/core/planning';
 import { NumberCell } from './NumberCell.tsx';
 
 const USUAL_MINUTES = 45;
@@ -22,6 +22,7 @@ export function BriefDays({ days, change }: { readonly days: readonly BriefDay[]
             <th scope="col">Minutes</th>
             <th scope="col">Where</th>
             <th scope="col">Form</th>
+            <th scope="col">For</th>
             <th scope="col">At</th>
           </tr>
         </thead>
@@ -78,6 +79,27 @@ export function BriefDays({ days, change }: { readonly days: readonly BriefDay[]
                       onChange={(e) => set(weekday, { form: e.target.value as SessionForm })}
                     >
                       {Object.entries(SESSION_FORMS).map(([id, { name }]) => (
+                        <option key={id} value={id}>
+                          {name}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                </td>
+                <td>
+                  {day && (
+                    <select
+                      className="select select-xs w-auto"
+                      aria-label={`Focus of ${weekday}`}
+                      value={day.focus ?? ''}
+                      onChange={(e) => {
+                        const { focus: _, ...rest } = day;
+                        const focus = e.target.value as Focus | '';
+                        change(days.map((d) => (d === day ? (focus ? { ...rest, focus } : rest) : d)));
+                      }}
+                    >
+                      <option value="">What is needed</option>
+                      {Object.entries(FOCI).map(([id, name]) => (
                         <option key={id} value={id}>
                           {name}
                         </option>

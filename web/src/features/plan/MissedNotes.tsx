@@ -1,4 +1,4 @@
-import { dayShort, shiftMissed, weekStartOf } from '@myokinet/core/planning';
+import { dayShort, missedInWords, shiftMissed, weekStartOf } from '@myokinet/core/planning';
 import { calendarDay } from '@myokinet/core/quantities';
 import { asPlanned, usePlanRules } from './planRules.ts';
 import { withSessionOn } from './planDraft.ts';
@@ -15,12 +15,13 @@ export function MissedNotes({ desk, now }: { readonly desk: PlanDesk; readonly n
   if (!week || shifts.length === 0) return null;
   return (
     <ul aria-label="Missed sessions" className="no-print my-2 space-y-1">
-      {shifts.map(({ sessionId, to, sentence }) => {
+      {shifts.map((shift) => {
+        const { sessionId, to } = shift;
         const session = week.sessions.find((s) => s.id === sessionId);
         if (!session) return null;
         return (
           <li key={sessionId} className="flex flex-wrap items-center gap-2 border-s-4 border-warning ps-3">
-            <span>{sentence}</span>
+            <span>{missedInWords(shift)}</span>
             {to && (
               <button type="button" className="btn btn-xs" onClick={() => desk.edit(withSessionOn(desk.weeks, session, to))}>
                 Move it to {dayShort(to)}

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
-import { type PencilledDose, pencilledDoses, withDoses } from '@myokinet/core/planning';
+import { doseBecauseInWords, type PencilledDose, pencilledDoses, withDoses } from '@myokinet/core/planning';
 import { usePlanFacts } from './PlanGate.tsx';
 import { usePlanRules } from './planRules.ts';
 import type { PlanDesk } from './usePlanDesk.ts';
@@ -66,7 +66,8 @@ function PencilledLine({ dose: { drillId, next, to, itemIds }, accept }: { reado
         <span className="font-semibold">{drill.name}</span>: {doseInWords(to, drill.dose, schools.progress)}
         {next.loadChange !== 0 &&
           `, hands ${next.loadChange > 0 ? '+' : '−'}${Math.abs(Math.round(next.loadChange * 100))} points of body weight`}
-        . <span className="aside">{next.reason}</span> In {itemIds.length} coming {itemIds.length === 1 ? 'session' : 'sessions'}.
+        . <span className="aside">{doseBecauseInWords(next)}</span> In {itemIds.length} coming{' '}
+        {itemIds.length === 1 ? 'session' : 'sessions'}.
         {to.support && <SetUpLine support={to.support} body={body} traineeId={trainee.id} />}
         {next.offersCheck && (
           <>

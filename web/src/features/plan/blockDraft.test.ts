@@ -171,7 +171,7 @@ describe('pencilled doses', () => {
   it('add repetitions where there is no dial', () => {
     const [dose] = ask([week('2026-11-23', session('2026-11-27', item(plain.id)))], plain.id);
     expect(dose?.to.max).toBeGreaterThan(plain.dose.max);
-    expect(dose?.next.reason).toBe('All sets clean at the top of the dose, twice.');
+    expect(dose?.next.because).toEqual({ code: 'clean twice' });
   });
 
   it('leave warm-ups as they are: they make ready, and do not progress', () => {

@@ -1,6 +1,9 @@
-import type { Library } from '../library/index.ts';
-import { type BeyondShown, beyondShown, type Direction, DIRECTIONS, LOAD_CHECKS, type Shown, type ShownBy } from './shown.ts';
-import type { ShownRange } from './shownRange.ts';
+import type { Library } from '../../library/index.ts';
+import type { ClosedBy } from '../closedJoints.ts';
+import type { PlanNote } from '../planNote.ts';
+import { dayShort } from '../spacing.ts';
+import { type BeyondShown, type Direction, isWaiting, LOAD_CHECKS, type ShownBy } from '../shown.ts';
+import type { ShownRange } from '../shownRange.ts';
 
 const BY_WORDS: Readonly<Record<ShownBy, string>> = {
   check: 'was tolerated at the last check, its band taken off',
@@ -28,7 +31,7 @@ export function beyondInWords(beyond: BeyondShown, { hasMeasure, measure }: Pick
   const { direction, perArm, shown } = beyond;
   const after = shown.afterDays === undefined ? '' : `, and less for ${shown.afterDays} days without load`;
   const check = LOAD_CHECKS[direction];
-  const first = WAITS.includes(shown.by) || !hasMeasure(check) ? '' : ` Check “${measure(check).name}” first.`;
+  const first = isWaiting(shown.by) || !hasMeasure(check) ? '' : ` Check “${measure(check).name}” first.`;
   return `Puts ${percent(perArm)} of body weight on an arm; ${percent(shown.perArm)} ${BY_WORDS[shown.by]}${after}.${first}`;
 }
 
@@ -38,37 +41,29 @@ const RANGE_WORDS: Readonly<Record<Exclude<ShownRange['by'], 'nothing'>, string>
   rung: 'is what the signed rung needs',
 };
 
-/** What no check opens, only time. */
-const WAITS: readonly ShownBy[] = ['growth', 'beginner'];
-
 const percent = (share: number) => `${Math.round(share * 100)}%`;
 
 const DIRECTION_WORDS: Readonly<Record<Direction, string>> = { push: 'Pushing', pull: 'Hanging and pulling', carry: 'Carrying' };
 
 /**
- * Which way the hands are held back in a plan, and what would open it; nothing where no drill waits for it.
+ * Which way the hands are held back in a plan, and what would open it.
  *
- * @example heldBack(shown, library)[0]
+ * @example heldBackInWords({ code: 'held back', direction: 'push', shown: { perArm: 0.23, by: 'entry' }, waiting: 48, check: 'load-tolerated-push' }, library)
  * // 'Pushing stays at 23% of body weight on an arm, which is where anybody begins: 48 drills wait. Check “Hand load tolerated, pushing”.'
  */
-export function heldBack(
-  shown: Shown,
-  { drills, hasMeasure, measure }: Pick<Library, 'drills' | 'hasMeasure' | 'measure'>,
-): readonly string[] {
-  return DIRECTIONS.flatMap((direction) => {
-    const { by, afterDays, perArm } = shown[direction];
-    if (by !== 'entry' && !WAITS.includes(by) && afterDays === undefined) return [];
-    const waits = (d: Library['drills'][number]) => {
-      const beyond = beyondShown(d, shown);
-      return beyond?.what === 'load' && beyond.direction === direction;
-    };
-    const waiting = drills.filter((d) => !d.rung && waits(d)).length;
-    if (waiting === 0) return [];
-    const why = by === 'entry' || WAITS.includes(by) ? `which ${BY_WORDS[by]}` : `less for ${afterDays ?? 0} days without load`;
-    const check = LOAD_CHECKS[direction];
-    const first = WAITS.includes(by) || !hasMeasure(check) ? '' : ` Check “${measure(check).name}”.`;
-    return [
-      `${DIRECTION_WORDS[direction]} stays at ${percent(perArm)} of body weight on an arm, ${why}: ${waiting} ${waiting === 1 ? 'drill waits' : 'drills wait'}.${first}`,
-    ];
-  });
+export function heldBackInWords(
+  { direction, shown, waiting, check }: Extract<PlanNote, { readonly code: 'held back' }>,
+  { measure }: Pick<Library, 'measure'>,
+): string {
+  const { by, afterDays, perArm } = shown;
+  const why = by === 'entry' || isWaiting(by) ? `which ${BY_WORDS[by]}` : `less for ${afterDays ?? 0} days without load`;
+  const first = check ? ` Check “${measure(check).name}”.` : '';
+  return `${DIRECTION_WORDS[direction]} stays at ${percent(perArm)} of body weight on an arm, ${why}: ${waiting} ${waiting === 1 ? 'drill waits' : 'drills wait'}.${first}`;
+}
+
+/** What keeps a joint unloaded, in words. */
+export function closedByInWords(by: ClosedBy): string {
+  if (by.kind === 'event') return `${by.name} on ${dayShort(by.day)} (effort ${by.effort})`;
+  const { day, at } = by.when;
+  return `${by.logged ? 'the last loaded session' : 'loaded work'} on ${dayShort(day)}${at ? ` at ${at}` : ''}`;
 }

@@ -1,13 +1,13 @@
-import { doseInWords, type Drill, EQUIPMENT, UNIT_WORDS } from '../drills/index.ts';
-import type { Library } from '../library/index.ts';
-import { cautionInWords } from '../words/index.ts';
-import { beyondInWords } from './beyondInWords.ts';
-import { PAUSE_REASONS } from './brief.ts';
-import type { Exclusion } from './exclusion.ts';
-import { closedByInWords } from './closedJoints.ts';
-import type { InsteadHow } from './insteadOf.ts';
-import type { DayClosed, MayDo, Reduction } from './mayDo.ts';
-import { dayShort } from './spacing.ts';
+import { doseInWords, type Drill, EQUIPMENT, UNIT_WORDS } from '../../drills/index.ts';
+import type { Library } from '../../library/index.ts';
+import { cautionInWords } from '../../words/index.ts';
+import { beyondInWords, closedByInWords } from './beyond.ts';
+import { PAUSE_REASONS } from '../brief.ts';
+import { type Exclusion, exclusion, type Limits } from '../exclusion.ts';
+import type { LeftOutBecause } from '../candidates.ts';
+import type { InsteadHow } from '../insteadOf.ts';
+import type { DayClosed, MayDo, Reduction } from '../mayDo.ts';
+import { dayShort } from '../spacing.ts';
 
 /**
  * What keeps a drill out, or from a day, in a sentence.
@@ -29,6 +29,21 @@ export function exclusionInWords(found: Exclusion | DayClosed, library: Library)
     case 'rest':
       return `Loads the ${found.joint} less than 48 hours from ${closedByInWords(found.by)}.`;
   }
+}
+
+/**
+ * Why a drill may not be planned, in a sentence; nothing when it may.
+ *
+ * @example exclusionOf(plank, { cautions: [{ id: 'wrist-injury', … }], … }) // 'Wrist injury, rebuilding: No body weight …'
+ */
+export function exclusionOf(drill: Drill, limits: Limits): string | undefined {
+  const found = exclusion(drill, limits);
+  return found && exclusionInWords(found, limits.library);
+}
+
+/** Why a drill is not in a plan, in a sentence. */
+export function leftOutInWords(because: LeftOutBecause, library: Library): string {
+  return because.kind === 'never' ? 'Never, by your word.' : exclusionInWords(because, library);
 }
 
 /** How a version that may be done differs, in a few words. */

@@ -1,0 +1,11 @@
+export { becauseInWords, withoutInWords } from './because.ts';
+export { beyondInWords, closedByInWords } from './beyond.ts';
+export { exclusionInWords, exclusionOf, INSTEAD_WORDS, leftOutInWords, mayInWords } from './may.ts';
+export { SESSION_FORMS } from './forms.ts';
+export { brokenInWords } from './findings.ts';
+export { missedInWords } from './missed.ts';
+export { doseBecauseInWords } from './nextDose.ts';
+export { needInWords, needName } from './needs.ts';
+export { templateNoteInWords } from './template.ts';
+export { lightInWords, noteInWords } from './notes.ts';
+export { refusalInWords } from './refusals.ts';
