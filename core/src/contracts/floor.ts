@@ -18,6 +18,7 @@ import { SESSION_FORM_IDS, type SessionForm } from '../planning/index.ts';
 import { FEELINGS } from '../readiness/index.ts';
 import { IsDrillId, IsFaultId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
+import { MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
 import { MOST_AMOUNT, SymptomValuesDto } from './session.ts';
 import { Part, Parts } from './parts.ts';
@@ -36,6 +37,8 @@ class FloorDoseDto {
 export class FloorItemDto extends FloorDoseDto {
   @IsUUID('7') id!: string;
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
+  /** The weight, band or tempo it is done with. */
+  @IsOptional() @Part(() => MannerDto) manner?: MannerDto;
 }
 
 /** What a run begins with. Its times are by the device's own clock, which may be wrong. */
@@ -67,6 +70,7 @@ const RULES: Readonly<Record<FloorFieldRule, readonly PropertyDecorator[]>> = {
   fault: [IsFaultId()],
   flag: [IsBoolean()],
   support: [Part(() => SupportPlanDto)],
+  manner: [Part(() => MannerDto)],
   drill: [IsDrillId()],
   sets: between('Sets', 1, MOST_ROUNDS),
   least: between('A dose', 1, MOST_AMOUNT),

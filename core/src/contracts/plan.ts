@@ -3,6 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional
 import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow, IsWritten } from './decorators.ts';
 import { type Place, PLACES, SESSION_FORM_IDS, type SessionForm } from '../planning/index.ts';
 import { SupportPlanDto } from './library.ts';
+import { MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
 import { PlanSchoolsDto } from './schools.ts';
 import { AllDifferent, Part, Parts } from './parts.ts';
@@ -36,6 +37,8 @@ export class PlannedItemDto {
   @IsOptional() @IsWritten('The text', { max: LIMITS.reason }) without?: string;
   /** This trainee's own set-up, in place of the drill's. */
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
+  /** The weight, band or tempo it is done with. */
+  @IsOptional() @Part(() => MannerDto) manner?: MannerDto;
   /** Stays when the rest is planned again. */
   @IsOptional() @IsBoolean() pinned?: boolean;
   /** Planned although a rule keeps it out: the coach's reason. */

@@ -20,6 +20,7 @@ import { type Feeling, FEELINGS } from '../readiness/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import { IsDrillId, IsFaultId, IsNotBelow, IsPastDay, IsPastInstant, IsPlainText, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
+import { MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
 import { Part, Parts } from './parts.ts';
 import { rule } from './rule.ts';
@@ -59,6 +60,8 @@ export class SessionItemDto {
   @IsNotBelow('min') @Max(MOST_AMOUNT) @Min(1) @IsInt() max!: number;
   /** The set-up it was done in, where it was not the drill's. */
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
+  /** The weight, band or tempo it is done with. */
+  @IsOptional() @Part(() => MannerDto) manner?: MannerDto;
   /** Why it was left out, or left before its last set. */
   @IsOptional() @IsIn(DRILL_SKIP_REASONS) skipped?: DrillSkipReason;
   @Parts(() => SetDto)

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import type { ClassConstructor } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
-import type { Drill, FaultEntry } from '../drills/index.ts';
+import type { Drill, Manner, FaultEntry } from '../drills/index.ts';
 import type { FloorEvent, FloorHead } from '../floor/index.ts';
 import { DEMAND_DIRECTIONS, type DemandDirection, type Ladder } from '../ladders/index.ts';
 import { type Measure, PROVISIONAL_KINDS, type Provisional } from '../measuring/index.ts';
@@ -18,6 +18,7 @@ import { DrillDto, FaultDto, IsSetUp, LadderDto, SupportPlanDto } from './librar
 import { MeasureDto } from './measure.ts';
 import { withTwoErrors } from './olderMeasure.ts';
 import { Part, Parts } from './parts.ts';
+import { MannerDto } from './manner.ts';
 import { PlanDocumentDto } from './plan.ts';
 import type { Scope } from './scope.ts';
 import { inspect } from './validate.ts';
@@ -102,6 +103,7 @@ export const STORED = {
   template: stored<TemplateDocumentDto>('This template', TemplateDocumentDto),
   setUp: stored<SetUp>('This set-up', SetUpDocumentDto, inside('setUp')),
   support: stored<SupportPlan>('This set-up', SupportPlanDto),
+  manner: stored<Manner>('This weight, band or tempo', MannerDto),
   figures: stored<readonly Headroom[]>('What this clearance rested on', SignedFiguresDto, inside('list')),
   floorHead: stored<FloorHead>('This run', FloorHeadDto),
   floorEvent: stored<FloorEvent>('An event of this run', FloorEventsDto, {

@@ -27,3 +27,15 @@ export interface Dose {
   readonly max: number;
   readonly restSeconds: number;
 }
+
+/** Bands by how hard they pull, in order: whatever their colours, a studio knows its own by these. */
+export const BANDS = ['very light', 'light', 'medium', 'strong', 'very strong'] as const;
+export type Band = (typeof BANDS)[number];
+
+/** How one planned drill is done, beside its numbers: with a weight in each hand that holds one, against a band, at a tempo of its own. */
+export interface Manner {
+  /** Kilograms. */
+  readonly kg?: number;
+  readonly band?: Band;
+  readonly tempo?: Tempo;
+}

@@ -3,7 +3,7 @@ import type { Origin } from '../reference/index.ts';
 import type { CautionId } from '../safety/index.ts';
 import type { Blade } from '../schools/index.ts';
 import type { PoseName, SupportPlan } from '../statics/index.ts';
-import type { DoseRange } from './doseRange.ts';
+import type { DoseRange, Manner } from './doseRange.ts';
 import type { FaultId } from './fault.ts';
 
 /** Parts of a session, in the order in which they are done. */
@@ -106,6 +106,8 @@ export interface Drill {
   /** Rung practice: offered only to a trainee who stands on this rung or above. */
   readonly rung?: { readonly ladderId: string; readonly rungId: string };
   readonly origin: Origin;
+  /** Of a drill as it is planned: the weight, band or tempo it is done with. The library has none. */
+  readonly manner?: Manner;
 }
 
 /** Share of body weight in the hands from which a drill counts as loaded (project default). */

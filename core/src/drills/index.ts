@@ -17,7 +17,19 @@ export {
   type Quality,
 } from './drill.ts';
 export { BREATH_SECONDS, doseInWords, drillSeconds, handLoadDose, tempoInWords, tensionSeconds, UNIT_WORDS, unitSeconds } from './dose.ts';
+export {
+  isHeavier,
+  KG_LIMITS,
+  mannerInWords,
+  mannersNear,
+  mostKg,
+  plannedDoseInWords,
+  sameManner,
+  slower,
+  stepped,
+  takes,
+} from './manner.ts';
 export { armLoadOf, isOneArmed, strainOf } from './strain.ts';
-export { DOSE_UNITS, type Dose, type DoseRange, type DoseUnit, type Tempo } from './doseRange.ts';
+export { BANDS, DOSE_UNITS, type Band, type Manner, type Dose, type DoseRange, type DoseUnit, type Tempo } from './doseRange.ts';
 export { bladeCue, bladeOf, cuesOf, faultsOf, isOverheadUnderLoad, type StandIn, standInsFor, standInsInWords } from './coaching.ts';
 export type { Fault, FaultEntry, FaultId } from './fault.ts';

@@ -1,5 +1,5 @@
 import type { BodySide } from '../anatomy/index.ts';
-import type { Dose, FaultId } from '../drills/index.ts';
+import type { Dose, FaultId, Manner } from '../drills/index.ts';
 import type { SessionForm } from '../planning/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { Feeling } from '../readiness/index.ts';
@@ -13,6 +13,8 @@ export interface FloorItem extends Dose {
   readonly drillId: string;
   /** The set-up, where it is not the drill's. */
   readonly support?: SupportPlan;
+  /** The weight, band or tempo it is done with. */
+  readonly manner?: Manner;
 }
 
 /** What a run begins with; the same on every device that runs it. */
@@ -47,6 +49,7 @@ interface FieldTypes {
   readonly fault: FaultId;
   readonly flag: boolean;
   readonly support: SupportPlan;
+  readonly manner: Manner;
   readonly drill: string;
   readonly sets: number;
   readonly least: number;
@@ -67,6 +70,8 @@ export const FLOOR_EVENT_FIELDS = {
   set: { ...PLACE, amount: 'amount' },
   fault: { ...PLACE, faultId: 'fault', mended: 'flag' },
   turn: { itemId: 'id', support: 'support', harder: 'flag' },
+  /** Another weight or band. */
+  manner: { itemId: 'id', manner: 'manner', harder: 'flag' },
   swap: { itemId: 'id', drillId: 'drill', sets: 'sets', min: 'least', max: 'most', restSeconds: 'rest', harder: 'flag' },
   skip: { itemId: 'id', reason: 'skipReason' },
   symptom: { symptom: 'symptom' },

@@ -1,6 +1,6 @@
 import type { Feeling } from '../readiness/index.ts';
 import type { BodySide } from '../anatomy/index.ts';
-import type { FaultId } from '../drills/index.ts';
+import type { FaultId, Manner } from '../drills/index.ts';
 import type { SupportPlan } from '../statics/index.ts';
 import type { DrillSkipReason, FloorItem } from './events.ts';
 import { type DoneSet, type ItemState, type RunState, sameWork, samePlace } from './run.ts';
@@ -21,6 +21,7 @@ export interface LoggedFloorItem {
   readonly min: number;
   readonly max: number;
   readonly support?: SupportPlan;
+  readonly manner?: Manner;
   readonly skipped?: DrillSkipReason;
   readonly sets: LoggedFloorSet[];
 }
@@ -50,6 +51,7 @@ export function loggedItems({ items }: Pick<RunState, 'items'>): readonly Logged
           min: as.min,
           max: as.max,
           ...(as.support ? { support: as.support } : {}),
+          ...(as.manner ? { manner: as.manner } : {}),
           ...(item.skipped && current ? { skipped: item.skipped.reason } : {}),
           sets: done.map((d) => loggedSet(d, item)),
         },

@@ -1,9 +1,9 @@
 import type { BodySide } from '../anatomy/index.ts';
-import type { FaultId } from '../drills/index.ts';
+import { type FaultId, sameManner } from '../drills/index.ts';
+import type { Planned } from '../library/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { Feeling } from '../readiness/index.ts';
 import type { Symptom } from '../safety/index.ts';
-import type { SupportPlan } from '../statics/index.ts';
 import { type FloorEvent, type FloorHead, type FloorItem, inOrder, type DrillSkipReason, type SetPlace } from './events.ts';
 
 export interface FaultOnFloor extends SetPlace {
@@ -57,8 +57,8 @@ export interface RunState {
   readonly nextOrder: number;
 }
 
-type Revocable = Extract<FloorEvent, { kind: 'set' | 'fault' | 'turn' | 'swap' | 'skip' }>;
-const REVOCABLE: ReadonlySet<FloorEvent['kind']> = new Set<Revocable['kind']>(['set', 'fault', 'turn', 'swap', 'skip']);
+type Revocable = Extract<FloorEvent, { kind: 'set' | 'fault' | 'turn' | 'manner' | 'swap' | 'skip' }>;
+const REVOCABLE: ReadonlySet<FloorEvent['kind']> = new Set<Revocable['kind']>(['set', 'fault', 'turn', 'manner', 'swap', 'skip']);
 
 /**
  * The state of a run: a function of its set of events alone, so that devices which know the same events show the same run, in
@@ -129,6 +129,8 @@ function changed(item: ItemState, event: Revocable): ItemState {
       return { ...item, skipped: { eventId: event.id, reason: event.reason } };
     case 'turn':
       return changedTo(item, { ...now, support: event.support }, event.harder);
+    case 'manner':
+      return changedTo(item, { ...now, manner: event.manner }, event.harder);
     case 'swap': {
       const { drillId, sets, min, max, restSeconds } = event;
       return changedTo(item, { id: now.id, drillId, sets, min, max, restSeconds }, event.harder);
@@ -155,9 +157,11 @@ export function samePlace(a: SetPlace, b: SetPlace): boolean {
   return a.itemId === b.itemId && a.round === b.round && a.side === b.side;
 }
 
-/** Whether two items are the same drill in the same set-up. */
-export function sameWork(a: { readonly drillId: string; readonly support?: SupportPlan }, b: typeof a): boolean {
-  return a.drillId === b.drillId && JSON.stringify(a.support ?? null) === JSON.stringify(b.support ?? null);
+/** Whether two items are the same drill in the same set-up, with the same weight or band. */
+export function sameWork(a: Planned, b: Planned): boolean {
+  return (
+    a.drillId === b.drillId && JSON.stringify(a.support ?? null) === JSON.stringify(b.support ?? null) && sameManner(a.manner, b.manner)
+  );
 }
 
 /** How often a fault was seen in a drill as it is now done. */

@@ -1,6 +1,6 @@
 import { type Drill, isOneArmed } from '../drills/index.ts';
 import { type KnownBody, plannedLoads, type SupportPlan } from '../statics/index.ts';
-import { inSetUp, type Library, type LoadsOf } from './library.ts';
+import { inManner, inSetUp, type Library, type LoadsOf } from './library.ts';
 
 /**
  * The library as it stands for one trainee: drills whose set-up the model knows carry the share of body weight that it
@@ -26,8 +26,10 @@ export function fittedTo(library: Library, body: KnownBody): Library {
       return (all ??= library.drills.map(fitted));
     },
     drill: (id) => fitted(library.drill(id)),
-    asPlanned: ({ drillId, support }) =>
-      inSetUp(fitted(library.drill(drillId)), support, (own) => loadsOn(body, library.drill(drillId), own)),
+    asPlanned: ({ drillId, support, manner }) => {
+      const loadsOf: LoadsOf = (own) => loadsOn(body, library.drill(drillId), own);
+      return inManner(inSetUp(fitted(library.drill(drillId)), support, loadsOf), manner, loadsOf);
+    },
     harderThan: (id) => library.harderThan(id).map(fitted),
     easierThan: (id) => library.easierThan(id).map(fitted),
   };

@@ -1,5 +1,5 @@
 import { Refusal } from '../errors.ts';
-import { type Drill, type Fault, type FaultEntry, type FaultId } from '../drills/index.ts';
+import { type Drill, type Manner, type Fault, type FaultEntry, type FaultId } from '../drills/index.ts';
 import type { Ladder, Rung } from '../ladders/index.ts';
 import { type Measure, type MeasureOf, WORKING_POSITIONS } from '../measuring/index.ts';
 import type { PlannedLoads, SupportPlan } from '../statics/index.ts';
@@ -24,6 +24,8 @@ export type LibraryEntry = Drill | Ladder | Measure | FaultEntry;
 export interface Planned {
   readonly drillId: string;
   readonly support?: SupportPlan;
+  /** The weight, band or tempo it is done with, where one was named. */
+  readonly manner?: Manner;
 }
 
 export const EMPTY_LIBRARY: LibraryContent = { drills: [], ladders: [], measures: [], faults: [], setAside: [] };
@@ -108,7 +110,12 @@ export function openLibrary(content: LibraryContent): Library {
     content,
     drill,
     hasDrill: (id): id is string => typeof id === 'string' && drills.has(id),
-    asPlanned: ({ drillId, support }) => inSetUp(drill(drillId), support, () => undefined),
+    asPlanned: ({ drillId, support, manner }) =>
+      inManner(
+        inSetUp(drill(drillId), support, () => undefined),
+        manner,
+        () => undefined,
+      ),
     harderThan: (id) => harder.get(id) ?? [],
     easierThan: (id) => drill(id).easier.flatMap((e) => drills.get(e) ?? []),
     ladder,
@@ -144,6 +151,15 @@ export function inSetUp(drill: Drill, support: SupportPlan | undefined, loadsOf:
   const loads = loadsOf(support);
   const share = support.wanted ?? loads?.share ?? before.share;
   return { ...drill, support, handLoad: { ...before, ...loads, share } };
+}
+
+/** A drill done with a weight, a band or at a tempo of its own; a weight that is carried is what the set-up puts on the hand. */
+export function inManner(drill: Drill, manner: Manner | undefined, loadsOf: LoadsOf): Drill {
+  if (!manner) return drill;
+  const { setUp } = drill.support ?? {};
+  const carried = manner.kg !== undefined && setUp?.position === 'carry' ? { setUp: { ...setUp, weightKg: manner.kg } } : undefined;
+  const dose = manner.tempo ? { ...drill.dose, tempo: manner.tempo } : drill.dose;
+  return { ...inSetUp(drill, carried, loadsOf), dose, manner };
 }
 
 /** What a rung was called that has moved to another place. */

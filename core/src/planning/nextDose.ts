@@ -1,4 +1,4 @@
-import type { Dose, Drill } from '../drills/index.ts';
+import { type Dose, type Drill, type Manner, slower, stepped } from '../drills/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
 import { type Feeling } from '../readiness/index.ts';
 import { isStopSign, judgementOf, type Symptom } from '../safety/index.ts';
@@ -26,8 +26,10 @@ export interface NextDose {
   readonly change: 'more' | 'same' | 'less' | 'back';
   /** Change of the load on the hands, as a fraction of body weight; 0 where the drill does not load them. */
   readonly loadChange: number;
-  /** The dose; it changes only where the load cannot. */
+  /** The dose; it grows before the load does, and where the load cannot. */
   readonly dose: Dose;
+  /** The next weight, band or tempo, where that is what changes. */
+  readonly manner?: Manner;
   /** The next rung's check has been earned. */
   readonly offersCheck: boolean;
   readonly because: DoseBecause;
@@ -66,8 +68,9 @@ const DAYS_APART = 2;
 /**
  * The next dose of a drill after what was logged, by the plan's school.
  *
- * Count: all sets clean at the top of the dose in two sessions 48 hours apart → 5 points of body weight more, and the practice of a
- * rung earns the next rung's check; an unmended fault, effort from 8 or pain of 3–4 → the same again; a stop sign → 10 points back.
+ * Count: all sets clean at the top of the dose in two sessions 48 hours apart → more repetitions or seconds up to what the drill has,
+ * then 5 points of body weight, the next weight or the next band, and what has none of these a slower way back; the practice of a rung
+ * earns the next rung's check; an unmended fault, effort from 8 or pain of 3–4 → the same again; a stop sign → 10 points back.
  * Feel: "too easy" twice → 5 points more; "right" → the same; "too much" → 5 less; "locked up" → 10 less.
  *
  * @param history newest first
@@ -78,7 +81,11 @@ const DAYS_APART = 2;
  */
 export function nextDose(
   history: readonly DrillDone[],
-  planned: { readonly drill: Pick<Drill, 'dose' | 'handLoad' | 'support'>; readonly dose: Dose; readonly practice?: boolean },
+  planned: {
+    readonly drill: Pick<Drill, 'dose' | 'handLoad' | 'support' | 'equipment' | 'manner'>;
+    readonly dose: Dose;
+    readonly practice?: boolean;
+  },
   school: Schools['progress'],
 ): NextDose | undefined {
   const last = history[0];
@@ -100,7 +107,6 @@ function byCount(history: readonly DrillDone[], planned: Planned): NextDose {
   if (planned.dose.sets < planned.drill.dose.sets)
     return {
       ...change('more', 0, { code: 'half dose clean' }, planned),
-      loadChange: 0,
       dose: { ...planned.dose, sets: planned.drill.dose.sets },
     };
   if (!before || troubleOf(before, planned.drill)) return change('same', 0, { code: 'clean once', wanted: CLEAN_IN_A_ROW }, planned);
@@ -135,16 +141,24 @@ function hardest(feelings: readonly Feeling[]): Feeling | undefined {
   return feelings.toSorted((a, b) => HARDNESS.indexOf(b) - HARDNESS.indexOf(a))[0];
 }
 
-function change(kind: NextDose['change'], load: number, because: DoseBecause, { drill, dose }: Planned): NextDose {
-  const turns = drill.handLoad !== undefined && drill.support !== undefined;
-  const plain = { change: kind, because, offersCheck: false };
-  if (load === 0 || turns) return { ...plain, loadChange: load, dose };
-  return { ...plain, loadChange: 0, dose: otherDose(drill.dose, dose, load / STEP) };
+function change(kind: NextDose['change'], load: number, because: DoseBecause, planned: Planned): NextDose {
+  const { drill, dose } = planned;
+  const plain = { change: kind, because, offersCheck: false, loadChange: 0, dose };
+  if (load === 0) return plain;
+  // Repetitions, seconds and breaths come first, up to where the drill has them; then the load.
+  if (load > 0 && dose.max < drill.dose.max) return { ...plain, dose: otherDose(drill.dose, dose, 1, drill.dose.max) };
+  if (drill.handLoad !== undefined && drill.support !== undefined && drill.manner?.kg === undefined) return { ...plain, loadChange: load };
+  const manner = drill.manner && stepped(drill, drill.manner, load > 0 ? 1 : -1);
+  if (manner) return { ...plain, manner };
+  const other = otherDose(drill.dose, dose, load / STEP, mostEver(drill.dose));
+  const tempo = load > 0 && other.max === dose.max ? slower(drill.dose) : undefined;
+  // What cannot grow in amount any more grows in control.
+  return tempo ? { ...plain, manner: { ...drill.manner, tempo } } : { ...plain, dose: other };
 }
 
-/** More or fewer repetitions, seconds or breaths where no dial turns the load. */
-function otherDose(range: Drill['dose'], dose: Dose, steps: number): Dose {
+/** More or fewer repetitions, seconds or breaths. */
+function otherDose(range: Drill['dose'], dose: Dose, steps: number, ceiling: number): Dose {
   const by = doseStep(range.unit, dose.max);
-  const max = Math.min(mostEver(range), Math.max(1, dose.max + Math.sign(steps) * by * Math.abs(steps)));
+  const max = Math.min(ceiling, Math.max(1, dose.max + Math.sign(steps) * by * Math.abs(steps)));
   return { ...dose, max, min: Math.min(dose.min, max) };
 }

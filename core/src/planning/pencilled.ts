@@ -1,4 +1,5 @@
 import { Refusal } from '../errors.ts';
+import { type Drill, type Manner, sameManner } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Symptom } from '../safety/index.ts';
@@ -17,6 +18,7 @@ export interface LoggedDoses {
     readonly drillId: string;
     readonly min: number;
     readonly support?: SupportPlan;
+    readonly manner?: Manner;
   })[];
 }
 
@@ -29,6 +31,7 @@ export interface PlannedToGrow {
   readonly max: number;
   readonly restSeconds: number;
   readonly support?: SupportPlan;
+  readonly manner?: Manner;
 }
 
 interface Week<Item> {
@@ -40,7 +43,7 @@ export interface PencilledDose {
   readonly drillId: string;
   readonly next: NextDose;
   /** The item as it would be. */
-  readonly to: Pick<PlannedToGrow, 'sets' | 'min' | 'max'> & { readonly support?: SupportPlan };
+  readonly to: Pick<PlannedToGrow, 'sets' | 'min' | 'max' | 'support' | 'manner'>;
   /** Coming items that it concerns. */
   readonly itemIds: readonly string[];
 }
@@ -100,21 +103,31 @@ export function pencilledDoses(weeks: readonly Week<PlannedToGrow>[], given: Cir
     const drill = library.asPlanned(item);
     const next = nextDose(
       past,
-      { drill: { ...drill, dose: library.drill(drillId).dose }, dose: item, practice: drillId === practiceId },
+      {
+        drill: { ...drill, dose: { ...drill.dose, ...rangeOf(library.drill(drillId).dose) } },
+        dose: item,
+        practice: drillId === practiceId,
+      },
       progress,
     );
     if (!next || (next.change === 'same' && !next.offersCheck)) return [];
     const to = appliedTo(item, next, { library, body });
     const alike = items.filter((i) => sameDose(i, item)).map((i) => i.id);
-    const tooMuch =
-      next.loadChange > 0 && shown && beyondShown(library.asPlanned({ drillId, ...(to.support ? { support: to.support } : {}) }), shown);
+    const { support, manner } = to;
+    const heavier = library.asPlanned({ drillId, ...(support ? { support } : {}), ...(manner ? { manner } : {}) });
+    const tooMuch = (next.loadChange > 0 || next.manner) && next.change === 'more' && shown && beyondShown(heavier, shown);
     return tooMuch || same(item, to) ? [] : [{ drillId, next, to, itemIds: alike }];
   });
 }
 
-function sameDose(a: Pick<PlannedToGrow, 'max' | 'support'>, b: Pick<PlannedToGrow, 'max' | 'support'>): boolean {
-  return a.max === b.max && JSON.stringify(a.support ?? null) === JSON.stringify(b.support ?? null);
+type ToCompare = Pick<PlannedToGrow, 'max' | 'support' | 'manner'>;
+
+function sameDose(a: ToCompare, b: ToCompare): boolean {
+  return a.max === b.max && JSON.stringify(a.support ?? null) === JSON.stringify(b.support ?? null) && sameManner(a.manner, b.manner);
 }
+
+/** Sets, repetitions and sides as the library has them; the tempo stays that of the plan. */
+const rangeOf = ({ tempo: _, ...range }: Drill['dose']) => range;
 
 function same(item: PlannedToGrow, to: PencilledDose['to']): boolean {
   return item.sets === to.sets && item.min === to.min && sameDose(item, to);
@@ -125,7 +138,9 @@ function appliedTo(item: PlannedToGrow, next: NextDose, { library, body }: Pick<
   const { sets, min, max } = next.dose;
   const drill = library.asPlanned(item);
   const share = drill.handLoad?.share;
-  const own = item.support ? { support: item.support } : {};
+  const manner = next.manner ?? item.manner;
+  const done = manner ? { manner } : {};
+  const own = { ...(item.support ? { support: item.support } : {}), ...done };
   if (next.loadChange === 0 || !drill.support || share === undefined) return { sets, min, max, ...own };
   const wanted = Math.max(0.01, Math.round((share + next.loadChange) * 100) / 100);
   const support = { setUp: drill.support.setUp, wanted };
@@ -137,7 +152,7 @@ function appliedTo(item: PlannedToGrow, next: NextDose, { library, body }: Pick<
     if (!(error instanceof Refusal)) throw error;
     return { sets, min, max, ...own };
   }
-  return { sets, min, max, support };
+  return { sets, min, max, support, ...done };
 }
 
 /** The weeks with a pencilled dose inked in: those that change. */

@@ -1,8 +1,10 @@
 import type { Joint } from '../anatomy/index.ts';
+import type { Manner } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import { addDays, type CalendarDay, daysBetween, type Instant, instant } from '../quantities/index.ts';
 import { jointsLoadedBy } from './plan.ts';
 import { type Shown, type ShownFacts, shownOf } from './shown.ts';
+import type { DoneAmount } from './shownSets.ts';
 import { type WeekDose, weekStartOf } from './week.ts';
 
 /** When each joint was last loaded. */
@@ -22,6 +24,8 @@ export interface PlannerFacts {
   readonly weeksIn: number;
   /** What may be rested on. */
   readonly shown: Shown;
+  /** The weight, band or tempo that each drill was last done with, where it had one. */
+  readonly lastManner: Readonly<Record<string, Manner>>;
 }
 
 /** A logged session, as far as the planner rests on it. */
@@ -71,6 +75,7 @@ export function plannerFacts(
     didWell,
     weekDoses: weekDoses(recent),
     lastLoaded: lastLoaded(recent, library),
+    lastManner: lastManner(shown.doneAmounts ?? []),
     shown: shownOf({ ...shown, library, didWell, massKg, recentDrills, weeksIn, now }),
   };
 }
@@ -90,6 +95,12 @@ function weekDoses(sessions: readonly LoggedWork[]): readonly WeekDose[] {
       for (const [joint, load] of Object.entries(own)) byJoint[joint as Joint] = (byJoint[joint as Joint] ?? 0) + load;
     return { weekStart, dose, byJoint };
   });
+}
+
+function lastManner(done: readonly DoneAmount[]): PlannerFacts['lastManner'] {
+  const newest = new Map<string, DoneAmount>();
+  for (const one of done) if ((one.lastAt ?? '') >= (newest.get(one.drillId)?.lastAt ?? '')) newest.set(one.drillId, one);
+  return Object.fromEntries([...newest].flatMap(([drillId, { manner }]) => (manner ? [[drillId, manner] as const] : [])));
 }
 
 /** When each joint was loaded last, from sessions newest first. */

@@ -1,5 +1,6 @@
-import { armLoadOf, type Drill } from '../drills/index.ts';
+import { armLoadOf, type Drill, type Manner } from '../drills/index.ts';
 import type { BodySide } from '../anatomy/index.ts';
+import type { Instant } from '../quantities/index.ts';
 import type { Library } from '../library/index.ts';
 import type { SupportPlan } from '../statics/index.ts';
 import { doseStep, mostEver } from './doseStep.ts';
@@ -8,9 +9,12 @@ import { doseStep, mostEver } from './doseStep.ts';
 export interface DoneAmount {
   readonly drillId: string;
   readonly support?: SupportPlan;
+  readonly manner?: Manner;
   readonly side: BodySide;
   /** In the unit of the drill. */
   readonly most: number;
+  /** When it was last done so. */
+  readonly lastAt?: Instant;
 }
 
 /** What one set was shown to hold at a load on an arm, both sides having done it. */
@@ -18,6 +22,8 @@ export interface ShownSet {
   readonly most: number;
   /** Share of body weight. */
   readonly perArm: number;
+  /** The weight it was done with, in kilograms; absent where none was named. */
+  readonly kg?: number;
 }
 
 /** What was shown of single sets, by drill; a drill that is not here was not done in the last weeks. */
@@ -25,6 +31,9 @@ export type ShownSets = Readonly<Record<string, readonly ShownSet[]>>;
 
 /** A set at so much less on an arm still shows something of the drill, as a share of body weight (project default, as arms grow). */
 const NEAR_ENOUGH = 0.1;
+/** A set with this share of the weight still shows something (project default). */
+const NEAR_KG = 0.75;
+const nearKg = ({ manner }: Drill) => NEAR_KG * (manner?.kg ?? 0);
 /** A model's rounding. */
 const ROUNDING = 0.0025;
 
@@ -39,16 +48,21 @@ export function shownSets(done: readonly DoneAmount[], library: Library, keeps =
   const shown: Record<string, ShownSet[]> = {};
   const inSetUp = new Map<string, DoneAmount[]>();
   for (const one of done) {
-    const key = JSON.stringify([one.drillId, one.support ?? null]);
+    const key = JSON.stringify([one.drillId, one.support ?? null, one.manner ?? null]);
     inSetUp.set(key, [...(inSetUp.get(key) ?? []), one]);
   }
   for (const sets of inSetUp.values()) {
-    const [{ drillId, support } = { drillId: '' }] = sets;
+    const [{ drillId, support, manner } = { drillId: '' }] = sets;
     if (!library.hasDrill(drillId)) continue;
-    const drill = library.asPlanned({ drillId, ...(support ? { support } : {}) });
+    const drill = library.asPlanned({ drillId, ...(support ? { support } : {}), ...(manner ? { manner } : {}) });
     const sides: readonly BodySide[] = drill.dose.perSide ? ['left', 'right'] : [...new Set(sets.map((s) => s.side))];
     const most = Math.min(...sides.map((side) => Math.max(0, ...sets.filter((s) => s.side === side).map((s) => s.most))));
-    if (most > 0) (shown[drillId] ??= []).push({ most: Math.max(1, Math.floor(most * keeps)), perArm: armLoadOf(drill) });
+    if (most > 0)
+      (shown[drillId] ??= []).push({
+        most: Math.max(1, Math.floor(most * keeps)),
+        perArm: armLoadOf(drill),
+        ...(manner?.kg === undefined ? {} : { kg: manner.kg }),
+      });
   }
   return shown;
 }
@@ -69,7 +83,7 @@ export interface SetLimit {
  */
 export function mostOfASet(drill: Drill, shown: ShownSets = {}): SetLimit | undefined {
   const perArm = armLoadOf(drill);
-  const near = (shown[drill.id] ?? []).filter((s) => s.perArm >= perArm - NEAR_ENOUGH - ROUNDING);
+  const near = (shown[drill.id] ?? []).filter((s) => s.perArm >= perArm - NEAR_ENOUGH - ROUNDING && (s.kg ?? 0) >= nearKg(drill));
   if (near.length === 0) return undefined;
   const reached = Math.max(...near.map((s) => s.most));
   const { max, unit } = drill.dose;

@@ -101,14 +101,14 @@ export const KNOWN_DRILLS = `
 
 /** The most of one set that somebody confirmed and that no fault spoiled, by drill, set-up and side. */
 export const DONE_AMOUNTS = `
-  SELECT i.drill_id AS drillId, i.support, i.support_version AS supportVersion, e.side, MAX(e.amount) AS most
+  SELECT i.drill_id AS drillId, i.support, i.support_version AS supportVersion, i.manner, i.manner_version AS mannerVersion, e.side, MAX(e.amount) AS most, MAX(s.performed_at) AS lastAt
   FROM session_in_force s
   JOIN session_item i ON i.session_id = s.id
   JOIN session_set e ON e.item_id = i.id
   WHERE s.trainee_id = @traineeId AND s.performed_at >= @since AND e.amount > 0 AND e.unconfirmed = 0
     AND (e.feeling IS NULL OR e.feeling IN ('too easy', 'right'))
     AND NOT EXISTS (SELECT 1 FROM json_each(e.faults) f WHERE json_extract(f.value, '$.mended') = 0)
-  GROUP BY i.drill_id, i.support, e.side`;
+  GROUP BY i.drill_id, i.support, i.manner, e.side`;
 
 /** Newest first: what the planner builds on, and the last loaded day. */
 export const SESSIONS_TO_BUILD_ON = `

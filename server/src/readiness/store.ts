@@ -47,7 +47,12 @@ type SessionRow = Of<{
   drillIds: string;
 }>;
 type LateRow = Of<{ measureId: string; side: Capacity['side']; takenAt: Instant }>;
-type DoneRow = Omit<DoneAmount, 'support'> & { readonly support: string | null; readonly supportVersion: number };
+type DoneRow = Omit<DoneAmount, 'support' | 'manner'> & {
+  readonly support: string | null;
+  readonly supportVersion: number;
+  readonly manner: string | null;
+  readonly mannerVersion: number;
+};
 type BuildOnRow = {
   readonly performedAt: Instant;
   readonly drillIds: string;
@@ -210,10 +215,13 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
     }));
     const done = doneAmounts.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
     const past = {
-      doneAmounts: done.flatMap(({ support, supportVersion, ...amount }): DoneAmount[] => {
-        if (support === null) return [amount];
-        const read = readStored(STORED.support, support, supportVersion, { now: now(), library: library.current() });
-        return 'value' in read ? [{ ...amount, support: read.value }] : [];
+      doneAmounts: done.flatMap(({ support, supportVersion, manner, mannerVersion, ...amount }): DoneAmount[] => {
+        const scope = { now: now(), library: library.current() };
+        const setUp = support === null ? undefined : readStored(STORED.support, support, supportVersion, scope);
+        const way = manner === null ? undefined : readStored(STORED.manner, manner, mannerVersion, scope);
+        // What cannot be read shows nothing.
+        if ((setUp && !('value' in setUp)) || (way && !('value' in way))) return [];
+        return [{ ...amount, ...(setUp ? { support: setUp.value } : {}), ...(way ? { manner: way.value } : {}) }];
       }),
       knownDrills: knownDrills.all({ traineeId }).map((d) => d.drillId),
       firstAt: firstSession.get({ traineeId })?.performedAt ?? undefined,

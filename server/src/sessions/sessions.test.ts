@@ -32,6 +32,27 @@ describe('a session', () => {
     expect(session?.handLoad.push).toBeCloseTo(PLANK * 80, 9);
   });
 
+  it('keeps the weight and the tempo of a drill, and the planner goes on from them', async () => {
+    const dto = sessionDto(ago(2), {}, ['halo', 'plank']);
+    const manner = { kg: 1.5, tempo: { out: 3, hold: 0, back: 4 } };
+    dto.items = dto.items.map((i) => (i.drillId === 'halo' ? { ...i, manner } : i));
+    expect((await bench.post(`${at}/sessions`, dto)).status).toBe(201);
+    expect((await record()).sessions[0]?.items.map((i) => i.manner)).toEqual([manner, undefined]);
+    const { planner } = ((await bench.get(`${at}/readiness`)) as { body: ReadinessReply }).body;
+    expect(planner.lastManner).toEqual({ halo: manner });
+    for (const [wrong, says] of [
+      [{ kg: 900 }, 'at most 100 kg'],
+      [{ kg: 0 }, 'at least 0.25 kg'],
+      [{ kg: 1.1 }, 'steps of 0.25'],
+      [{}, 'Name a weight'],
+    ] as const) {
+      const items = sessionDto(ago(1)).items.map((i) => ({ ...i, manner: wrong }));
+      const reply = await bench.post(`${at}/sessions`, { ...sessionDto(ago(1)), items });
+      expect(reply.status).toBe(422);
+      expect(JSON.stringify(reply.body)).toContain(says);
+    }
+  });
+
   it('comes back in the order it was done', async () => {
     for (const days of [3, 9, 1]) await bench.post(`${at}/sessions`, sessionDto(ago(days)));
     const days = (await record()).sessions.map((s) => s.performedAt);

@@ -10,8 +10,8 @@ export const INSERT_SESSION = `
   )`;
 
 export const INSERT_ITEM = `
-  INSERT INTO session_item (id, session_id, position, drill_id, planned_sets, min_dose, max_dose, support, skipped)
-  VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max, @support, @skipped)`;
+  INSERT INTO session_item (id, session_id, position, drill_id, planned_sets, min_dose, max_dose, support, manner, skipped)
+  VALUES (@id, @sessionId, @position, @drillId, @plannedSets, @min, @max, @support, @manner, @skipped)`;
 
 export const INSERT_SET = `
   INSERT INTO session_set (id, item_id, position, side, amount, faults, feeling, unconfirmed)
@@ -30,7 +30,7 @@ export const SESSIONS_OF_TRAINEE = `
 const SHOWN_SESSIONS = 'SELECT id FROM session_in_force WHERE trainee_id = @traineeId ORDER BY performed_at DESC, id DESC LIMIT @limit';
 
 export const ITEMS_OF_TRAINEE = `
-  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max, support, support_version AS supportVersion, skipped
+  SELECT id, session_id AS sessionId, drill_id AS drillId, planned_sets AS plannedSets, min_dose AS min, max_dose AS max, support, support_version AS supportVersion, manner, manner_version AS mannerVersion, skipped
   FROM session_item
   WHERE session_id IN (${SHOWN_SESSIONS})
   ORDER BY session_id, position`;

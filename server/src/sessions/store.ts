@@ -40,10 +40,12 @@ type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
   replaces: string | null;
   originId: string;
 };
-type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'skipped'> & {
+type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'manner' | 'skipped'> & {
   sessionId: string;
   support: string | null;
   supportVersion: number;
+  manner: string | null;
+  mannerVersion: number;
   skipped: SessionItemDto['skipped'] | null;
 };
 type LoadRow = Omit<WorkloadReply['sessions'][number], 'byJoint' | 'bySide'> & { jointDoses: string | null; sideDoses: string | null };
@@ -118,10 +120,11 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
         clean: clean === 1,
         load: sessionLoad(row.effort, row.minutes),
         handLoad: { push, pull, ...(sideDoses === null ? {} : { bySide: JSON.parse(sideDoses) as HandLoadBySide }) },
-        items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, skipped, ...item }) => ({
+        items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, manner, mannerVersion, skipped, ...item }) => ({
           ...item,
           ...(skipped ? { skipped } : {}),
           ...supportOf(support, supportVersion),
+          ...mannerOf(manner, mannerVersion),
           sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, unconfirmed, ...set }) => ({
             ...set,
             ...(feeling ? { feeling } : {}),
@@ -147,10 +150,17 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     return read && 'value' in read ? { support: read.value } : {};
   }
 
+  function mannerOf(manner: string | null, version: number): Pick<SessionItemDto, 'manner'> {
+    const read = manner === null ? undefined : readStored(STORED.manner, manner, version, scope());
+    return read && 'value' in read ? { manner: read.value } : {};
+  }
+
   function unreadableIn(items: readonly ItemRow[]): MayBeUnreadable {
-    for (const { support, supportVersion } of items) {
-      const read = support === null ? undefined : readStored(STORED.support, support, supportVersion, scope());
-      if (read && 'unreadable' in read) return read;
+    for (const { support, supportVersion, manner, mannerVersion } of items) {
+      const setUp = support === null ? undefined : readStored(STORED.support, support, supportVersion, scope());
+      if (setUp && 'unreadable' in setUp) return setUp;
+      const way = manner === null ? undefined : readStored(STORED.manner, manner, mannerVersion, scope());
+      if (way && 'unreadable' in way) return way;
     }
     return {};
   }
@@ -194,7 +204,12 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms: felt, items: dto.items }, drills);
       const fitted = fittedTo(drills, traineeBody(trainee));
       const handLoad = loggedHandLoad(
-        dto.items.map((i) => ({ drillId: i.drillId, sets: i.sets, ...(i.support ? { support: i.support } : {}) })),
+        dto.items.map((i) => ({
+          drillId: i.drillId,
+          sets: i.sets,
+          ...(i.support ? { support: i.support } : {}),
+          ...(i.manner ? { manner: i.manner } : {}),
+        })),
         fitted,
       );
       const originId = from?.replaces ? (toCorrect.get({ id: from.replaces, traineeId })?.originId ?? from.replaces) : dto.id;
@@ -228,6 +243,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           insertItem.run({
             ...item,
             support: item.support ? JSON.stringify(item.support) : null,
+            manner: item.manner ? JSON.stringify(item.manner) : null,
             skipped: item.skipped ?? null,
             sessionId: dto.id,
             position,

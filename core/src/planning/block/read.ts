@@ -89,7 +89,8 @@ export function writtenSessions(
       const pinned = item.option?.pinned ?? task.input.pinned.find((p) => p.day === slot.day && p.item.drillId === item.drillId)?.item;
       if (pinned) return pinned;
       const { drillId, sets, min, max, restSeconds } = item;
-      return { id: newId(), drillId, sets, min, max, restSeconds, ...reasons(item, session) };
+      const manner = task.input.lastManner?.[drillId];
+      return { id: newId(), drillId, sets, min, max, restSeconds, ...(manner ? { manner } : {}), ...reasons(item, session) };
     });
     const { day, place, form } = slot;
     return [{ id: newId(), day: day satisfies CalendarDay, place, form, items }];

@@ -42,7 +42,7 @@ function nothingAllowed(input: BlockInput): PlanRefusal {
   const count: Record<KeptOut, number> = { never: 0, equipment: 0, beyond: 0, caution: 0 };
   for (const drill of library.drills.filter((d) => !d.rung)) {
     const kind = brief.never.includes(drill.id) ? 'never' : exclusion(drill, { ...input, equipment })?.kind;
-    if (kind && kind !== 'rung') count[kind] += 1;
+    if (kind && kind !== 'rung' && kind !== 'weight') count[kind] += 1;
   }
   const kind = (Object.keys(count) as KeptOut[]).reduce((a, b) => (count[b] > count[a] ? b : a));
   return { code: 'nothing allowed', kind, drills: count[kind] };

@@ -1,5 +1,5 @@
 import type { Joint } from '../../anatomy/index.ts';
-import { type Dose, type Drill, handLoadDose, isLoaded } from '../../drills/index.ts';
+import { type Dose, type Drill, handLoadDose, isLoaded, type Manner } from '../../drills/index.ts';
 import type { CalendarDay } from '../../quantities/index.ts';
 import type { Library } from '../../library/index.ts';
 import type { CautionInForce } from '../../safety/index.ts';
@@ -42,6 +42,8 @@ export interface BlockInput extends NeedFacts {
   readonly buildOn?: WeekDose | undefined;
   /** When each joint was last loaded. */
   readonly lastLoaded: LastLoaded;
+  /** The weight, band or tempo that each drill was last done with. */
+  readonly lastManner?: Readonly<Record<string, Manner>> | undefined;
   /** An open stop sign: no loaded work until it is closed. */
   readonly stopped?: string | undefined;
   /** Sessions that stay as they are: done, or pinned whole. */

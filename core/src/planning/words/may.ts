@@ -22,6 +22,10 @@ export function exclusionInWords(found: Exclusion | DayClosed, library: Library)
       return `Needs ${found.missing.map((e) => EQUIPMENT[e]).join(' and ')}.`;
     case 'rung':
       return 'Rung practice: its clearance is not signed.';
+    case 'weight':
+      return found.shown
+        ? `${found.kg} kg: ${found.shown} kg were the most that was done clean in the last weeks, so at most ${found.most} kg.`
+        : `${found.kg} kg: begin with at most ${found.most} kg.`;
     case 'beyond':
       return beyondInWords(found, library);
     case 'pause':

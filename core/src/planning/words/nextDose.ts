@@ -1,4 +1,5 @@
 import { stopSignInWords, symptomInWords } from '../../words/index.ts';
+import { mannerInWords, tempoInWords } from '../../drills/index.ts';
 import type { DoseBecause, NextDose } from '../nextDose.ts';
 
 /**
@@ -6,8 +7,10 @@ import type { DoseBecause, NextDose } from '../nextDose.ts';
  *
  * @example doseBecauseInWords({ because: { code: 'too easy twice' }, … }) // 'Too easy twice.'
  */
-export function doseBecauseInWords({ because, offersCheck }: Pick<NextDose, 'because' | 'offersCheck'>): string {
-  return `${oneInWords(because)}${offersCheck ? ' The next rung’s check is earned.' : ''}`;
+export function doseBecauseInWords({ because, offersCheck, manner }: Pick<NextDose, 'because' | 'offersCheck' | 'manner'>): string {
+  const slowed = manner?.tempo && tempoInWords({ unit: 'reps', tempo: manner.tempo });
+  const next = [mannerInWords(manner), slowed].filter((part) => part !== undefined).join(', ');
+  return `${oneInWords(because)}${next ? ` Next: ${next}.` : ''}${offersCheck ? ' The next rung’s check is earned.' : ''}`;
 }
 
 function oneInWords(because: DoseBecause): string {

@@ -1,20 +1,26 @@
-import { doseInWords } from '@myokinet/core/drills';
+import { doseInWords, type Drill, type Manner, plannedDoseInWords } from '@myokinet/core/drills';
 import { drillSearch } from '@myokinet/core/library';
 import { useState } from 'react';
 import { DRILL_SKIP_REASONS, type DrillSkipReason, type ItemState } from '@myokinet/core/floor';
 import type { FloorPerson } from './floorPeople.ts';
 import { Sheet } from './Sheet.tsx';
 import type { OtherDrill } from './useFloorTools.ts';
+import { WeightChoice } from './WeightChoice.tsx';
 
 const ROW = 'btn btn-outline h-auto min-h-16 w-full justify-start border-base-300 px-4 py-2 text-start text-lg font-normal';
 
 /** An easier or harder drill in place of this one, or any other that may be done now. */
 export function SwapSheet({
+  drill,
+  weigh,
   neighbours,
   everyOther,
   choose,
   close,
 }: {
+  /** The drill in hand, as it is done now. */
+  readonly drill: Drill;
+  readonly weigh: (manner: Manner) => void;
   readonly neighbours: readonly OtherDrill[];
   readonly everyOther: () => readonly OtherDrill[];
   readonly choose: (other: OtherDrill) => void;
@@ -43,6 +49,7 @@ export function SwapSheet({
       </label>
       {asked === '' ? (
         <>
+          <WeightChoice drill={drill} choose={weigh} />
           {neighbours.length === 0 && (
             <p className="text-lg">This drill has no neighbours in the library. Find another, skip it, or turn the support.</p>
           )}
@@ -162,7 +169,7 @@ export function ListSheet({
                 <span>
                   <span className="font-semibold">{drill.name}</span>
                   <span className="block text-base">
-                    {doseInWords(item.now, drill.dose, person.run.head.progress)} · {standing(item, open.has(item.now.id))}
+                    {plannedDoseInWords(item.now, drill, person.run.head.progress)} · {standing(item, open.has(item.now.id))}
                   </span>
                 </span>
               </button>

@@ -1,4 +1,4 @@
-import { cuesOf, doseInWords, type FaultId, faultsOf, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
+import { cuesOf, type FaultId, faultsOf, plannedDoseInWords, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import { type Step, transitionTo } from '@myokinet/core/floor';
 import { FEELINGS } from '@myokinet/core/readiness';
 import { type RefObject, useEffect, useEffectEvent, useRef, useState } from 'react';
@@ -176,7 +176,7 @@ export function Stage({
     : 'the end.';
   const easierDrill = fault && tools.neighbours().find((n) => !n.harder && !n.excluded);
   const easier = [
-    ...(drill.support ? [{ label: 'Lighter by 5 points', does: tools.lighter }] : []),
+    ...(drill.support || drill.manner ? [{ label: tools.lighterName, does: tools.lighter }] : []),
     ...(easierDrill ? [{ label: `Easier: ${easierDrill.drill.name}`, does: () => void tools.swap(easierDrill) }] : []),
   ];
 
@@ -191,7 +191,7 @@ export function Stage({
         </h1>
         <p className="read-far" data-read="dose">
           set <strong>{step.round}</strong> of {step.rounds} ·{' '}
-          {doseInWords({ ...item.now, sets: 1 }, drill.dose, byFeel ? 'feel' : 'count').replace(/^1 × /, '')}
+          {plannedDoseInWords({ ...item.now, sets: 1 }, drill, byFeel ? 'feel' : 'count').replace(/^1 × /, '')}
         </p>
       </div>
       {(phase.kind === 'ready' || phase.kind === 'between') && <RampLine person={person} step={step} />}

@@ -24,6 +24,12 @@ export function StageSheets({ open, shut, stage, tools, person, step, pick, end 
     <>
       {open === 'swap' && (
         <SwapSheet
+          drill={step.drill}
+          weigh={(manner) => {
+            shut();
+            stage.interrupt();
+            tools.weigh(manner);
+          }}
           neighbours={tools.neighbours()}
           everyOther={tools.everyOther}
           close={shut}

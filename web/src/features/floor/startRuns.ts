@@ -28,7 +28,7 @@ export function headFor({ session, schools }: Pick<ToRun, 'session' | 'schools'>
     startedAt: instant(now),
     form: session.form ?? 'sets',
     progress: schools.progress,
-    items: session.items.map(({ id, drillId, sets, min, max, restSeconds, support }) => ({
+    items: session.items.map(({ id, drillId, sets, min, max, restSeconds, support, manner }) => ({
       id,
       drillId,
       sets,
@@ -36,6 +36,7 @@ export function headFor({ session, schools }: Pick<ToRun, 'session' | 'schools'>
       max,
       restSeconds,
       ...(support ? { support } : {}),
+      ...(manner ? { manner } : {}),
     })),
   };
 }

@@ -9,7 +9,7 @@ import {
   type Shown,
   whenOf,
 } from '@myokinet/core/planning';
-import { armLoadOf, type Dose, type Drill } from '@myokinet/core/drills';
+import { armLoadOf, type Dose, type Drill, isHeavier, type Manner, mannerInWords, stepped } from '@myokinet/core/drills';
 import { symptomResponse, type SymptomResponse, symptomResponses } from '@myokinet/core/safety';
 import { setUpInWords } from '@myokinet/core/statics';
 import { responseInWords } from '@myokinet/core/words';
@@ -60,9 +60,30 @@ export function useFloorTools(person: FloorPerson, step: Step) {
   };
   const easyToday = symptomResponses(person.run.symptoms, person.felt).some((r) => r.act !== 'go on');
 
+  /** The next weight or band, as `mayDo` allows it. */
+  const weigh = async (manner: Manner, harder: boolean): Promise<void> => {
+    if (harder && easyToday && step.drill.manner) {
+      setSaid('No harder today: something was felt in this session.');
+      return;
+    }
+    const may = mayDo(facts, { ...step.item.now, manner });
+    if (harder && may.answer === 'may not') {
+      setSaid(`No harder: ${mayInWords(may, step.drill, library)}`);
+      return;
+    }
+    setSaid(`${harder ? 'Harder' : 'Lighter'}: ${mannerInWords(step.drill.manner) ?? 'none named'} → ${mannerInWords(manner) ?? ''}.`);
+    await happen({ kind: 'manner', itemId: step.itemId, manner, harder });
+  };
+
   const turn = async (by: number): Promise<void> => {
     if (by > 0 && easyToday) {
       setSaid('No harder today: something was felt in this session.');
+      return;
+    }
+    if (step.drill.manner?.kg !== undefined || step.drill.manner?.band !== undefined) {
+      const next = stepped(step.drill, step.drill.manner, by > 0 ? 1 : -1);
+      if (next) await weigh(next, by > 0);
+      else setSaid(by > 0 ? 'No harder: there is no heavier one.' : 'No lighter: there is no lighter one.');
       return;
     }
     const turned = turnSupport(body, step.drill, by);
@@ -107,7 +128,10 @@ export function useFloorTools(person: FloorPerson, step: Step) {
 
   return {
     said,
+    lighterName: mannerInWords(step.drill.manner) ? 'Lighter: the next one down' : 'Lighter by 5 points',
     lighter: () => void turn(-TURN),
+    /** Another weight or band, or the first that is named. */
+    weigh: (manner: Manner) => void weigh(manner, isHeavier(manner, step.drill.manner)),
     harder: () => void turn(TURN),
     neighbours,
     everyOther,

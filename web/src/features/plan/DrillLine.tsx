@@ -1,6 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { doseInWords, isLoaded } from '@myokinet/core/drills';
+import { plannedDoseInWords, isLoaded } from '@myokinet/core/drills';
 import { Pin } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import type { ItemDraft } from './planDraft.ts';
@@ -59,7 +59,7 @@ export function DrillLine({ item, locked, open, move, remove, pin }: DrillLinePr
         onKeyDown={onKeyDown}
       >
         <span className={isLoaded(drill) ? 'font-semibold' : ''}>{drill.name}</span>{' '}
-        <span className="aside whitespace-nowrap">{doseInWords(item, drill.dose, schools.progress)}</span>
+        <span className="aside whitespace-nowrap">{plannedDoseInWords(item, drill, schools.progress)}</span>
         {item.pinned && (
           <span className="ms-1 inline-flex items-center text-primary">
             <Pin size={12} aria-hidden />

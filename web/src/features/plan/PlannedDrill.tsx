@@ -1,8 +1,9 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { cuesOf, standInsFor, standInsInWords, UNIT_WORDS } from '@myokinet/core/drills';
+import { cuesOf, type Manner, standInsFor, standInsInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import type { Place } from '@myokinet/core/planning';
 import { GripVertical, Pin, PinOff, X } from 'lucide-react';
+import { MannerFields } from '../../kit/MannerFields.tsx';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
 import { NumberCell } from './NumberCell.tsx';
@@ -16,11 +17,13 @@ export interface PlannedDrillProps {
   readonly change: (change: Partial<ItemDraft>) => void;
   /** Back to the set-up of the drill itself. */
   readonly ownSetUp: () => void;
+  /** With another weight, band or tempo, or none that is named. */
+  readonly setManner: (manner: Manner | undefined) => void;
   readonly remove: () => void;
 }
 
 /** One drill of a session: dragged by its handle, its dose typed, its reason always said. */
-export function PlannedDrill({ item, place, locked, change, ownSetUp, remove }: PlannedDrillProps) {
+export function PlannedDrill({ item, place, locked, change, ownSetUp, setManner, remove }: PlannedDrillProps) {
   const { library, schools, brief } = usePlanRules();
   const trainee = useCurrentTrainee();
   const body = useCurrentBody();
@@ -88,6 +91,7 @@ export function PlannedDrill({ item, place, locked, change, ownSetUp, remove }: 
           />
           s
         </div>
+        <MannerFields drill={drill} manner={item.manner} locked={locked} set={setManner} />
         {drill.support && <SetUpLine support={drill.support} body={body} traineeId={trainee.id} />}
         {standIn && <p className="text-sm leading-snug">{standIn}</p>}
         <p className="text-sm leading-snug">{cuesOf(drill, schools).join(' ')}</p>

@@ -21,7 +21,7 @@ import { dragAnnouncements } from '../../kit/dragAnnouncements.ts';
 import { DrillPicker } from './DrillPicker.tsx';
 import { FindingList } from './FindingList.tsx';
 import { PlannedDrill } from './PlannedDrill.tsx';
-import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem, withOwnSetUp } from './planDraft.ts';
+import { type SessionDraft, withDrill, withItem, withItemMoved, withoutItem, withManner, withOwnSetUp } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
 
 export interface SessionCardProps {
@@ -125,6 +125,7 @@ export function SessionCard({ session, weekStart, now, logged, saved, findings, 
                 place={session.place ?? 'gym'}
                 locked={logged}
                 change={(change) => edit((s) => withItem(s, item.id, change))}
+                setManner={(manner) => edit((s) => withManner(s, item.id, manner))}
                 ownSetUp={() => edit((s) => withOwnSetUp(s, item.id))}
                 remove={() => edit((s) => withoutItem(s, item.id))}
               />

@@ -1,5 +1,5 @@
 import type { PlanDto, PlanReply } from '@myokinet/core/contracts';
-import { type Dose, type Drill, PHASES } from '@myokinet/core/drills';
+import { type Dose, type Drill, type Manner, PHASES } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { type BlockInput, dayOfWeek, type Instead, type PlanProposal, WEEKDAYS, weekStartOf } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
@@ -121,6 +121,12 @@ export function withOwnSetUp(session: SessionDraft, itemId: string): SessionDraf
   // What was overruled was another load.
   const plain = ({ support: _, overruled: __, ...item }: ItemDraft): ItemDraft => item;
   return { ...session, items: session.items.map((i) => (i.id === itemId ? plain(i) : i)) };
+}
+
+/** A drill with another weight, band or tempo, or with none that is named. */
+export function withManner(session: SessionDraft, itemId: string, manner: Manner | undefined): SessionDraft {
+  const changed = ({ manner: _, ...item }: ItemDraft): ItemDraft => (manner ? { ...item, manner } : item);
+  return { ...session, items: session.items.map((i) => (i.id === itemId ? changed(i) : i)) };
 }
 
 export function withoutItem(session: SessionDraft, itemId: string): SessionDraft {

@@ -70,6 +70,7 @@ export function planInput(
     notBefore: today,
     knownDrills: planner.knownDrills,
     didWell: planner.didWell,
+    lastManner: planner.lastManner,
     lastLoaded: planner.lastLoaded,
     stopped: stopSigns.find((s) => !s.closure)?.reason,
     ...whatStays(asPlanned(sessions), { today, done }),

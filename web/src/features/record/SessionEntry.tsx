@@ -1,5 +1,5 @@
 import type { SessionReply } from '@myokinet/core/contracts';
-import { doseInWords, LOADING_PHASES } from '@myokinet/core/drills';
+import { LOADING_PHASES, plannedDoseInWords } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
 import { FEELING_WORDS, cleannessInWords, symptomInWords } from '@myokinet/core/words';
@@ -76,7 +76,7 @@ export function SessionEntry({
               <li key={item.id}>
                 <span className="font-semibold">{library.drill(item.drillId).name}</span>{' '}
                 <span className="aside">
-                  asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.drill(item.drillId).dose)}:
+                  asked {plannedDoseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.asPlanned(item))}:
                 </span>{' '}
                 {item.sets.length === 0 ? 'not done' : item.sets.map((set) => setWords(set, library)).join(' · ')}
                 {item.skipped && `; left out: ${item.skipped}`}

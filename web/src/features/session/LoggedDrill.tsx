@@ -1,11 +1,12 @@
 import { FEELING_WORDS } from '@myokinet/core/words';
 import type { BodySide } from '@myokinet/core/anatomy';
-import { cuesOf, doseInWords, UNIT_WORDS } from '@myokinet/core/drills';
+import { cuesOf, plannedDoseInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import { FEELINGS } from '@myokinet/core/readiness';
 import type { Schools } from '@myokinet/core/schools';
 import { Check, Plus, X } from 'lucide-react';
 import { useId } from 'react';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { MannerFields } from '../../kit/MannerFields.tsx';
 import { SetUpLine } from '../lab/index.ts';
 import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
 import { FaultEntry } from './FaultEntry.tsx';
@@ -26,7 +27,7 @@ export function LoggedDrill({ item, schools, beyond, change, remove }: LoggedDri
   const library = useLibrary();
   const trainee = useCurrentTrainee();
   const body = useCurrentBody();
-  const drill = library.drill(item.drillId);
+  const drill = library.asPlanned(item);
   const byFeel = schools.progress === 'feel';
   const changeSet = (setId: string, part: Partial<SetLog>) =>
     change({ ...item, sets: item.sets.map((s) => (s.id === setId ? { ...s, ...part } : s)) });
@@ -40,8 +41,16 @@ export function LoggedDrill({ item, schools, beyond, change, remove }: LoggedDri
             {drill.name}
           </span>
           <span className="aside block text-sm">
-            asked {doseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, drill.dose, schools.progress)}
+            asked {plannedDoseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, drill, schools.progress)}
           </span>
+          <MannerFields
+            drill={drill}
+            manner={item.manner}
+            set={(manner) => {
+              const { manner: _, ...rest } = item;
+              change(manner ? { ...rest, manner } : rest);
+            }}
+          />
           {drill.support && <SetUpLine support={drill.support} body={body} traineeId={trainee.id} />}
         </div>
         <div className="flex flex-wrap gap-x-5 gap-y-1">

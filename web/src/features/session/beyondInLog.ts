@@ -10,8 +10,16 @@ export function beyondInLog(item: ItemLog, rules: TraineeRules): string | undefi
   const { library } = rules;
   const done = item.sets.flatMap((s) => readSet(s.text, item).amount ?? []).filter((amount) => amount > 0);
   if (done.length === 0 || !library.hasDrill(item.drillId)) return undefined;
-  const { drillId, support, plannedSets: sets, min } = item;
-  const planned = { drillId, ...(support ? { support } : {}), sets, min, max: Math.max(...done), restSeconds: 0 };
+  const { drillId, support, manner, plannedSets: sets, min } = item;
+  const planned = {
+    drillId,
+    ...(support ? { support } : {}),
+    ...(manner ? { manner } : {}),
+    sets,
+    min,
+    max: Math.max(...done),
+    restSeconds: 0,
+  };
   const drill = library.asPlanned(planned);
   const may = mayDo({ ...rules, equipment: drill.equipment }, planned);
   return may.answer === 'may' ? undefined : mayInWords(may, drill, library);

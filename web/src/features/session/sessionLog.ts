@@ -1,6 +1,6 @@
 import type { BodySide } from '@myokinet/core/anatomy';
 import type { PlanDto, SessionDto } from '@myokinet/core/contracts';
-import type { FaultId } from '@myokinet/core/drills';
+import type { FaultId, Manner } from '@myokinet/core/drills';
 import { amountByFeel } from '@myokinet/core/floor';
 import type { Library } from '@myokinet/core/library';
 import { sessionMinutes } from '@myokinet/core/planning';
@@ -34,6 +34,7 @@ export interface ItemLog {
   readonly max: number;
   /** The set-up, where it is not the drill's. */
   readonly support?: SupportPlan;
+  readonly manner?: Manner;
   readonly sets: readonly SetLog[];
 }
 
@@ -61,9 +62,10 @@ export function logFor(planned: PlannedSession | undefined, now: Date, library: 
     minutes: planned ? String(Math.max(1, Math.round(sessionMinutes(planned.items, library, planned.form)))) : '',
     note: '',
     items:
-      planned?.items.map(({ drillId, sets, min, max, support }) => ({
+      planned?.items.map(({ drillId, sets, min, max, support, manner }) => ({
         ...itemFor(drillId, { sets, min, max }, library),
         ...(support ? { support } : {}),
+        ...(manner ? { manner } : {}),
       })) ?? [],
     symptoms: [],
   };

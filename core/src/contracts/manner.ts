@@ -1,0 +1,30 @@
+import 'reflect-metadata';
+import { IsIn, IsOptional, Max, Min } from 'class-validator';
+import { type Band, BANDS, KG_LIMITS } from '../drills/index.ts';
+import { TempoDto } from './library.ts';
+import { Part } from './parts.ts';
+import { rule } from './rule.ts';
+
+const { min, max, step } = KG_LIMITS;
+const IsInSteps = () =>
+  rule('isInSteps', (value) =>
+    value === undefined || (typeof value === 'number' && Number.isInteger(value / step))
+      ? undefined
+      : `A weight must be in steps of ${step} kg.`,
+  );
+const SaysSomething = () =>
+  rule('saysSomething', (_, { kg, band, tempo }) =>
+    kg === undefined && band === undefined && tempo === undefined ? 'Name a weight, a band or a tempo, or leave all three out.' : undefined,
+  );
+
+/** How one planned drill is done, beside its numbers. */
+export class MannerDto {
+  @SaysSomething()
+  @IsOptional()
+  @IsInSteps()
+  @Max(max, { message: `A weight must be at most ${max} kg.` })
+  @Min(min, { message: `A weight must be at least ${min} kg; leave it out for none.` })
+  kg?: number;
+  @IsOptional() @IsIn(BANDS, { message: `A band must be one of: ${BANDS.join(', ')}.` }) band?: Band;
+  @IsOptional() @Part(() => TempoDto) tempo?: TempoDto;
+}
