@@ -18,7 +18,7 @@ import { SESSION_FORM_IDS, type SessionForm } from '../planning/index.ts';
 import { FEELINGS } from '../readiness/index.ts';
 import { IsDrillId, IsFaultId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
-import { MannerDto } from './manner.ts';
+import { IsManner, type MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
 import { MOST_AMOUNT, SymptomValuesDto } from './session.ts';
 import { Part, Parts } from './parts.ts';
@@ -38,7 +38,7 @@ export class FloorItemDto extends FloorDoseDto {
   @IsUUID('7') id!: string;
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   /** The weight, band or tempo it is done with. */
-  @IsOptional() @Part(() => MannerDto) manner?: MannerDto;
+  @IsOptional() @IsManner() manner?: MannerDto;
 }
 
 /** What a run begins with. Its times are by the device's own clock, which may be wrong. */
@@ -70,7 +70,7 @@ const RULES: Readonly<Record<FloorFieldRule, readonly PropertyDecorator[]>> = {
   fault: [IsFaultId()],
   flag: [IsBoolean()],
   support: [Part(() => SupportPlanDto)],
-  manner: [Part(() => MannerDto)],
+  manner: [IsManner()],
   drill: [IsDrillId()],
   sets: between('Sets', 1, MOST_ROUNDS),
   least: between('A dose', 1, MOST_AMOUNT),

@@ -12,14 +12,8 @@ const IsInSteps = () =>
       ? undefined
       : `A weight must be in steps of ${step} kg.`,
   );
-const SaysSomething = () =>
-  rule('saysSomething', (_, { kg, band, tempo }) =>
-    kg === undefined && band === undefined && tempo === undefined ? 'Name a weight, a band or a tempo, or leave all three out.' : undefined,
-  );
-
 /** How one planned drill is done, beside its numbers. */
 export class MannerDto {
-  @SaysSomething()
   @IsOptional()
   @IsInSteps()
   @Max(max, { message: `A weight must be at most ${max} kg.` })
@@ -27,4 +21,17 @@ export class MannerDto {
   kg?: number;
   @IsOptional() @IsIn(BANDS, { message: `A band must be one of: ${BANDS.join(', ')}.` }) band?: Band;
   @IsOptional() @Part(() => TempoDto) tempo?: TempoDto;
+}
+
+/** A manner that names something. */
+export function IsManner(): PropertyDecorator {
+  const saysSomething = rule('saysSomething', (value) =>
+    value && typeof value === 'object' && ['kg', 'band', 'tempo'].every((key) => !(key in value) || (value as never)[key] === undefined)
+      ? 'Name a weight, a band or a tempo, or leave the manner out.'
+      : undefined,
+  );
+  return (target, key) => {
+    Part(() => MannerDto)(target, key);
+    saysSomething(target, key);
+  };
 }

@@ -3,7 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional
 import { IsCalendarDay, IsDrillId, IsMonday, IsNotBelow, IsWritten } from './decorators.ts';
 import { type Place, PLACES, SESSION_FORM_IDS, type SessionForm } from '../planning/index.ts';
 import { SupportPlanDto } from './library.ts';
-import { MannerDto } from './manner.ts';
+import { IsManner, type MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
 import { PlanSchoolsDto } from './schools.ts';
 import { AllDifferent, Part, Parts } from './parts.ts';
@@ -38,7 +38,7 @@ export class PlannedItemDto {
   /** This trainee's own set-up, in place of the drill's. */
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   /** The weight, band or tempo it is done with. */
-  @IsOptional() @Part(() => MannerDto) manner?: MannerDto;
+  @IsOptional() @IsManner() manner?: MannerDto;
   /** Stays when the rest is planned again. */
   @IsOptional() @IsBoolean() pinned?: boolean;
   /** Planned although a rule keeps it out: the coach's reason. */

@@ -20,7 +20,7 @@ import { type Feeling, FEELINGS } from '../readiness/index.ts';
 import type { CalendarDay } from '../quantities/index.ts';
 import { IsDrillId, IsFaultId, IsNotBelow, IsPastDay, IsPastInstant, IsPlainText, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
-import { MannerDto } from './manner.ts';
+import { IsManner, type MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
 import { Part, Parts } from './parts.ts';
 import { rule } from './rule.ts';
@@ -61,7 +61,7 @@ export class SessionItemDto {
   /** The set-up it was done in, where it was not the drill's. */
   @IsOptional() @Part(() => SupportPlanDto) support?: SupportPlanDto;
   /** The weight, band or tempo it is done with. */
-  @IsOptional() @Part(() => MannerDto) manner?: MannerDto;
+  @IsOptional() @IsManner() manner?: MannerDto;
   /** Why it was left out, or left before its last set. */
   @IsOptional() @IsIn(DRILL_SKIP_REASONS) skipped?: DrillSkipReason;
   @Parts(() => SetDto)
