@@ -45,6 +45,7 @@ export const ERROR_CATALOGUE = {
   'picture-missing': [404, 'This picture is not in the trainee’s record.'],
   'lock-not-overruled': [409, 'A lock cannot be overruled.'],
   'source-used-before': [409, 'This picture or trace was read in an earlier check.'],
+  'substitute-refused': [422, 'A held set-up does not show this figure.'],
   'picture-unreadable': [422, 'This is no JPEG picture.'],
   'clearance-missing': [404, 'This clearance is not in the trainee’s record.'],
   'screening-missing': [409, 'This screen is not the trainee’s newest.'],

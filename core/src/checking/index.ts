@@ -11,6 +11,15 @@ export {
   type SideReading,
   type Skips,
 } from './draft.ts';
+export {
+  HELD_SECONDS,
+  substituteBand,
+  substituteFigure,
+  substituteProblem,
+  substitutesFor,
+  type Substitute,
+  type SubstituteProblem,
+} from './substitutes.ts';
 export { batteryMinutes, toolsOf, widthsFrom } from './batteryTime.ts';
 export { firstEmpty, stateOf, stepsOf, whereToGoOn, type TrialStep } from './steps.ts';
 export { acknowledged, bothNotes, isEmpty, merged, patchOf, unsent } from './sync.ts';

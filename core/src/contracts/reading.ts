@@ -3,10 +3,14 @@ import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Is
 import { CURVE_POINTS, TRACE_QUANTITIES, type TraceQuantity } from '../traces/index.ts';
 import { IsPlainText } from './decorators.ts';
 import { LIMITS } from './limits.ts';
+import { type SetUp, setUpProblem } from '../statics/index.ts';
 import { Part, Parts } from './parts.ts';
+import { rule } from './rule.ts';
+
+const IsKnownSetUp = () => rule('isKnownSetUp', setUpProblem);
 
 /** How a figure came about when it was not typed. */
-export const READING_KINDS = ['instrument', 'trace', 'picture', 'session'] as const;
+export const READING_KINDS = ['instrument', 'trace', 'picture', 'set-up', 'session'] as const;
 export const PLACED_BY = ['coach', 'confirmed', 'suggested'] as const;
 /** Who put a landmark where it is: the coach, a model whose point the coach confirmed, or a model alone. */
 export type PlacedBy = (typeof PLACED_BY)[number];
@@ -77,6 +81,10 @@ export class ReadingDto {
   @IsArray()
   @IsOptional()
   points?: PointDto[] | null;
+
+  /** A set-up whose load is known, in place of an instrument, and how long it was held. */
+  @IsKnownSetUp() @IsOptional() setUp?: SetUp | null;
+  @Max(600, { message: 'A hold must be at most 600 seconds.' }) @Min(0) @IsNumber() @IsOptional() heldSeconds?: number | null;
 
   @Part(() => TraceSummaryDto) @IsOptional() trace?: TraceSummaryDto | null;
 }

@@ -8,9 +8,10 @@ export type Reporter = (typeof REPORTERS)[number];
  * How a fact came about.
  * - `suggested`: a pose model placed a landmark and nobody has confirmed it, or followed a clip
  * - `in a session`: a set of a session showed it, tired and unasked; it stands only where no check does
+ * - `set-up`: a set-up whose load is known was held, where there was no instrument
  * - `simulated`: it comes from a stand-in, not from an instrument
  */
-export const EVIDENCE_WAYS = ['typed', 'instrument', 'trace', 'picture', 'suggested', 'in a session', 'simulated'] as const;
+export const EVIDENCE_WAYS = ['typed', 'instrument', 'trace', 'picture', 'set-up', 'suggested', 'in a session', 'simulated'] as const;
 export type EvidenceWay = (typeof EVIDENCE_WAYS)[number];
 
 /** What a kind of evidence may do; every kind informs. */
@@ -28,7 +29,7 @@ const TOLD: EvidenceWorth = { opens: false, keeps: false, closes: true };
 const SHOWN: EvidenceWorth = { opens: false, keeps: false, closes: false };
 
 const BY_STAFF: Readonly<Record<EvidenceWay, EvidenceWorth>> = {
-  ...{ typed: MEASURED, instrument: MEASURED, trace: MEASURED, picture: MEASURED },
+  ...{ typed: MEASURED, instrument: MEASURED, trace: MEASURED, picture: MEASURED, 'set-up': MEASURED },
   ...{ suggested: SHOWN, 'in a session': SHOWN, simulated: SHOWN },
 };
 
@@ -37,7 +38,7 @@ export const EVIDENCE_TABLE: Readonly<Record<Reporter, Readonly<Record<EvidenceW
   coach: BY_STAFF,
   assistant: BY_STAFF,
   trainee: {
-    ...{ typed: TOLD, instrument: TOLD, trace: TOLD, picture: TOLD },
+    ...{ typed: TOLD, instrument: TOLD, trace: TOLD, picture: TOLD, 'set-up': TOLD },
     ...{ suggested: SHOWN, 'in a session': SHOWN, simulated: SHOWN },
   },
 };

@@ -114,6 +114,7 @@ const WAY_WORDS: Readonly<Record<EvidenceWay, string>> = {
   instrument: 'read from an instrument',
   trace: 'read from a trace',
   picture: 'read from a picture, every point placed or confirmed',
+  'set-up': 'shown by a set-up of known load that was held ten quiet seconds',
   suggested: 'read from a picture, a point unconfirmed, or off a clip',
   'in a session': 'shown in a set of a session',
   simulated: 'read from a simulated instrument',

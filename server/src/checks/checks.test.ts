@@ -1,5 +1,8 @@
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
+import { substituteFigure } from '@myokinet/core/checking';
+import { traineeBody } from '@myokinet/core/statics';
 import type { CheckReply } from '@myokinet/core/contracts';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { checkFor, type TestBench, testBench, traineeDto } from '../testBench.ts';
@@ -74,6 +77,39 @@ describe('a check', () => {
     const twice = { ...check(0.5), trials: [170, 171].map((v) => ({ ...trial(v), reading: { ...reading, source: 'cd'.repeat(32) } })) };
     const reply = (await bench.post(`${at}/checks`, twice)) as { status: number; body: CheckReply };
     expect(reply.body.capacities[0]).toMatchObject({ value: 170.5, trials: 1 });
+  });
+
+  it('by a held set-up counts when it is what that set-up puts on the trainee, and only then', async () => {
+    const setUp = { position: 'wall-push', distanceM: 0.9 } as const;
+    const { value, standardError } = substituteFigure(BUILT_IN_LIBRARY.measure('hand-load-push'), traineeBody(traineeDto()), setUp);
+    const held = (own: object, figure = value) => ({
+      ...check(1),
+      trials: [
+        {
+          ...trial(figure),
+          measureId: 'hand-load-push',
+          side: 'whole',
+          reading: { kind: 'set-up', instrument: 'Known set-up held', simulated: false, standardError, setUp, heldSeconds: 12, ...own },
+        },
+      ],
+    });
+    for (const [wrong, says] of [
+      [held({}, value + 20), 'another load'],
+      [held({ heldSeconds: 4 }), '10 seconds'],
+      [held({ setUp: { position: 'free-hang' } }), 'no such set-up'],
+      [held({ setUp: undefined }), 'no such set-up'],
+    ] as const)
+      expect(await bench.post(`${at}/checks`, wrong)).toMatchObject({
+        status: 422,
+        body: { code: 'substitute-refused', detail: expect.stringContaining(says) as string },
+      });
+    expect(rows('check_occasion')).toBe(0);
+    const reply = (await bench.post(`${at}/checks`, held({}))) as { status: number; body: CheckReply };
+    expect(reply.status).toBe(201);
+    expect(reply.body.capacities[0]).toMatchObject({ measureId: 'hand-load-push', value });
+    expect(reply.body.capacities[0]?.provisional).toBeFalsy();
+    const mistyped = { id: v7(), replaces: reply.body.trials[0]?.id, measureId: 'hand-load-push', value: 90, reason: 'typed wrong' };
+    expect(await bench.post(`${at}/trial-corrections`, mistyped)).toMatchObject({ status: 422, body: { code: 'substitute-refused' } });
   });
 
   it('entered late takes its place in history and does not become current', async () => {

@@ -10,6 +10,8 @@ import {
   type Trial,
   trialFrom,
 } from '@myokinet/core/measuring';
+import { HELD_SECONDS, substituteProblem, type SubstituteProblem } from '@myokinet/core/checking';
+import { traineeBody } from '@myokinet/core/statics';
 import { addDays, calendarDay, type Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
@@ -176,6 +178,7 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       trainees.find(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         refuseUsedSources(traineeId, dto);
+        refuseFalseSubstitutes(traineeId, dto.trials);
         insertCheck.run({ ...dto, trials: null, skips: null, traineeId, studioId: who.studioId, coachId: who.coachId });
         dto.trials.forEach(({ reading, ...trial }, position) =>
           insertTrial.run({
@@ -208,6 +211,10 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       if (!old || old.measureId !== dto.measureId) throw new Refusal('trial-missing');
       // What a figure came from stays with it: a mistyped digit makes no measurement of a simulation.
       const { checkId, position, side, reading } = old;
+      if (reading !== null) {
+        const kept = JSON.parse(reading) as ReadingDto;
+        refuseFalseSubstitutes(traineeId, [{ measureId: dto.measureId, value: dto.value, reading: kept }]);
+      }
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if (old.takenBack) throw new Refusal('fact-not-in-force', 'The whole check was taken back: its trials count no more.');
         if (old.replaced) throw new Refusal('edited-elsewhere', 'This trial was corrected before; correct the newer one.');
@@ -230,6 +237,21 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
         'source-used-before',
         `${library.current().measure(measureId).name}: this ${what} was read before, in the check of ${calendarDay(used.takenAt)}. Take a new one, or type what was measured.`,
       );
+    }
+  }
+
+  /** What a held set-up shows is worked out again: another figure, too short a hold or another set-up stands for nothing. */
+  function refuseFalseSubstitutes(
+    traineeId: string,
+    trials: readonly Pick<CheckDto['trials'][number], 'measureId' | 'value' | 'reading'>[],
+  ) {
+    for (const { measureId, value, reading } of trials) {
+      if (reading?.kind !== 'set-up') continue;
+      const measure = library.current().measure(measureId);
+      const { setUp, heldSeconds = 0 } = reading;
+      const body = traineeBody(trainees.find(traineeId));
+      const problem = setUp ? substituteProblem(measure, body, { setUp, heldSeconds: heldSeconds ?? 0, value }) : 'no substitute';
+      if (problem) throw new Refusal('substitute-refused', `${measure.name}: ${SUBSTITUTE_WORDS[problem]}`);
     }
   }
 
@@ -256,3 +278,9 @@ function asTrial({ side, value, reading }: StandingTrial): Trial {
 }
 
 export type CheckStore = ReturnType<typeof checkStore>;
+
+const SUBSTITUTE_WORDS: Readonly<Record<SubstituteProblem, string>> = {
+  'no substitute': 'no such set-up stands in for this check.',
+  'held too short': `a set-up has to be held for ${HELD_SECONDS} seconds to show anything.`,
+  'another figure': 'the set-up puts another load on this trainee than was sent; take the trial again.',
+};

@@ -129,6 +129,7 @@ const TELLING: ReadonlySet<StaticPosition> = new Set([
   'bench-dip',
   'crouched-lean',
   'arm-balance',
+  'lean-back-hang',
 ]);
 
 /** A rung's figure on a trainee: worked out where the model knows its set-up, else its sketch. */

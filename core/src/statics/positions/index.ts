@@ -10,6 +10,7 @@ import { FOREARM_PLANK } from './forearmPlank.ts';
 import { FREE_HANG } from './freeHang.ts';
 import { HANDSTAND } from './handstand.ts';
 import { KNEELING_PUSH_UP } from './kneelingPushUp.ts';
+import { LEAN_BACK_HANG } from './leanBackHang.ts';
 import { PIKE_HOLD } from './pikeHold.ts';
 import { PLANK } from './plank.ts';
 import { POST_BRACE } from './postBrace.ts';
@@ -38,6 +39,7 @@ export const MODELS = {
   dip: DIP,
   'crouched-lean': CROUCHED_LEAN,
   'arm-balance': ARM_BALANCE,
+  'lean-back-hang': LEAN_BACK_HANG,
   'supported-hang': SUPPORTED_HANG,
   'band-hang': BAND_HANG,
   'pull-up': PULL_UP,

@@ -6,7 +6,8 @@ import { instrumentFor } from '@myokinet/core/instruments';
 import type { Demand } from '@myokinet/core/ladders';
 import { enoughFor } from '@myokinet/core/readiness';
 import { Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
-import { firstEmpty, readCell, stepsOf, type TrialStep } from '@myokinet/core/checking';
+import { firstEmpty, readCell, stepsOf, substitutesFor, type TrialStep } from '@myokinet/core/checking';
+import { traineeBody } from '@myokinet/core/statics';
 import { type CheckDesk, ProtocolLines, whatCounts } from '../checks/index.ts';
 import { InstrumentPanel } from '../instruments/index.ts';
 import { canBeFilmed, ClipPanel } from '../clips/index.ts';
@@ -15,6 +16,7 @@ import { Waiting } from '../../kit/Waiting.tsx';
 import { AsRead } from './AsRead.tsx';
 import { Keypad } from './Keypad.tsx';
 import { SkipForm } from './SkipForm.tsx';
+import { SubstitutePanel } from './SubstitutePanel.tsx';
 import { TrialStrip } from './TrialStrip.tsx';
 import { useStopwatch } from './useStopwatch.ts';
 
@@ -35,7 +37,7 @@ export interface TakeMeasureProps {
 
 const FIRST: TrialStep = { key: '', side: 'whole', ordinal: 0 };
 
-type Aid = 'instrument' | 'picture' | 'clip' | 'skip';
+type Aid = 'instrument' | 'picture' | 'clip' | 'substitute' | 'skip';
 
 /** One check of the battery: how it is taken, its trials, and a large entry for the one in hand. */
 export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, changes, unit, back, next }: TakeMeasureProps) {
@@ -49,6 +51,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
   const { problem } = readCell(measure, text);
   const read = instrumentFor(measure);
   const timed = read?.kind === 'timer';
+  const substituted = substitutesFor(measure).length > 0;
   const asked = demands.find((d) => d.measureId === measure.id && d.side === step.side);
   const enough = timed && asked ? enoughFor(asked, measure, ownError) : undefined;
   /** Left out: nothing is entered or started until that is taken back. */
@@ -74,7 +77,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
   /** While a picture or an instrument is open, its own button takes the figure: nothing passes over it. */
   const reading = aid === undefined || aid === 'skip' ? undefined : aid;
   /** These need the whole page. */
-  const wide = aid === 'picture' || aid === 'clip';
+  const wide = aid === 'picture' || aid === 'clip' || aid === 'substitute';
   /** What the one large button, Enter and the pedal do. */
   const primary = () => {
     if (reading) return;
@@ -141,6 +144,12 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
                 traineeId={trainee.id}
                 reason={skipped}
                 choose={(reason) => {
+                  // Without its instrument a check may have a substitute: that is offered before it is left out.
+                  if (reason === 'no equipment' && substituted) {
+                    desk.setSkip(measure.id, undefined);
+                    setAid('substitute');
+                    return;
+                  }
                   desk.setSkip(measure.id, reason);
                   if (reason && reason !== 'pain') next();
                 }}
@@ -153,6 +162,19 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
                 <InstrumentPanel measure={measure} trainee={trainee} label={label} take={takeReading} />
               </Suspense>
             </div>
+          )}
+          {aid === 'substitute' && (
+            <SubstitutePanel
+              {...{ measure, label }}
+              body={traineeBody(trainee)}
+              take={takeAndLeave}
+              leave={() => setAid(undefined)}
+              leaveOut={() => {
+                desk.setSkip(measure.id, 'no equipment');
+                setAid(undefined);
+                next();
+              }}
+            />
           )}
           {aid === 'clip' && (
             <Suspense fallback={<Waiting />}>
@@ -241,6 +263,11 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
         {read && (
           <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'instrument'} onClick={() => toggle('instrument')}>
             Instrument
+          </button>
+        )}
+        {substituted && (
+          <button type="button" className="btn h-11 px-3 sm:h-13" aria-expanded={aid === 'substitute'} onClick={() => toggle('substitute')}>
+            {measure.device === 'squeeze' ? 'No dynamometer' : 'No scale'}
           </button>
         )}
         {canBeFilmed(measure) && (

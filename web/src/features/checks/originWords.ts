@@ -7,6 +7,7 @@ export function originWords(reading: ReadingDto | null | undefined): string | un
   const corrections = trace?.corrections.length ?? 0;
   if (kind === 'trace')
     return `${trace?.ofClip ? 'clip' : 'trace'}, ${instrument}${corrections > 0 ? `, count corrected ${corrections === 1 ? 'once' : `${corrections} times`}` : ''}`;
+  if (kind === 'set-up') return `known set-up, held ${reading.heldSeconds ?? 0} s`;
   if (kind === 'picture') return points?.some((p) => p.placedBy === 'suggested') ? 'picture, points suggested' : 'picture';
   return simulated ? instrument.replace(/^Simulated/, 'simulated') : instrument.toLowerCase();
 }

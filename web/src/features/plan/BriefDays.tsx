@@ -98,7 +98,7 @@ export function BriefDays({ days, change }: { readonly days: readonly BriefDay[]
                         change(days.map((d) => (d === day ? (focus ? { ...rest, focus } : rest) : d)));
                       }}
                     >
-                      <option value="">What is needed</option>
+                      <option value="">as needed</option>
                       {Object.entries(FOCI).map(([id, name]) => (
                         <option key={id} value={id}>
                           {name}

@@ -37,7 +37,7 @@ export function BriefPage() {
   const { value } = desk;
   const change = (part: Partial<BriefDraft>) => desk.edit({ ...value, ...part });
   return (
-    <div className="max-w-5xl">
+    <div className="max-w-7xl">
       <div className="flex flex-wrap items-center gap-2">
         <h2>What the weeks must fit</h2>
         {brief.revision === null && (
@@ -63,7 +63,7 @@ export function BriefPage() {
       ) : (
         <ProblemNote error={desk.error} retry={() => void desk.save()} />
       )}
-      <div className="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+      <div className="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid content-start gap-6">
           <BriefDays days={value.days} change={(days) => change({ days })} />
           <fieldset className="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
