@@ -25,6 +25,8 @@ export const LIMITS = {
 
 /** Limits of library entries. */
 export const LIBRARY_LIMITS = {
+  leads: 12,
+  leadDrills: 6,
   name: 80,
   text: 400,
   dose: 600,

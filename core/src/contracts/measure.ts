@@ -2,12 +2,20 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { type Joint, JOINTS, type Motion, MOTIONS } from '../anatomy/index.ts';
 import { PICTURE_TEMPLATES } from '../landmarks/index.ts';
-import { DEVICE_READINGS, type DeviceReading, type ErrorModel, WORKING_POSITIONS, type WorkingPosition } from '../measuring/index.ts';
+import {
+  DEVICE_READINGS,
+  type DeviceReading,
+  type ErrorModel,
+  LEAD_SIGNS,
+  type LeadSign,
+  WORKING_POSITIONS,
+  type WorkingPosition,
+} from '../measuring/index.ts';
 import { type Unit, UNITS } from '../quantities/index.ts';
 import { IsPlainText } from './decorators.ts';
 import { IsEntryId, IsText, OriginDto } from './entry.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
-import { Part } from './parts.ts';
+import { Part, Parts } from './parts.ts';
 import { rule } from './rule.ts';
 
 /** Units whose readings have names and no size. */
@@ -85,6 +93,33 @@ class RangeDto {
   @IsNumber() to!: number;
 }
 
+/** Levels belong to what names levels, a mark to what is beyond or short of one. */
+const HasWhatItLooksFor = () =>
+  rule('hasWhatItLooksFor', (sign, { levels, mark }) => {
+    if (sign === 'level') return Array.isArray(levels) && levels.length > 0 ? undefined : 'Name at least one level.';
+    if (sign === 'above' || sign === 'below') return typeof mark === 'number' ? undefined : 'Name the mark.';
+    return undefined;
+  });
+
+/** What a check shows beside its number leads on to. */
+export class LeadDto {
+  @HasWhatItLooksFor() @IsIn(LEAD_SIGNS) sign!: LeadSign;
+  @Max(MOST.choices, { each: true })
+  @Min(0, { each: true })
+  @IsInt({ each: true })
+  @ArrayMaxSize(MOST.choices)
+  @IsArray()
+  @IsOptional()
+  levels?: number[];
+  @IsNumber() @IsOptional() mark?: number;
+  @IsText('The likely reason', MOST.text) reason!: string;
+  @IsEntryId(true)
+  @ArrayMaxSize(MOST.leadDrills, { message: `At most ${MOST.leadDrills} drills to try first.` })
+  @ArrayMinSize(1, { message: 'Name at least one drill to try first.' })
+  @IsArray()
+  drills!: string[];
+}
+
 /** A check of the library: one measuring protocol and what is needed to read it. */
 export class MeasureDto {
   @IsEntryId() id!: string;
@@ -119,5 +154,10 @@ export class MeasureDto {
   @ArrayMinSize(1, { message: 'A protocol needs at least one step.' })
   @IsArray()
   protocol!: string[];
+  @Parts(() => LeadDto)
+  @ArrayMaxSize(MOST.leads, { message: `At most ${MOST.leads} leads fit one check.` })
+  @IsArray()
+  @IsOptional()
+  leads?: LeadDto[];
   @Part(() => OriginDto) origin!: OriginDto;
 }

@@ -94,6 +94,7 @@ const LIBRARY_CLASSES = [
   'CarriedDto',
   'FaultDto',
   'MeasureDto',
+  'LeadDto',
   'LimitsDto',
   'RangeDto',
 ];

@@ -151,7 +151,17 @@ function rungProblems({ drills, ladders, setAside }: LibraryContent): FieldProbl
 function namedProblems({ drills, measures, faults }: LibraryContent): FieldProblem[] {
   const checks = new Set(measures.map((m) => m.id));
   const known = new Set(faults.map((f) => f.id));
-  return drills.flatMap((d, i) => [
+  const named = new Set(drills.map((d) => d.id));
+  const led = measures.flatMap((m, i) =>
+    (m.leads ?? []).flatMap((lead, j) =>
+      lead.drills.flatMap((id, k) =>
+        named.has(id)
+          ? []
+          : [problem(`/measures/${i}/leads/${j}/drills/${k}`, 'known', `“${m.name}”: there is no drill called "${id}" to try.`)],
+      ),
+    ),
+  );
+  const ofDrills = drills.flatMap((d, i) => [
     ...Object.keys(d.trains)
       .filter((id) => !checks.has(id))
       .map((id) => problem(`/drills/${i}/trains`, 'known', `“${d.name}”: there is no check called "${id}" to train.`)),
@@ -159,6 +169,7 @@ function namedProblems({ drills, measures, faults }: LibraryContent): FieldProbl
       known.has(id) ? [] : [problem(`/drills/${i}/faults/${j}`, 'known', `“${d.name}”: there is no fault called "${id}".`)],
     ),
   ]);
+  return [...ofDrills, ...led];
 }
 
 /**

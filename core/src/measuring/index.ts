@@ -11,6 +11,8 @@ export {
   type MeasureOf,
   type WorkingPosition,
 } from './measure.ts';
+export { LEAD_SIGNS, type Lead, type LeadSign } from './lead.ts';
+export { leadsOf, type LeadFacts, type LeadShown } from './leads.ts';
 export { bestOf, goodness } from './goodness.ts';
 export { trialProblem, type TrialProblem } from './trialLimits.ts';
 export { occasionError, sumOfSquares, type ErrorModel, type TwoErrors } from './errorModel.ts';

@@ -1,3 +1,4 @@
+import type { Lead } from './lead.ts';
 import type { BodySide, Joint, Motion } from '../anatomy/index.ts';
 import { sidesOf } from '../anatomy/index.ts';
 import type { Origin } from '../reference/index.ts';
@@ -46,6 +47,8 @@ export interface Measure {
   readonly picture?: string;
   /** What to do, step by step. */
   readonly protocol: readonly string[];
+  /** What it shows beside its number leads on to likely reasons, and to drills to try first. */
+  readonly leads?: readonly Lead[];
   readonly origin: Origin;
 }
 

@@ -1,3 +1,4 @@
+import type { BodySide } from '../anatomy/index.ts';
 import type { Focus } from './focus.ts';
 import type { Need } from './needs.ts';
 
@@ -14,6 +15,8 @@ export type Because =
   /** The practice of the rung in hand, or what prepares for the first. */
   | { readonly code: 'practice'; readonly ofRung: boolean }
   | { readonly code: 'need'; readonly need: Need }
+  /** What a check shows beside its number leads to it. */
+  | { readonly code: 'finding'; readonly check: string; readonly side: BodySide; readonly reason: string }
   | { readonly code: 'always' }
   | { readonly code: 'focus'; readonly focus: Focus }
   | { readonly code: 'balance' }

@@ -34,7 +34,7 @@ export { type Served } from './block/score.ts';
 export { candidatesFor, type LeftOut } from './candidates.ts';
 export { exclusion, type Foothold, type Limits } from './exclusion.ts';
 export { mayDo, type MayDo, type MayDoFacts, type Reduction } from './mayDo.ts';
-export { insteadOf, type Instead } from './insteadOf.ts';
+export { insteadOf, otherPlaneOf, type Instead } from './insteadOf.ts';
 export {
   beyondInWords,
   doseBecauseInWords,
@@ -44,6 +44,7 @@ export {
   lightInWords,
   mayInWords,
   missedInWords,
+  OTHER_PLANE_WORDS,
   SESSION_FORMS,
 } from './words/index.ts';
 export { proposeByRules, type RulesInput, type RulesProposal } from './proposeByRules.ts';

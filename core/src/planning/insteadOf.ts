@@ -37,15 +37,17 @@ export function insteadOf(trainee: MayDoFacts, planned: PlannedDose, when?: When
   const own = (d: Drill): PlannedDose => ({ ...d.dose, drillId: d.id });
   const offered = library.drills.filter((d) => d.id !== drill.id && !d.rung && !d.byChoice);
   const easier = easierThan(drill, library.easierThan).filter((d) => offered.includes(d));
+  const planes = otherPlaneOf(drill, offered);
   const kin = offered
-    .filter((d) => !easier.includes(d) && isKin(drill, d))
+    .filter((d) => !easier.includes(d) && !planes.includes(d) && isKin(drill, d))
     .toSorted(
       (a, b) =>
         shared(drill, b) - shared(drill, a) || Math.abs(armLoadOf(drill) - armLoadOf(a)) - Math.abs(armLoadOf(drill) - armLoadOf(b)),
     );
   return [
     ...lighter(drill, planned, trainee).flatMap((one) => open(one, 'lighter')),
-    ...easier.flatMap((d) => open(own(d), 'easier')),
+    ...planes.flatMap((d) => open(own(d), 'other plane')),
+    ...easier.filter((d) => !planes.includes(d)).flatMap((d) => open(own(d), 'easier')),
     ...kin.flatMap((d) => open(own(d), howOf(drill, d))),
   ].slice(0, MOST);
 }
@@ -66,6 +68,23 @@ function lighter(drill: Drill, planned: PlannedDose, { library, foothold }: MayD
     throw error;
   }
 }
+
+/** The plane between front and side: what a shoulder that cannot be raised in another is offered first (common practice, no source). */
+const SCAPULAR_PLANE = 'scaption';
+
+/**
+ * Drills in the plane between front and side, for a shoulder that is raised in another: what a sore one tries before anything is left out.
+ *
+ * @example otherPlaneOf(strapPassThroughs, library.drills).map((d) => d.id) // ['scapular-plane-raises', 'scaption-raises']
+ */
+export function otherPlaneOf(drill: Drill, drills: readonly Drill[]): readonly Drill[] {
+  const raised = drill.joint === 'shoulder' && !drill.handLoad && drill.motions.some((m) => m === 'flexion' || m === 'abduction');
+  if (!raised || (drill.trains[SCAPULAR_PLANE] ?? 0) > MAINLY) return [];
+  return drills.filter((d) => d.joint === 'shoulder' && !d.handLoad && (d.trains[SCAPULAR_PLANE] ?? 0) > MAINLY);
+}
+
+/** What a drill trains above all. */
+const MAINLY = 2;
 
 /** Easier neighbours, and theirs as long as they are the same kind of work, the nearest first. */
 function easierThan(drill: Drill, of: (id: string) => readonly Drill[]): readonly Drill[] {

@@ -1,6 +1,7 @@
 import type { Joint } from '../anatomy/index.ts';
 import type { Manner } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
+import { leadsOf, type LeadShown } from '../measuring/index.ts';
 import { addDays, type CalendarDay, daysBetween, type Instant, instant } from '../quantities/index.ts';
 import { jointsLoadedBy } from './plan.ts';
 import { type Shown, type ShownFacts, shownOf } from './shown.ts';
@@ -24,6 +25,8 @@ export interface PlannerFacts {
   readonly weeksIn: number;
   /** What may be rested on. */
   readonly shown: Shown;
+  /** What the newest figures lead on to: likely reasons, and drills to try first. */
+  readonly leads: readonly LeadShown[];
   /** The weight, band or tempo that each drill was last done with, where it had one. */
   readonly lastManner: Readonly<Record<string, Manner>>;
 }
@@ -75,6 +78,7 @@ export function plannerFacts(
     didWell,
     weekDoses: weekDoses(recent),
     lastLoaded: lastLoaded(recent, library),
+    leads: leadsIn(shown.capacities, library, now),
     lastManner: lastManner(shown.doneAmounts ?? []),
     shown: shownOf({ ...shown, library, didWell, massKg, recentDrills, weeksIn, now }),
   };
@@ -95,6 +99,17 @@ function weekDoses(sessions: readonly LoggedWork[]): readonly WeekDose[] {
       for (const [joint, load] of Object.entries(own)) byJoint[joint as Joint] = (byJoint[joint as Joint] ?? 0) + load;
     return { weekStart, dose, byJoint };
   });
+}
+
+/** Of figures that are fresh; what is stale leads nowhere. */
+function leadsIn(capacities: PlannerPast['capacities'], library: Library, now: Date): readonly LeadShown[] {
+  return library.measures
+    .filter((m) => m.leads)
+    .flatMap((m) =>
+      leadsOf(m, {
+        capacities: capacities.filter((c) => c.measureId === m.id && !c.provisional && daysBetween(c.takenAt, now) <= m.freshDays),
+      }),
+    );
 }
 
 function lastManner(done: readonly DoneAmount[]): PlannerFacts['lastManner'] {

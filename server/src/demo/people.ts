@@ -33,6 +33,8 @@ export interface Story {
   readonly leftBehind?: number;
   /** Checks (by id) this trainee is slower in, in error bands. */
   readonly behindIn?: Readonly<Record<string, number>>;
+  /** Levels (by check) that the coach sees besides, whatever the ladder asks. */
+  readonly sees?: Readonly<Record<string, number>>;
   /** Weeks before today of a sharp pain, and of its closing. */
   readonly setBack?: { readonly weeksAgo: number; readonly closedWeeksAgo?: number };
   /** Checks (by id) that are taken once and then forgotten. */
@@ -248,6 +250,7 @@ export const CREW: readonly Story[] = [
     from: 1.3,
     to: 1.4,
     weeks: 1,
+    sees: { 'wall-slide-contact': 5, 'blade-winging': 1 },
   },
   {
     profile: profile({

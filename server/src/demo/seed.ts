@@ -188,6 +188,7 @@ function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
     return !last || (moment.getTime() - Date.parse(last)) / 86_400_000 > BUILT_IN_LIBRARY.measure(id).freshDays * 0.75;
   });
   if (due.length === 0) return;
+  const seen = Object.entries(story.sees ?? {}).filter(([id]) => !due.includes(id) && !latest.has(id));
   const trials: CheckDto['trials'] = due.flatMap((measureId) => {
     const measure = BUILT_IN_LIBRARY.measure(measureId);
     return measureSides(measure).flatMap((side) => {
@@ -200,7 +201,11 @@ function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
       }));
     });
   });
-  world.services.checks.record(traineeId, { id: world.newId(), takenAt: instant(moment), note: '', trials });
+  const levels = seen.flatMap(([measureId, value]) =>
+    measureSides(BUILT_IN_LIBRARY.measure(measureId)).map((side) => ({ id: world.newId(), measureId, side, value })),
+  );
+  const all = [...trials, ...levels];
+  world.services.checks.record(traineeId, { id: world.newId(), takenAt: instant(moment), note: '', trials: all });
 }
 
 function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): PlanReply {

@@ -57,14 +57,23 @@ function becauseOf(
   const always = brief.always.includes(drill.id);
   const slot = task.slots[session.slot];
   const paired = partnersServed(task, option.drill, session, sessions)[0];
+  const found = task.input.leads?.find(({ lead }) => lead.drills.includes(drill.id));
+  const led: Because | undefined = found && {
+    code: 'finding',
+    check: task.input.library.measure(found.measureId).name,
+    side: found.side,
+    reason: found.lead.reason,
+  };
   const first = (): Because => {
     if (drill.id === task.practiceId) return { code: 'practice', ofRung: drill.rung !== undefined };
     if (need) return { code: 'need', need };
+    if (led) return led;
     if (always) return { code: 'always' };
     return slot?.focus && servesIts(slot, drill) ? { code: 'focus', focus: slot.focus } : { code: 'balance' };
   };
   return [
     first(),
+    ...(led && (need || drill.id === task.practiceId) ? [led] : []),
     ...(paired ? [{ code: 'pairs', withName: paired } as const] : []),
     ...(need && always ? [{ code: 'always' } as const] : []),
     ...(option.isNew && (option.most === 1 || (sets < option.most && sets <= option.mostNew)) ? [{ code: 'new' } as const] : []),

@@ -34,6 +34,7 @@ export function modelOf(task: BlockTask) {
   const likes = new Set(brief.likes);
   const dislikes = new Set(brief.dislikes);
   const didWell = new Set(input.didWell);
+  const led = new Set((input.leads ?? []).flatMap(({ lead }) => lead.drills));
   const claim = claimUnder(input.cautions);
   const stageOf = (slot: number) => slots[slot]?.week ?? 0;
 
@@ -43,6 +44,7 @@ export function modelOf(task: BlockTask) {
       (likes.has(id) ? SMALL.like : 0) +
       (dislikes.has(id) ? SMALL.dislike : 0) +
       (didWell.has(id) ? SMALL.didWell : 0) +
+      (led.has(id) ? SMALL.led : 0) +
       (servesIts(slots[option.slot], option.drill) ? SMALL.focus : 0) +
       option.drill.equipment.length * SMALL.equipment;
     return levelsOf(option).map((sets) => ({ sets, variable: builder.choice(stageOf(option.slot), liking) }));

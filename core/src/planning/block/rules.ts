@@ -25,7 +25,16 @@ export const RETURNS = [
 ] as const;
 
 /** Small weights beside the needs, whose own lie between 0.25 and 8 (project defaults). */
-export const SMALL = { like: 0.3, dislike: -0.6, didWell: 0.1, equipment: -0.04, again: -0.15, focus: 0.5, unbalanced: -0.02 } as const;
+export const SMALL = {
+  like: 0.3,
+  dislike: -0.6,
+  didWell: 0.1,
+  equipment: -0.04,
+  again: -0.15,
+  focus: 0.5,
+  led: 0.4,
+  unbalanced: -0.02,
+} as const;
 
 /** A training day with something on it is worth this much for itself: habit counts (project default). */
 export const HELD = 1;

@@ -66,6 +66,7 @@ export function scoreOf(task: BlockTask, sessions: readonly Scored[]): Score {
       if (brief.likes.includes(drillId)) objective += SMALL.like;
       if (brief.dislikes.includes(drillId)) objective += SMALL.dislike;
       if (input.didWell.includes(drillId)) objective += SMALL.didWell;
+      if (input.leads?.some(({ lead }) => lead.drills.includes(drillId))) objective += SMALL.led;
       objective += SMALL.equipment * library.drill(drillId).equipment.length;
     }
     for (const id of new Set(free.map((i) => i.drillId)))

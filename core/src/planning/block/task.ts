@@ -3,6 +3,7 @@ import { type Dose, type Drill, handLoadDose, isLoaded, type Manner } from '../.
 import type { CalendarDay } from '../../quantities/index.ts';
 import type { Library } from '../../library/index.ts';
 import type { CautionInForce } from '../../safety/index.ts';
+import type { LeadShown } from '../../measuring/index.ts';
 import type { Schools } from '../../schools/index.ts';
 import type { PlanBrief } from '../brief.ts';
 import { candidatesFor, type LeftOut, type LeftOutBecause } from '../candidates.ts';
@@ -42,6 +43,8 @@ export interface BlockInput extends NeedFacts {
   readonly buildOn?: WeekDose | undefined;
   /** When each joint was last loaded. */
   readonly lastLoaded: LastLoaded;
+  /** What the newest figures lead on to: their drills are tried first. */
+  readonly leads?: readonly LeadShown[] | undefined;
   /** The weight, band or tempo that each drill was last done with. */
   readonly lastManner?: Readonly<Record<string, Manner>> | undefined;
   /** An open stop sign: no loaded work until it is closed. */
@@ -121,6 +124,7 @@ export function blockTask(input: BlockInput): BlockTask {
   );
   const known = new Set(input.knownDrills);
   const balancing = balancingDrills(input, needs);
+  const led = new Set((input.leads ?? []).flatMap(({ lead }) => lead.drills));
   const options = slots.flatMap((slot, i) => {
     const framed = new Set([...(frames[i]?.loaded.items ?? []), ...(frames[i]?.mobility.items ?? [])].map((item) => item.drillId));
     const pinned = input.pinned
@@ -128,7 +132,9 @@ export function blockTask(input: BlockInput): BlockTask {
       .map(({ item }) => pinnedOption(i, slot.form, item, library));
     const free = at(slot.place)
       .allowed.filter((drill) => !framed.has(drill.id) && !pinned.some((p) => p.drill.id === drill.id))
-      .filter((drill) => mayStand(drill, slot, closed[i], { needs, practiceId, brief, balancing, stopped: input.stopped !== undefined }))
+      .filter((drill) =>
+        mayStand(drill, slot, closed[i], { needs, practiceId, brief, balancing, stopped: input.stopped !== undefined, led }),
+      )
       .map((drill) => optionOf(i, slot.form, drill, doseFor(drill, { cautions, sets: input.foothold.shown.sets }), known.has(drill.id)));
     return [...pinned, ...free];
   });
@@ -165,6 +171,7 @@ function mayStand(
     readonly brief: PlanBrief;
     readonly balancing: ReadonlySet<string>;
     readonly stopped: boolean;
+    readonly led: ReadonlySet<string>;
   },
 ): boolean {
   if (drill.rung && drill.id !== rules.practiceId) return false;
@@ -173,7 +180,12 @@ function mayStand(
   if (!isChosenPhase(drill.phase) || drill.phase === 'cool-down') return rules.brief.always.includes(drill.id);
   if (isLoaded(drill) && (!slot.loadable || rules.stopped || loadedJoints(drill).some((j) => closed?.has(j)))) return false;
   const { always, likes } = rules.brief;
-  const wanted = drill.id === rules.practiceId || always.includes(drill.id) || likes.includes(drill.id) || rules.balancing.has(drill.id);
+  const wanted =
+    drill.id === rules.practiceId ||
+    rules.led.has(drill.id) ||
+    always.includes(drill.id) ||
+    likes.includes(drill.id) ||
+    rules.balancing.has(drill.id);
   return wanted || worth(drill, rules.needs, []) >= WORTH_LOOKING_AT;
 }
 

@@ -27,6 +27,8 @@ function oneInWords(because: Because): string {
       return `${because.ofRung ? 'Practice of the rung in hand' : 'Prepares for the first rung'}: two clean sessions, each of two sets a side at its own top, 48 hours apart, count for the next gate.`;
     case 'need':
       return `For ${needInWords(because.need)}.`;
+    case 'finding':
+      return `“${because.check}”${because.side === 'whole' ? '' : `, ${because.side}`}: ${because.reason}`;
     case 'always':
       return 'In every week, by your word.';
     case 'focus':

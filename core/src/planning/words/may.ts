@@ -62,6 +62,10 @@ export const INSTEAD_WORDS: Readonly<Record<InsteadHow, string>> = {
   alike: 'of the same kind',
 };
 
+/** What a sore shoulder tries before anything is left out. */
+export const OTHER_PLANE_WORDS =
+  'Before it is left out, try it in the plane between front and side, 30–45° ahead of the side, and ask again.';
+
 function reductionInWords(found: Reduction, { dose: { unit } }: Pick<Drill, 'dose'>): string {
   switch (found.kind) {
     case 'rebuilding':

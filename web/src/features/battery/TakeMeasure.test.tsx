@@ -217,9 +217,27 @@ describe('skipping', () => {
     expect(latest.skips).toEqual({ grip: 'pain' });
     expect(next).not.toHaveBeenCalled();
     expect(screen.getByRole('button', { name: 'Report a symptom' })).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'out of time' }));
+    expect(latest.skips).toEqual({ grip: 'out of time' });
+    expect(next).toHaveBeenCalledOnce();
+  });
+
+  it('for want of the instrument leads to what stands in for it, and from there on', () => {
+    show('grip');
+    fireEvent.click(screen.getByRole('button', { name: 'Skip' }));
     fireEvent.click(screen.getByRole('button', { name: 'no equipment' }));
+    expect([latest.skips, next.mock.calls.length]).toEqual([{}, 0]);
+    expect(screen.getByRole('button', { name: /^Use / })).toHaveProperty('disabled', true);
+    fireEvent.click(screen.getByRole('button', { name: 'Skip this check' }));
     expect(latest.skips).toEqual({ grip: 'no equipment' });
     expect(next).toHaveBeenCalledOnce();
+  });
+
+  it('for want of equipment goes on where nothing stands in', () => {
+    show('shoulder-flexion');
+    fireEvent.click(screen.getByRole('button', { name: 'Skip' }));
+    fireEvent.click(screen.getByRole('button', { name: 'no equipment' }));
+    expect(latest.skips).toEqual({ 'shoulder-flexion': 'no equipment' });
   });
 
   it('is taken back by the same tap', () => {

@@ -11,6 +11,7 @@ import { useReadinessQuery } from '../readiness/index.ts';
 import { personOf, useCurrentTrainee } from '../trainee/index.ts';
 import { CapacityTable } from './CapacityTable.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { Leads } from './Leads.tsx';
 import { OccasionTrials } from './OccasionTrials.tsx';
 import { RecheckList } from './RecheckList.tsx';
 import { UnderWay } from './UnderWay.tsx';
@@ -55,6 +56,7 @@ export function ChecksPage() {
               now={now}
             />
             <div>
+              <Leads traineeId={trainee.id} checks={data} sidePercent={readiness?.settings.sideDifferencePercent} now={now} />
               <RecheckList checks={data} now={now} />
               <section aria-label="Occasions">
                 <h2 className="mb-1">Occasions</h2>

@@ -53,8 +53,14 @@ export function SwapSheet({
           {neighbours.length === 0 && (
             <p className="text-lg">This drill has no neighbours in the library. Find another, skip it, or turn the support.</p>
           )}
+          {neighbours.some((n) => n.plane) && (
+            <section className="mb-4">
+              <h2>Between front and side</h2>
+              <OtherDrills these={neighbours.filter((n) => n.plane)} choose={choose} />
+            </section>
+          )}
           {([false, true] as const).map((harder) => {
-            const these = neighbours.filter((n) => n.harder === harder);
+            const these = neighbours.filter((n) => n.harder === harder && !n.plane);
             return these.length === 0 ? null : (
               <section key={String(harder)} className="mb-4">
                 <h2>{harder ? 'Harder' : 'Easier'}</h2>

@@ -100,7 +100,7 @@ export function Stage({
   const atWork = phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel' || phase.kind === 'leaving';
   const unconfirmed = between && last?.unconfirmed ? `${last.amount} ${UNIT_WORDS[last.step.drill.dose.unit]}` : undefined;
   // What was felt in this session holds for the rest of it.
-  const said = tools.said ?? minded ?? (phase.kind === 'work' ? undefined : carefulBecause(person));
+  const said = tools.said ?? minded ?? (phase.kind === 'work' ? undefined : carefulBecause(person, drill));
   const shut = () => setOpen(undefined);
   const lay = (sheet: OpenSheet | 'symptom') => {
     if (sheet !== 'symptom') {

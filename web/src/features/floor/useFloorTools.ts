@@ -3,6 +3,8 @@ import {
   jointsLoadedBy,
   mayDo,
   mayInWords,
+  OTHER_PLANE_WORDS,
+  otherPlaneOf,
   type LastLoaded,
   type MayDoFacts,
   NOTHING_SHOWN,
@@ -25,6 +27,8 @@ export interface OtherDrill {
   readonly harder: boolean;
   readonly excluded: string | undefined;
   readonly dose: Dose;
+  /** In the plane between front and side: what a sore shoulder tries first. */
+  readonly plane?: true;
   /** Why the dose is less than usual, where it is. */
   readonly reduced?: string;
 }
@@ -38,9 +42,11 @@ export function responseInRun(person: FloorPerson): SymptomResponse {
 }
 
 /** What to mind for the rest of the session, where something was felt and work goes on. */
-export function carefulBecause(person: FloorPerson): string | undefined {
+export function carefulBecause(person: FloorPerson, drill: Drill): string | undefined {
   const { act, finding } = responseInRun(person);
-  return act === 'go on' || act === 'stop' ? undefined : responseInWords(finding);
+  if (act === 'go on' || act === 'stop') return undefined;
+  const shoulder = person.run.symptoms.some((s) => s.place === 'shoulder') && otherPlaneOf(drill, person.library.drills).length > 0;
+  return `${responseInWords(finding)}${shoulder ? ` ${OTHER_PLANE_WORDS}` : ''}`;
 }
 
 /** Turning the dial, changing and skipping drills. */
@@ -119,6 +125,7 @@ export function useFloorTools(person: FloorPerson, step: Step) {
     return { drill, harder, excluded, dose: may.dose, reduced: mayInWords(may, drill, library) };
   };
   const neighbours = (): readonly OtherDrill[] => [
+    ...otherPlaneOf(step.drill, library.drills).map((drill) => ({ ...other(drill, false), plane: true as const })),
     ...library.easierThan(step.drill.id).map((drill) => other(drill, false)),
     ...library.harderThan(step.drill.id).map((drill) => other(drill, true)),
   ];

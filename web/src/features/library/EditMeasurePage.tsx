@@ -8,6 +8,7 @@ import { blankMeasure, STUDIO_ORIGIN } from './blankEntries.ts';
 import { DeskBar } from './DeskBar.tsx';
 import { type SavedEntry, useSaveEntryMutation } from './endpoints.ts';
 import { useLibrary, useOwnEntry } from '../../client/LibraryContext.ts';
+import { LeadsField } from './LeadsField.tsx';
 import { HowItIsRead, HowItIsTaken, WhatItIs } from './MeasureFields.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { useEntryProblems } from './useEntryProblems.ts';
@@ -66,7 +67,10 @@ function MeasureEditor({ start }: { readonly start: Measure }) {
           <WhatItIs {...fields} onRecord={library.hasMeasure(start.id)} />
           <HowItIsTaken {...fields} />
         </div>
-        <HowItIsRead {...fields} onRecord={library.hasMeasure(start.id)} />
+        <div className="grid gap-5">
+          <HowItIsRead {...fields} onRecord={library.hasMeasure(start.id)} />
+          <LeadsField measure={measure} problemOf={problemOf} change={(leads) => edit({ leads })} />
+        </div>
       </div>
     </div>
   );

@@ -9,6 +9,7 @@ import { Link, useParams } from 'react-router';
 import { POSE_OF_POSITION, posed } from '../../kit/figure.ts';
 import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
 import { CopyLink } from './CopyLink.tsx';
+import { LeadList } from './LeadList.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { DEVICE_WORDS, errorInWords, goodInWords, pictureInWords } from './measureWords.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
@@ -72,6 +73,7 @@ function Measured({ measure: m }: { readonly measure: Measure }) {
             {m.picture && <Said what="Off a picture">{pictureInWords(m.picture, library)}</Said>}
             <Said what="From">{originInWords(m.origin)}</Said>
           </dl>
+          <LeadList measure={m} />
         </div>
         <div>
           <Asking measure={m} />

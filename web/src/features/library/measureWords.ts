@@ -1,7 +1,8 @@
 import { PICTURE_TEMPLATES } from '@myokinet/core/landmarks';
 import type { Library } from '@myokinet/core/library';
-import { type DeviceReading, type Measure, formatReading } from '@myokinet/core/measuring';
+import { type DeviceReading, type Lead, type LeadSign, type Measure, formatReading } from '@myokinet/core/measuring';
 import { formatError } from '@myokinet/core/quantities';
+import { capital } from './words.ts';
 
 export const DEVICE_WORDS: Readonly<Record<DeviceReading, string>> = {
   'angle held': 'Angle sensor: the angle that is held',
@@ -39,4 +40,21 @@ export function errorInWords({ error, unit }: Measure): string {
 
 function percent(share: number): string {
   return `${Math.round(share * 100)}%`;
+}
+
+/** When a check leads on, by name. */
+export const SIGN_NAMES: Readonly<Record<LeadSign, string>> = {
+  level: 'a level',
+  above: 'more than a mark',
+  below: 'less than a mark',
+  sides: 'sides that differ',
+  pain: 'pain stops it',
+};
+
+/** When a lead applies, as the head of its line. */
+export function leadSignInWords({ sign, levels = [], mark = 0 }: Lead, measure: Measure): string {
+  if (sign === 'level') return capital(levels.map((l) => measure.choices?.[l] ?? `level ${l}`).join(' or '));
+  if (sign === 'above') return `More than ${formatReading(measure, mark)}`;
+  if (sign === 'below') return `Less than ${formatReading(measure, mark)}`;
+  return capital(SIGN_NAMES[sign]);
 }

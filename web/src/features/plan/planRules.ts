@@ -71,6 +71,7 @@ export function planInput(
     knownDrills: planner.knownDrills,
     didWell: planner.didWell,
     lastManner: planner.lastManner,
+    leads: planner.leads,
     lastLoaded: planner.lastLoaded,
     stopped: stopSigns.find((s) => !s.closure)?.reason,
     ...whatStays(asPlanned(sessions), { today, done }),
