@@ -30,6 +30,41 @@ function paceOf({ unit, device, choices }: Measure): Pace {
 }
 
 /**
+ * How long the same side rests after a trial of a check, seconds; 0 where nothing tires.
+ *
+ * @example restAfterTrial(library.measure('grip')) // 60
+ */
+export function restAfterTrial(measure: Measure): number {
+  return paceOf(measure).rest;
+}
+
+/**
+ * The checks of a battery in the order in which they are taken: by position, so that nobody gets up and down; in each position what does
+ * not tire first, then what tires, never the same joint twice running where another waits (common practice, no source).
+ *
+ * @param measures in the order of positions
+ * @example inBatteryOrder([pushUps, scapularPushUps, handLoad]).map((m) => m.id) // ['hand-load-push', …]
+ */
+export function inBatteryOrder(measures: readonly Measure[]): readonly Measure[] {
+  const positions = [...new Set(measures.map((m) => m.position))];
+  let last: Measure | undefined;
+  return positions.flatMap((position) => {
+    const here = measures.filter((m) => m.position === position);
+    const fresh = here.filter((m) => restAfterTrial(m) === 0);
+    const tiring = here.filter((m) => restAfterTrial(m) > 0);
+    const ordered: Measure[] = [...fresh];
+    while (tiring.length > 0) {
+      const other = tiring.findIndex((m) => m.joint !== last?.joint);
+      const [next] = tiring.splice(Math.max(0, other), 1);
+      if (!next) break;
+      ordered.push(next);
+      last = next;
+    }
+    return ordered;
+  });
+}
+
+/**
  * Minutes that a battery takes, rests and changes of position included: of a check with sides the other one goes while one rests.
  *
  * @param measures in the order they are taken

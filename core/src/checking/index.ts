@@ -20,6 +20,6 @@ export {
   type Substitute,
   type SubstituteProblem,
 } from './substitutes.ts';
-export { batteryMinutes, toolsOf, widthsFrom } from './batteryTime.ts';
+export { batteryMinutes, inBatteryOrder, restAfterTrial, toolsOf, widthsFrom } from './batteryTime.ts';
 export { firstEmpty, stateOf, stepsOf, whereToGoOn, type TrialStep } from './steps.ts';
 export { acknowledged, bothNotes, isEmpty, merged, patchOf, unsent } from './sync.ts';

@@ -209,6 +209,38 @@ describe('a hold', () => {
   });
 });
 
+describe('a rest', () => {
+  it('is timed for the side that goes again, while the other one has its turn, and ends when it is enough', () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'performance'] });
+    show('grip');
+    const timer = () => screen.queryByRole('timer')?.textContent ?? '';
+    const enter = (text: string) => {
+      type(text);
+      press('Enter');
+    };
+    enter('40');
+    expect(timer()).toBe('');
+    act(() => void vi.advanceTimersByTime(20_000));
+    enter('38');
+    // The left hand has rested for twenty of its sixty seconds.
+    expect(timer()).toMatch(/^Rest, left: (39|40|41) s before/);
+    act(() => void vi.advanceTimersByTime(50_000));
+    expect(timer()).toBe('');
+    enter('41');
+    expect(timer()).toMatch(/^Rest, right: (9|10|11) s/);
+    fireEvent.click(screen.getByRole('button', { name: 'Rested enough' }));
+    expect(timer()).toBe('');
+  });
+
+  it('is none where nothing tires, and none for what was there before', () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'performance'] });
+    show('shoulder-flexion');
+    type('160');
+    press('Enter');
+    expect(screen.queryByRole('timer')).toBeNull();
+  });
+});
+
 describe('skipping', () => {
   it('takes a reason and goes on; with pain it stays, for the report', () => {
     show('grip');

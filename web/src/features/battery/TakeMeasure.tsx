@@ -18,6 +18,7 @@ import { Keypad } from './Keypad.tsx';
 import { SkipForm } from './SkipForm.tsx';
 import { SubstitutePanel } from './SubstitutePanel.tsx';
 import { TrialStrip } from './TrialStrip.tsx';
+import { useRest } from './useRest.ts';
 import { useStopwatch } from './useStopwatch.ts';
 
 export interface TakeMeasureProps {
@@ -47,6 +48,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
   const entry = useRef<HTMLInputElement>(null);
   const watch = useStopwatch();
   const step = steps[current] ?? FIRST;
+  const rest = useRest(measure, step, (key) => desk.value.cells[key]?.text ?? '');
   const text = desk.value.cells[step.key]?.text ?? '';
   const { problem } = readCell(measure, text);
   const read = instrumentFor(measure);
@@ -137,6 +139,17 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
           <div className={aid === 'picture' ? 'max-lg:hidden' : ''}>
             <TrialStrip measure={measure} draft={desk.value} ownError={ownError} now={now} current={current} go={setCurrent} />
           </div>
+          {rest.left > 0 && !skipped && (
+            <p role="timer" aria-live="off" className="state-mark flex items-center gap-3">
+              <span>
+                Rest{step.side === 'whole' ? '' : `, ${step.side}`}: <strong className="tabular-nums">{restInWords(rest.left)}</strong>{' '}
+                before the next trial.
+              </span>
+              <button type="button" className="btn btn-sm" onClick={rest.over}>
+                Rested enough
+              </button>
+            </p>
+          )}
           {aid === 'skip' && (
             <div>
               <SkipForm
@@ -301,6 +314,11 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
       </div>
     </div>
   );
+}
+
+/** `1:05`; below a minute `45 s`. */
+function restInWords(seconds: number): string {
+  return seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
 /** Whether the whole entry is marked, so that the next digit takes its place. */

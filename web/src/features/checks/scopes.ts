@@ -1,4 +1,5 @@
 import type { TraineeReply } from '@myokinet/core/contracts';
+import { inBatteryOrder } from '@myokinet/core/checking';
 import { measuresDemanded } from '@myokinet/core/ladders';
 import { checkClosedBy, type Library } from '@myokinet/core/library';
 import type { Measure } from '@myokinet/core/measuring';
@@ -36,7 +37,7 @@ export function useScope(trainee: TraineeReply, scope: string): ScopeOfChecks {
       const caution = checkClosedBy(measure, cautions);
       return caution ? [{ measure, caution }] : [];
     });
-    return { measures: all.filter((m) => !closed.some((c) => c.measure === m)), closed };
+    return { measures: inBatteryOrder(all.filter((m) => !closed.some((c) => c.measure === m))), closed };
   }, [scope, library, trainee.ladderId, cautions, data]);
   return { measures, closed, isLoading };
 }
