@@ -51,6 +51,8 @@ test('a battery by keyboard alone: one key a trial beyond the digits, paused, re
   await expect(two.getByRole('heading', { name: 'Grip' })).toBeVisible();
   await two.getByRole('button', { name: 'Skip' }).click();
   await two.getByRole('button', { name: 'no equipment' }).click();
+  // Something may stand in for the dynamometer; it is left out all the same.
+  await two.getByRole('button', { name: 'Skip this check' }).click();
   await expect(two.getByRole('heading', { name: 'Before it is saved' })).toBeVisible();
   await expect(two.getByText('skipped: no equipment')).toBeVisible();
   await expect(two.getByText(/left 160° ± \d°/)).toBeVisible();
@@ -68,6 +70,31 @@ test('a battery by keyboard alone: one key a trial beyond the digits, paused, re
   expect((await server.api<{ battery: BatteryReply | null }>(`/api/trainees/${id}/battery`)).battery).toBeNull();
   await one.goto(`${server.address}/trainees/${id}/battery`);
   await expect(one.getByText('This battery was saved on another device.')).toBeVisible();
+});
+
+test('without a scale, by touch: a set-up of known load is held for ten seconds and counts with its own band', async ({ browser }) => {
+  const id = idAt(2);
+  const context = await atTheMoment(await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }));
+  const page = await context.newPage();
+  await open(page, id, 'hand-load-hang');
+  await page.getByRole('button', { name: 'Skip', exact: true }).tap();
+  await page.getByRole('button', { name: 'no equipment' }).tap();
+  await expect(page.getByText(/shows \d+% ± \d/)).toBeVisible();
+  const use = page.getByRole('button', { name: /^Use \d+%/ });
+  await page.getByRole('button', { name: 'Start the hold' }).tap();
+  await page.getByRole('button', { name: 'Let go' }).tap();
+  await expect(page.getByText(/show nothing: 10 are needed/)).toBeVisible();
+  await expect(use).toBeDisabled();
+  await page.getByRole('button', { name: 'Start the hold' }).tap();
+  await expect(page.getByText('Long enough: it may end here.')).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('button', { name: 'Let go' }).tap();
+  await use.tap();
+  await page.getByRole('button', { name: 'Type it instead' }).tap();
+  await page.getByRole('button', { name: 'End here' }).tap();
+  await page.getByRole('button', { name: 'Save the battery' }).tap();
+  await expect.poll(async () => (await checksOf(id))[0]?.trials[0]?.reading?.kind).toBe('set-up');
+  const [check] = await checksOf(id);
+  expect(check?.capacities[0]?.band).toBeGreaterThan(3);
 });
 
 test('undo takes back a figure and a skip, on the server too', async ({ page }) => {
