@@ -216,6 +216,36 @@ test('a drill beyond what was shown is planned with a reason that stays, and nam
   await expect(page.getByText(/Planned all the same: Did it for years at the other studio\./).first()).toBeVisible();
 });
 
+test('a weight is named on the desk, goes to the floor, is changed there, and too much of it is told', async ({ page }) => {
+  await open(page, 'Tamsin');
+  await page.getByRole('link', { name: /^This week/ }).click();
+  await page.getByRole('button', { name: 'Add an empty session' }).click();
+  const session = page.getByRole('region', { name: /^Session/ }).filter({ hasNot: page.getByLabel(/^Sets of/) });
+  await session.getByRole('button', { name: 'Add a drill' }).click();
+  await page.getByPlaceholder('Name, joint or phase').fill('halo');
+  await page.getByRole('option', { name: /halo/i }).first().click();
+  const card = page
+    .getByRole('region', { name: /^Session/ })
+    .filter({ has: page.getByLabel('Sets of Halo with a weight') })
+    .filter({ hasNot: page.getByLabel(/^Sets of (?!Halo)/) });
+  const weight = card.getByLabel(/^Weight for/);
+  await weight.fill('40');
+  await expect(card.getByRole('list', { name: 'Rules to think about' })).toContainText('begin with at most 2.5 kg');
+  await weight.fill('1.5');
+  await expect(card.getByText('begin with at most')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await card.getByRole('link', { name: 'Run this session' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  const dose = page.locator('[data-read=dose]');
+  await expect(dose).toContainText('1.5 kg');
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('button', { name: '2 kg', exact: true }).click();
+  await expect(dose).toContainText('2 kg');
+  await expect(page.getByText('Harder: 1.5 kg → 2 kg.')).toBeVisible();
+});
+
 test('what was logged pencils the next doses; the coach accepts one', async ({ page }) => {
   await open(page, 'Jory');
   const pencilled = page.locator('details').filter({ hasText: /next doses? (is|are) pencilled/ });

@@ -152,8 +152,8 @@ export function StartPage() {
                 />
                 <span className="min-w-44 font-semibold">{dayInWords(parseISO(session.day), now)}</span>
                 <span className="aside flex-1">
-                  {session.items.length} drills, {Math.round(sessionMinutes(session.items, library, session.form))} min,{' '}
-                  {session.form ?? 'sets'}
+                  {session.items.length} {session.items.length === 1 ? 'drill' : 'drills'},{' '}
+                  {Math.round(sessionMinutes(session.items, library, session.form))} min, {session.form ?? 'sets'}
                   {done.has(session.id) ? '; logged already' : ''}
                 </span>
               </label>
