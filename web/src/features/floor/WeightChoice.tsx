@@ -15,7 +15,7 @@ export function WeightChoice({ drill, choose }: { readonly drill: Drill; readonl
             <button
               key={name}
               type="button"
-              className="btn min-h-13 px-4 text-lg"
+              className={`btn min-h-13 px-4 text-lg ${name === now ? 'outline-2 outline-accent' : ''}`}
               aria-pressed={name === now}
               onClick={() => choose(manner)}
             >
