@@ -9,6 +9,7 @@ import { openDatabase } from '../src/database/open.ts';
 import { servicesFor } from '../src/services.ts';
 import { fillWithRecords } from './manyRecords.ts';
 import { planMany } from './plans.ts';
+import { mayDoMany } from './mayDoMany.ts';
 import { judgeMany } from './judgeMany.ts';
 import { readTraces } from './readTraces.ts';
 import { searchMany } from './searchMany.ts';
@@ -51,6 +52,19 @@ rows.push({
   ms: searched / keystrokes,
   baseline: 'linear scan of the same texts',
   baselineMs: scanned / keystrokes,
+});
+
+const LIBRARY_DRILLS = 400;
+const { judge: judgeDrills, walk } = mayDoMany(LIBRARY_DRILLS);
+const [drillsJudged, drillsWalked] = await race(
+  async () => judgeDrills(),
+  async () => walk(),
+);
+rows.push({
+  what: `may this trainee do it, ${LIBRARY_DRILLS} drills`,
+  ms: drillsJudged,
+  baseline: 'copying the same drills one by one',
+  baselineMs: drillsWalked,
 });
 
 const { minutes, read, filter } = readTraces();

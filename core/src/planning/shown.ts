@@ -4,7 +4,7 @@ import type { Library } from '../library/index.ts';
 import { type Capacity, measureSides } from '../measuring/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
 import { newestOf } from './newestOf.ts';
-import { type DoneAmount, type ShownSets, shownSets } from './shownSets.ts';
+import { type DoneAmount, type ShownSets, shownSets, shownInChecks, together } from './shownSets.ts';
 import { ANY_RANGES, type BeyondRange, beyondRange, NO_RANGES, type ShownRanges, shownRanges } from './shownRange.ts';
 
 /** How the hands carry: the body, pushing or pulling, or a weight at the side. */
@@ -119,8 +119,19 @@ export function shownOf(facts: ShownFacts): Shown {
       capacities: layoff?.recheck ? facts.capacities.filter((c) => lastLoadedAt && c.takenAt > lastLoadedAt) : facts.capacities,
       practices: signedPractices(facts),
     }),
-    sets: shownSets(facts.doneAmounts ?? [], facts.library, layoff?.share),
+    sets: together(shownSets(facts.doneAmounts ?? [], facts.library, layoff?.share), shownInChecks(freshOf(facts), facts.library)),
   };
+}
+
+/** The newest of each check and side that is still fresh: what is stale shows nothing. */
+function freshOf({ capacities, library, now }: ShownFacts): readonly Capacity[] {
+  const newest = new Map<string, Capacity>();
+  for (const c of capacities) {
+    const key = `${c.measureId}/${c.side}`;
+    const before = newest.get(key);
+    if (library.hasMeasure(c.measureId) && (!before || before.takenAt < c.takenAt)) newest.set(key, c);
+  }
+  return [...newest.values()].filter((c) => daysBetween(c.takenAt, now) <= library.measure(c.measureId).freshDays);
 }
 
 /** The practices of the rungs that are signed. */

@@ -2,6 +2,7 @@ import { armLoadOf, type Drill, type Manner } from '../drills/index.ts';
 import type { BodySide } from '../anatomy/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { Library } from '../library/index.ts';
+import type { Capacity } from '../measuring/index.ts';
 import type { SupportPlan } from '../statics/index.ts';
 import { doseStep, mostEver } from './doseStep.ts';
 
@@ -65,6 +66,39 @@ export function shownSets(done: readonly DoneAmount[], library: Library, keeps =
       });
   }
   return shown;
+}
+
+/** A check is about a drill that trains it as strongly as any does. */
+const SAME_WORK = 3;
+
+/**
+ * What checks of holds and clean counts have shown for the drills that are the same work, less their band; what was done of a drill itself
+ * counts beside it.
+ *
+ * @param capacities newest of each check
+ * @example shownInChecks([{ measureId: 'plank-hold', value: 20, band: 4, … }], library)['hollow-hold'] // [{ most: 16, perArm: … }]
+ */
+export function shownInChecks(capacities: readonly Capacity[], library: Library): ShownSets {
+  const shown: Record<string, ShownSet[]> = {};
+  const counted = capacities.filter(
+    (c) => !c.provisional && library.hasMeasure(c.measureId) && COUNTED.includes(library.measure(c.measureId).unit),
+  );
+  for (const measureId of new Set(counted.map((c) => c.measureId))) {
+    const measure = library.measure(measureId);
+    const most = Math.floor(Math.min(...counted.filter((c) => c.measureId === measureId).map((c) => c.value - c.band)));
+    for (const drill of library.drills)
+      if (drill.trains[measureId] === SAME_WORK && drill.dose.unit === measure.unit)
+        (shown[drill.id] ??= []).push({ most: Math.max(1, most), perArm: armLoadOf(drill) });
+  }
+  return shown;
+}
+
+const COUNTED: readonly string[] = ['s', 'reps'];
+
+/** Both together: what was done, and what a check showed. */
+export function together(a: ShownSets, b: ShownSets): ShownSets {
+  const ids = new Set([...Object.keys(a), ...Object.keys(b)]);
+  return Object.fromEntries([...ids].map((id) => [id, [...(a[id] ?? []), ...(b[id] ?? [])]]));
 }
 
 /** A limit of one set, and what was shown that it follows from. */

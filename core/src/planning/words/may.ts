@@ -77,7 +77,7 @@ function reductionInWords(found: Reduction, { dose: { unit } }: Pick<Drill, 'dos
     case 'new':
       return 'new, so half of its dose';
     case 'set':
-      return `${found.shown} ${UNIT_WORDS[unit]} were the most of a clean set in the last weeks`;
+      return `${found.shown} ${UNIT_WORDS[unit]} were the most of a clean set in the last weeks, or at the last check`;
   }
 }
 
