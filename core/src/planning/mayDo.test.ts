@@ -108,7 +108,9 @@ describe('may this trainee do this', () => {
   it('with less, by each reason, and by all of them together', () => {
     const set = mayDo(withSets(30), of(60));
     expect(set).toMatchObject({ answer: 'reduced', dose: { sets: 3, min: 20, max: 35 }, because: [{ kind: 'set', shown: 30, most: 35 }] });
-    expect(mayInWords(set, plank, library)).toBe('At most 3 × 20–35 s: 30 s were the most of a clean set in the last weeks, or at the last check.');
+    expect(mayInWords(set, plank, library)).toBe(
+      'At most 3 × 20–35 s: 30 s were the most of a clean set in the last weeks, or at the last check.',
+    );
     expect(mayDo(withSets(30), of(30, 7))).toMatchObject({ dose: { sets: 6, max: 30 }, because: [{ kind: 'sets', most: 6 }] });
     expect(mayDo(withSets(30), of(30, 6))).toEqual({ answer: 'may' });
     expect(mayDo(trainee({ knownDrills: [] }), of(30))).toMatchObject({ dose: { sets: 1, max: 30 }, because: [{ kind: 'new' }] });
