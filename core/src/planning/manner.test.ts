@@ -7,7 +7,7 @@ import { bodyModel } from '../statics/index.ts';
 import { type DrillDone, mayDo, type MayDoFacts, mayInWords, nextDose, plannerFacts } from './index.ts';
 import { doseBecauseInWords } from './words/index.ts';
 import { ANYTHING_SHOWN, NOTHING_SHOWN, type Shown } from './shown.ts';
-import { mostOfASet, shownSets } from './shownSets.ts';
+import { mannerNow, mostOfASet, shownSets } from './shownSets.ts';
 
 const MASS = 80;
 const library = fittedTo(openLibrary(BUILT_IN), bodyModel({ statureM: 1.75, massKg: MASS }));
@@ -135,6 +135,22 @@ describe('the next dose', () => {
     expect(slower({ unit: 'reps', tempo: { out: 2, hold: 0, back: 6 } })).toBeUndefined();
     expect(slower({ unit: 's' })).toBeUndefined();
   });
+});
+
+it('weighs less after days without load, and no more than was shown', () => {
+  const done = [{ drillId: 'halo', side: 'whole' as const, most: 8, manner: { kg: 2 } }];
+  const both = ['left', 'right', 'whole'].map((side) => ({ ...done[0]!, side: side as 'left' }));
+  const [before, after] = [shownSets(both, library), shownSets(both, library, 0.7)];
+  expect([before.halo?.[0]?.kg, after.halo?.[0]?.kg]).toEqual([2, 1.25]);
+  const last = { halo: { kg: 2, tempo: { out: 3, hold: 0, back: 3 } }, plank: {} };
+  expect(mannerNow('halo', last, before)).toEqual(last.halo);
+  expect(mannerNow('halo', last, after)).toEqual({ ...last.halo, kg: 1.25 });
+  // Nothing clean with a weight: the tempo stays, the weight is named anew.
+  expect(mannerNow('halo', last, {})).toEqual({ tempo: last.halo.tempo });
+  expect(mannerNow('halo', { halo: { kg: 2 } }, {})).toBeUndefined();
+  expect([mannerNow('halo', last), mannerNow('gone', last, after)]).toEqual([last.halo, undefined]);
+  const facts85 = facts({ ...ANYTHING_SHOWN, sets: after });
+  expect(mayDo(facts85, { drillId: 'halo', sets: 1, min: 1, max: 5, restSeconds: 0, manner: { kg: 2 } }).answer).toBe('may not');
 });
 
 it('is remembered from the last time', () => {

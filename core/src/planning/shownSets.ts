@@ -1,4 +1,4 @@
-import { armLoadOf, type Drill, type Manner } from '../drills/index.ts';
+import { armLoadOf, type Drill, KG_LIMITS, type Manner } from '../drills/index.ts';
 import type { BodySide } from '../anatomy/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { Library } from '../library/index.ts';
@@ -62,10 +62,32 @@ export function shownSets(done: readonly DoneAmount[], library: Library, keeps =
       (shown[drillId] ??= []).push({
         most: Math.max(1, Math.floor(most * keeps)),
         perArm: armLoadOf(drill),
-        ...(manner?.kg === undefined ? {} : { kg: manner.kg }),
+        ...(manner?.kg === undefined ? {} : { kg: keptKg(manner.kg, keeps) }),
       });
   }
   return shown;
+}
+
+/** What is left of a weight after days without load, in steps of a weight. */
+function keptKg(kg: number, keeps: number): number {
+  return Math.floor((kg * keeps) / KG_LIMITS.step + 1e-9) * KG_LIMITS.step;
+}
+
+/**
+ * The weight, band or tempo with which a drill is planned: as it was last done, and no heavier than what is left of that after days without
+ * load.
+ *
+ * @param sets what single sets have shown; absent: nobody knows, and it stays as it was
+ * @example mannerNow('halo', { halo: { kg: 2 } }, { halo: [{ most: 8, perArm: 0, kg: 1.25 }] }) // { kg: 1.25 }
+ */
+export function mannerNow(drillId: string, last: Readonly<Record<string, Manner>> = {}, sets?: ShownSets): Manner | undefined {
+  const manner = last[drillId];
+  if (manner?.kg === undefined || !sets) return manner;
+  const shown = Math.max(0, ...(sets[drillId] ?? []).map((s) => s.kg ?? 0));
+  if (shown >= manner.kg) return manner;
+  const { kg: _, ...rest } = manner;
+  if (shown >= KG_LIMITS.min) return { ...rest, kg: shown };
+  return Object.keys(rest).length > 0 ? rest : undefined;
 }
 
 /** A check is about a drill that trains it as strongly as any does. */

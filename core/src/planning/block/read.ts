@@ -8,6 +8,7 @@ import { type Focus, leanOf, type Work } from '../focus.ts';
 import { calms, type ComposedItem, lastCloser } from '../frame.ts';
 import { isLoadedSession, itemSeconds, plannedHandLoad, type PlannedItem, type PlannedSession, type SessionForm } from '../plan.ts';
 import { orderSession, PULLING_PHASES } from '../sessionOrder.ts';
+import { mannerNow } from '../shownSets.ts';
 import { usualDose } from '../usualDose.ts';
 import type { ChosenItem, ChosenSession } from './chosen.ts';
 import type { BlockProgram } from './model.ts';
@@ -89,7 +90,8 @@ export function writtenSessions(
       const pinned = item.option?.pinned ?? task.input.pinned.find((p) => p.day === slot.day && p.item.drillId === item.drillId)?.item;
       if (pinned) return pinned;
       const { drillId, sets, min, max, restSeconds } = item;
-      const manner = task.input.lastManner?.[drillId];
+      const { lastManner, foothold } = task.input;
+      const manner = mannerNow(drillId, lastManner, foothold.shown.sets);
       return { id: newId(), drillId, sets, min, max, restSeconds, ...(manner ? { manner } : {}), ...reasons(item, session) };
     });
     const { day, place, form } = slot;
