@@ -60,6 +60,7 @@ export const ERROR_CATALOGUE = {
   'clearance-not-standing': [409, 'This clearance no longer stands.'],
   'stop-sign-not-open': [409, 'There is no open stop sign here.'],
   'stop-sign-not-yours': [409, 'A licensed professional has to be heard before this stop sign is closed.'],
+  'role-short': [403, 'Your role in this studio does not include this.'],
   'body-too-large': [413, 'The request is larger than the server takes.'],
   'body-unreadable': [400, 'The request is not readable JSON.'],
   'route-missing': [404, 'There is nothing at this address.'],

@@ -4,7 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Fastify from 'fastify';
 import { buildApp } from '../src/app.ts';
-import { BUILT_IN_COACH } from '../src/context.ts';
+import { STUDIO_ID } from '../src/context.ts';
+import { BUILT_IN_COACH } from '../src/identity/actor.ts';
+import { openSeat } from '../src/identity/seat.ts';
 import { openDatabase } from '../src/database/open.ts';
 import { servicesFor } from '../src/services.ts';
 import { fillWithRecords } from './manyRecords.ts';
@@ -123,7 +125,7 @@ try {
     `${['trial', 'capacity', 'session', 'session_set', 'symptom', 'plan'].map((t) => `${count(t)} ${t} rows`).join(', ')}; ${Math.round(statSync(file).size / 1e6)} MB\n\n`,
   );
 
-  const app = await buildApp(servicesFor({ db, who: BUILT_IN_COACH, now: () => now }));
+  const app = await buildApp(openSeat(servicesFor({ db, studioId: STUDIO_ID, now: () => now }), BUILT_IN_COACH), () => now);
   const address = await app.listen({ host: '127.0.0.1', port: 0 });
   const first = db.prepare('SELECT id FROM trainee').pluck().get() as string;
   for (const [what, path] of [

@@ -7,10 +7,11 @@ import { capacityFromTrials } from '@myokinet/core/measuring';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { RULES_VERSION } from '@myokinet/core/readiness';
 import { QUESTION_IDS } from '@myokinet/core/safety';
-import { BUILT_IN_COACH } from '../src/context.ts';
+import { STUDIO_ID as studioId } from '../src/context.ts';
+import { BUILT_IN_COACH } from '../src/identity/actor.ts';
 import { bodyModel } from '@myokinet/core/statics';
 
-const { studioId, coachId } = BUILT_IN_COACH;
+const { coachId } = BUILT_IN_COACH;
 const LIBRARY = openLibrary(BUILT_IN);
 const ALL_NO = JSON.stringify(QUESTION_IDS.map((questionId) => ({ questionId, answer: 'no', side: 'whole' })));
 const DAYS = JSON.stringify(['Monday', 'Wednesday', 'Friday']);

@@ -16,7 +16,7 @@ import { pictureRoutes } from './pictures/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
 import { batteryRoutes } from './batteries/routes.ts';
-import type { Services } from './services.ts';
+import type { FindSeat } from './identity/seat.ts';
 import { screeningRoutes } from './screenings/routes.ts';
 import { emergencyRoutes } from './emergencies/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
@@ -33,7 +33,8 @@ export interface AppOptions {
   readonly log?: boolean;
 }
 
-export async function buildApp(services: Services, { pages, log = false }: AppOptions = {}): Promise<FastifyInstance> {
+/** @param now the time of day that answers are stamped with */
+export async function buildApp(seatOf: FindSeat, now: () => Date, { pages, log = false }: AppOptions = {}): Promise<FastifyInstance> {
   // Contracts refuse such properties, and name them.
   const app = Fastify({
     logger: log,
@@ -62,9 +63,15 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     if (!OWN_HOSTS.test(headers.host ?? '')) throw new Refusal('route-missing');
   });
 
+  app.decorateRequest('studio');
+  app.decorateRequest('actor');
+  app.addHook('onRequest', async (request) => {
+    if (request.url.startsWith('/api/') && !request.routeOptions.config.open) Object.assign(request, seatOf(request));
+  });
+
   // Devices hold their own clocks against it.
   app.addHook('onSend', async (_, reply) => {
-    void reply.header('x-server-time', services.now().toISOString());
+    void reply.header('x-server-time', now().toISOString());
   });
 
   app.setErrorHandler((error, request, reply) => {
@@ -74,7 +81,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     return reply.code(problem.status).type('application/problem+json').send(problem);
   });
 
-  app.get('/api/health', () => ({ ok: true }));
+  app.get('/api/health', { config: { open: true } }, () => ({ ok: true }));
   for (const routes of [
     caseloadRoutes,
     traineeRoutes,
@@ -95,7 +102,7 @@ export async function buildApp(services: Services, { pages, log = false }: AppOp
     pictureRoutes,
     labRoutes,
   ])
-    routes(app, services);
+    routes(app);
   if (pages) await servePages(app, pages);
   else
     app.setNotFoundHandler(() => {

@@ -1,19 +1,11 @@
 import type { Database } from 'better-sqlite3';
 
-/** Who is signed in. For now the one built-in coach; accounts take this place. */
-export interface Identity {
-  readonly studioId: string;
-  readonly coachId: string;
-}
+/** A studio is a file: inside it every row names the same studio. */
+export const STUDIO_ID = '0190d0a0-0000-7000-8000-000000000001';
 
-export const BUILT_IN_COACH: Identity = {
-  studioId: '0190d0a0-0000-7000-8000-000000000001',
-  coachId: '0190d0a0-0000-7000-8000-000000000002',
-};
-
-/** What every store works with. */
+/** What every store of a studio works with; who does something is an argument of what it does. */
 export interface Context {
   readonly db: Database;
-  readonly who: Identity;
+  readonly studioId: string;
   readonly now: () => Date;
 }

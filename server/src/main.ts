@@ -2,7 +2,9 @@ import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { buildApp } from './app.ts';
 import { configFrom } from './config.ts';
-import { BUILT_IN_COACH } from './context.ts';
+import { STUDIO_ID } from './context.ts';
+import { BUILT_IN_COACH } from './identity/actor.ts';
+import { openSeat } from './identity/seat.ts';
 import { judgeInThread } from './library/judgeInThread.ts';
 import { openDatabase } from './database/open.ts';
 import { servicesFor } from './services.ts';
@@ -10,13 +12,9 @@ import { servicesFor } from './services.ts';
 const config = configFrom(process.env);
 mkdirSync(dirname(config.databaseFile), { recursive: true });
 const db = openDatabase(config.databaseFile);
-const app = await buildApp(
-  servicesFor(
-    { db, who: BUILT_IN_COACH, now: () => new Date(Date.now() + config.clockShift) },
-    config.judge && judgeInThread(config.judge),
-  ),
-  config,
-);
+const now = () => new Date(Date.now() + config.clockShift);
+const studio = servicesFor({ db, studioId: STUDIO_ID, now }, config.judge && judgeInThread(config.judge));
+const app = await buildApp(openSeat(studio, BUILT_IN_COACH), now, config);
 
 async function stop(): Promise<void> {
   await app.close();

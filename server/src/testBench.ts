@@ -9,7 +9,9 @@ import { addDays, instant } from '@myokinet/core/quantities';
 import type { BodySide } from '@myokinet/core/anatomy';
 import { QUESTION_IDS, type QuestionId } from '@myokinet/core/safety';
 import { buildApp } from './app.ts';
-import { BUILT_IN_COACH } from './context.ts';
+import { STUDIO_ID } from './context.ts';
+import { BUILT_IN_COACH } from './identity/actor.ts';
+import { openSeat } from './identity/seat.ts';
 import { openDatabase } from './database/open.ts';
 import { servicesFor } from './services.ts';
 import { bodyModel } from '@myokinet/core/statics';
@@ -20,8 +22,8 @@ const START = new Date('2026-11-24T18:00:00Z');
 /** A whole server, on a database in memory unless one is given, with a clock that the test moves. */
 export async function testBench(db: Database = openDatabase(':memory:')) {
   let clock = START;
-  const services = servicesFor({ db, who: BUILT_IN_COACH, now: () => clock });
-  const app = await buildApp(services);
+  const services = servicesFor({ db, studioId: STUDIO_ID, now: () => clock });
+  const app = await buildApp(openSeat(services, BUILT_IN_COACH), () => clock);
   return {
     db,
     app,

@@ -4,6 +4,7 @@ import { Refusal } from '@myokinet/core/errors';
 import type { Skip } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
@@ -14,7 +15,7 @@ type CellRow = Omit<BatteryCellDto, 'reading'> & { readonly reading: string | nu
  * Batteries that are being taken. Devices send what changed, figure by figure, and the newest figure
  * counts, so two devices at one trainee's side never lose each other's trials.
  */
-export function batteryStore({ db, who, now }: Context, trainees: TraineeStore) {
+export function batteryStore({ db, studioId, now }: Context, trainees: TraineeStore) {
   const batteryOf = db.prepare<{ traineeId: string }, BatteryRow>(sql.BATTERY_OF_TRAINEE);
   const cellsOf = db.prepare<{ batteryId: string }, CellRow>(sql.CELLS_OF_BATTERY);
   const skipsOf = db.prepare<{ batteryId: string }, Skip>(sql.SKIPS_OF_BATTERY);
@@ -43,14 +44,24 @@ export function batteryStore({ db, who, now }: Context, trainees: TraineeStore) 
     },
 
     /** Takes in what changed. A battery that is open already takes it, whatever id the device gave its own. */
-    patch: (traineeId: string, patch: BatteryPatchDto): void => {
+    patch: (actor: Actor, traineeId: string, patch: BatteryPatchDto): void => {
+      mustMay(actor, 'measure');
       trainees.find(traineeId);
       db.transaction(() => {
         if (finished.get(patch.id)) throw new Refusal('battery-finished');
         const { noteBefore, ...about } = patch;
         const known = batteryOf.get({ traineeId });
         const note = known ? bothNotes(known.note, patch.note, noteBefore ?? known.note) : patch.note;
-        upsertBattery.run({ ...about, note, cells: null, skips: null, traineeId, ...who, touchedAt: instant(now()) });
+        upsertBattery.run({
+          ...about,
+          note,
+          cells: null,
+          skips: null,
+          traineeId,
+          studioId,
+          coachId: actor.coachId,
+          touchedAt: instant(now()),
+        });
         const batteryId = batteryOf.get({ traineeId })?.id ?? patch.id;
         for (const { reading, ...cell } of patch.cells)
           upsertCell.run({ ...cell, batteryId, reading: reading ? JSON.stringify(reading) : null });
@@ -61,7 +72,8 @@ export function batteryStore({ db, who, now }: Context, trainees: TraineeStore) 
     },
 
     /** It has become a check, or was given up. */
-    end(traineeId: string, id: string): void {
+    end(actor: Actor, traineeId: string, id: string): void {
+      mustMay(actor, 'measure');
       deleteBattery.run({ traineeId, id });
     },
   };

@@ -1,8 +1,7 @@
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
-export function caseloadRoutes(app: FastifyInstance, { caseload }: Services): void {
-  app.get('/api/caseload', () => caseload.rows());
-  app.get('/api/rechecks', () => caseload.rechecks());
-  app.get('/api/today', () => caseload.today());
+export function caseloadRoutes(app: FastifyInstance): void {
+  app.get('/api/caseload', ({ studio }) => studio.caseload.rows());
+  app.get('/api/rechecks', ({ studio }) => studio.caseload.rechecks());
+  app.get('/api/today', ({ studio }) => studio.caseload.today());
 }

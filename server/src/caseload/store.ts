@@ -17,13 +17,13 @@ const PLANNED_DAYS = `
 const WEEKS_SHOWN = 4;
 const DAYS_PER_WEEK = 7;
 
-export function caseloadStore({ db, who, now }: Context, readiness: ReadinessStore, library: LibraryStore) {
+export function caseloadStore({ db, studioId, now }: Context, readiness: ReadinessStore, library: LibraryStore) {
   const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(
     PLANNED_DAYS,
   );
   const upcoming = () => {
     const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
-    return groupRows(plannedDays.all({ studioId: who.studioId, today, weekAgo }), (d) => d.traineeId);
+    return groupRows(plannedDays.all({ studioId, today, weekAgo }), (d) => d.traineeId);
   };
 
   return {

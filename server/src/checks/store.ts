@@ -15,6 +15,7 @@ import { traineeBody } from '@myokinet/core/statics';
 import { addDays, calendarDay, type Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { LibraryStore } from '../library/store.ts';
@@ -59,7 +60,7 @@ interface Neighbours {
 const RENEWED_DAYS = 400;
 
 export function checkStore(context: Context, { library, trainees, measuring, batteries }: Neighbours) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const insertCheck = db.prepare(sql.INSERT_CHECK);
   const insertTrial = db.prepare(sql.INSERT_TRIAL);
   const insertSkip = db.prepare(sql.INSERT_SKIP);
@@ -72,8 +73,8 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     { id: string; traineeId: string },
     { checkId: string; position: number; measureId: string; side: string; reading: string | null; replaced: number; takenBack: number }
   >(sql.TRIAL_BY_ID);
-  const takenAtOf = db.prepare<{ checkId: string }, { takenAt: Instant }>(
-    'SELECT taken_at AS takenAt FROM check_occasion WHERE id = @checkId',
+  const occasionOf = db.prepare<{ checkId: string }, { takenAt: Instant; coachId: string }>(
+    'SELECT taken_at AS takenAt, coach_id AS coachId FROM check_occasion WHERE id = @checkId',
   );
   const upsertCapacity = db.prepare(sql.UPSERT_CAPACITY);
   const datesOfKey = db.prepare<
@@ -81,24 +82,25 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     { checkId: string; takenAt: Instant; provisional: number; inSession: number }
   >(sql.DATES_OF_KEY);
   const keysOfCheck = db.prepare<{ checkId: string }, { measureId: string; side: string }>(sql.KEYS_OF_CHECK);
-  const olderErrors = db.prepare<{ errorVersion: number; since: string }, { traineeId: string; checkId: string; takenAt: Instant }>(
-    sql.OLDER_ERRORS,
-  );
+  const olderErrors = db.prepare<{ errorVersion: number; since: string }, { traineeId: string; checkId: string }>(sql.OLDER_ERRORS);
   const dropCapacities = db.prepare(sql.DROP_CAPACITIES);
   const flagCapacity = db.prepare(sql.FLAG_CAPACITY);
   const capacitiesOf = db.prepare<Omit<Page, 'limit'>, Capacity & { checkId: string }>(sql.CAPACITIES_OF_TRAINEE);
   const checksOf = db.prepare<Page, CheckRow>(sql.CHECKS_OF_TRAINEE);
   const trialsOf = db.prepare<Page, TrialRow>(sql.TRIALS_OF_TRAINEE);
 
-  /** Works the capacities of one occasion out again from its standing trials. */
-  function recompute(traineeId: string, checkId: string, takenAt: Instant): void {
+  /** Works the capacities of one occasion out again from its standing trials, by the error of whoever took it. */
+  function recompute(traineeId: string, checkId: string): void {
+    const occasion = occasionOf.get({ checkId });
+    if (!occasion) return;
+    const { takenAt, coachId } = occasion;
     const groups = groupRows(standingTrials.all({ checkId }), (t) => checkKey(t.measureId, t.side));
     for (const trials of groups.values()) {
       const [first] = trials;
       if (!first) continue;
       const measure = library.current().measure(first.measureId);
       const counted = trials.map(asTrial);
-      const capacity = capacityFromTrials(measure, counted, { takenAt, ownError: measuring.ownError(measure, takenAt) });
+      const capacity = capacityFromTrials(measure, counted, { takenAt, ownError: measuring.ownError(coachId, measure, takenAt) });
       const scatter = sumOfSquares(independentTrials(counted).map((t) => t.value));
       upsertCapacity.run({ provisional: null, checkId, traineeId, scatter, errorVersion: ERROR_VERSION, ...capacity });
       reflag(traineeId, first.measureId, first.side);
@@ -139,9 +141,9 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     const older = olderErrors.all({ errorVersion: ERROR_VERSION, since: addDays(now(), -RENEWED_DAYS) });
     if (older.length === 0) return;
     db.transaction(() => {
-      for (const { traineeId, checkId, takenAt } of older) {
+      for (const { traineeId, checkId } of older) {
         try {
-          recompute(traineeId, checkId, takenAt);
+          recompute(traineeId, checkId);
         } catch (error) {
           // A check whose limits the studio has changed since no longer takes its old trials: they stay as they are.
           if (!(error instanceof Refusal)) throw error;
@@ -174,17 +176,18 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
     capacities: (traineeId: string): readonly Capacity[] =>
       capacitiesOf.all({ traineeId, checkId: null }).map(({ checkId: _, ...capacity }) => capacity),
 
-    record(traineeId: string, dto: CheckDto): CheckReply {
+    record(actor: Actor, traineeId: string, dto: CheckDto): CheckReply {
+      mustMay(actor, 'measure');
       trainees.find(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         refuseUsedSources(traineeId, dto);
         refuseFalseSubstitutes(traineeId, dto.trials);
-        insertCheck.run({ ...dto, trials: null, skips: null, traineeId, studioId: who.studioId, coachId: who.coachId });
+        insertCheck.run({ ...dto, trials: null, skips: null, traineeId, studioId, coachId: actor.coachId });
         dto.trials.forEach(({ reading, ...trial }, position) =>
           insertTrial.run({
             ...trial,
             checkId: dto.id,
-            coachId: who.coachId,
+            coachId: actor.coachId,
             position,
             replaces: null,
             reason: null,
@@ -192,8 +195,8 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
           }),
         );
         for (const { measureId, reason } of dto.skips ?? []) insertSkip.run({ checkId: dto.id, measureId, reason });
-        batteries.end(traineeId, dto.id);
-        recompute(traineeId, dto.id, dto.takenAt as Instant);
+        batteries.end(actor, traineeId, dto.id);
+        recompute(traineeId, dto.id);
       });
       return one(traineeId, dto.id);
     },
@@ -205,7 +208,8 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       for (const { measureId, side } of keys) reflag(traineeId, measureId, side);
     },
 
-    correct(traineeId: string, dto: TrialCorrectionDto): CheckReply {
+    correct(actor: Actor, traineeId: string, dto: TrialCorrectionDto): CheckReply {
+      mustMay(actor, 'measure');
       trainees.find(traineeId);
       const old = trialById.get({ id: dto.replaces, traineeId });
       if (!old || old.measureId !== dto.measureId) throw new Refusal('trial-missing');
@@ -218,9 +222,8 @@ export function checkStore(context: Context, { library, trainees, measuring, bat
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if (old.takenBack) throw new Refusal('fact-not-in-force', 'The whole check was taken back: its trials count no more.');
         if (old.replaced) throw new Refusal('edited-elsewhere', 'This trial was corrected before; correct the newer one.');
-        insertTrial.run({ ...dto, checkId, coachId: who.coachId, position, side, reading });
-        const occasion = takenAtOf.get({ checkId });
-        if (occasion) recompute(traineeId, checkId, occasion.takenAt);
+        insertTrial.run({ ...dto, checkId, coachId: actor.coachId, position, side, reading });
+        recompute(traineeId, checkId);
       });
       return one(traineeId, checkId);
     },

@@ -1,20 +1,19 @@
 import { ClearanceDto, validated, WithdrawalDto } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function clearanceRoutes(app: FastifyInstance, { clearances, readiness, trainees, scope }: Services): void {
-  app.post<OfTrainee>('/api/trainees/:id/clearances', (request, reply) => {
-    const { id } = trainees.find(request.params.id);
-    const dto = validated(ClearanceDto, request.body, scope());
+export function clearanceRoutes(app: FastifyInstance): void {
+  app.post<OfTrainee>('/api/trainees/:id/clearances', ({ studio, params, body, actor }, reply) => {
+    const { id } = studio.trainees.find(params.id);
+    const dto = validated(ClearanceDto, body, studio.scope());
     reply.code(201);
-    return clearances.sign(id, dto, () => readiness.verdict(id, dto.ladderId));
+    return studio.clearances.sign(actor, id, dto, () => studio.readiness.verdict(id, dto.ladderId));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/withdrawals', (request, reply) => {
-    const { id } = trainees.find(request.params.id);
+  app.post<OfTrainee>('/api/trainees/:id/withdrawals', ({ studio, params, actor, body }, reply) => {
+    const { id } = studio.trainees.find(params.id);
     reply.code(201);
-    return clearances.withdraw(id, validated(WithdrawalDto, request.body, scope()));
+    return studio.clearances.withdraw(actor, id, validated(WithdrawalDto, body, studio.scope()));
   });
 }

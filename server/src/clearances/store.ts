@@ -23,6 +23,7 @@ import {
 } from '@myokinet/core/readiness';
 import { say } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
 import { CLEARANCES_OF_TRAINEE, INSERT_CLEARANCE, INSERT_WITHDRAWAL } from './statements.ts';
@@ -65,7 +66,7 @@ export function clearanceFact(row: ClearanceRow): ClearanceFact | undefined {
 }
 
 export function clearanceStore(context: Context, library: LibraryStore, scope: () => Scope) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const ofTrainee = db.prepare<{ traineeId: string }, ClearanceRow>(CLEARANCES_OF_TRAINEE);
   const insertClearance = db.prepare(INSERT_CLEARANCE);
   const insertWithdrawal = db.prepare(INSERT_WITHDRAWAL);
@@ -95,7 +96,8 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
     list,
 
     /** Signs a rung on the figures of the verdict that was judged just now. */
-    sign(traineeId: string, dto: ClearanceDto, judge: () => Verdict): ClearanceReply {
+    sign(actor: Actor, traineeId: string, dto: ClearanceDto, judge: () => Verdict): ClearanceReply {
+      mustMay(actor, 'sign');
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const { rung, gate, headrooms } = judge();
         if (rung?.id !== dto.rungId) throw new Refusal('gate-closed', 'This is not the next gate on the trainee’s ladder.');
@@ -107,8 +109,8 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
           rulesVersion: gate?.rulesVersion ?? RULES_VERSION,
           likelihood: gate?.likelihood ?? null,
           traineeId,
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
           signedAt: instant(now()),
           figures: JSON.stringify(headrooms),
         });
@@ -116,19 +118,20 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
       return found(list(traineeId).find((c) => c.id === dto.id));
     },
 
-    withdraw(traineeId: string, dto: WithdrawalDto): ClearanceReply {
+    withdraw(actor: Actor, traineeId: string, dto: WithdrawalDto): ClearanceReply {
+      mustMay(actor, 'sign');
       const clearance = found(list(traineeId).find((c) => c.id === dto.clearanceId));
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if (clearance.withdrawnAt) throw new Refusal('clearance-not-standing', 'This clearance was withdrawn before.');
-        insertWithdrawal.run({ ...dto, coachId: who.coachId, symptomId: null, withdrawnAt: instant(now()), cause: 'coach' });
+        insertWithdrawal.run({ ...dto, coachId: actor.coachId, symptomId: null, withdrawnAt: instant(now()), cause: 'coach' });
       });
       return found(list(traineeId).find((c) => c.id === dto.clearanceId));
     },
 
     /** Takes a clearance back because something it rested on was corrected. Runs inside the transaction of the correction. */
-    withdrawForCorrection(clearanceId: string, reason: string): void {
+    withdrawForCorrection(actor: Actor, clearanceId: string, reason: string): void {
       insertWithdrawal.run({
-        ...{ id: uuidv7(), clearanceId, coachId: who.coachId, symptomId: null, withdrawnAt: instant(now()) },
+        ...{ id: uuidv7(), clearanceId, coachId: actor.coachId, symptomId: null, withdrawnAt: instant(now()) },
         reason: reason.slice(0, LIMITS.reason),
         cause: 'correction',
       });
@@ -138,7 +141,7 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
      * Withdraws the clearance in hand on every ladder because of a stop sign: one rung back. Runs
      * inside the transaction that records the symptom.
      */
-    withdrawForStopSign(traineeId: string, symptom: { readonly id: string; readonly at: string }, reason: string): void {
+    withdrawForStopSign(actor: Actor, traineeId: string, symptom: { readonly id: string; readonly at: string }, reason: string): void {
       const facts = ofTrainee.all({ traineeId }).flatMap((row) => clearanceFact(row) ?? []);
       for (const ladder of library.current().content.ladders) {
         const { here, rungs } = standingOn(ladder, facts, new Map(), library.current().measure, now());
@@ -148,7 +151,7 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
         insertWithdrawal.run({
           id: uuidv7(),
           clearanceId: clearance.id,
-          coachId: who.coachId,
+          coachId: actor.coachId,
           symptomId: symptom.id,
           withdrawnAt: instant(now()),
           reason,

@@ -1,31 +1,30 @@
 import { SessionCorrectionDto, SymptomCorrectionDto, TakenBackDto, TrialCorrectionDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function correctionRoutes(app: FastifyInstance, { corrections, trainees, scope }: Services): void {
-  app.post<OfTrainee>('/api/trainees/:id/trial-corrections', (request, reply) => {
-    const { id } = trainees.find(request.params.id);
+export function correctionRoutes(app: FastifyInstance): void {
+  app.post<OfTrainee>('/api/trainees/:id/trial-corrections', ({ studio, params, actor, body }, reply) => {
+    const { id } = studio.trainees.find(params.id);
     reply.code(201);
-    return corrections.correctTrial(id, validated(TrialCorrectionDto, request.body, scope()));
+    return studio.corrections.correctTrial(actor, id, validated(TrialCorrectionDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/session-corrections', (request, reply) => {
-    const { id } = trainees.find(request.params.id);
+  app.post<OfTrainee>('/api/trainees/:id/session-corrections', ({ studio, params, actor, body }, reply) => {
+    const { id } = studio.trainees.find(params.id);
     reply.code(201);
-    return corrections.correctSession(id, validated(SessionCorrectionDto, request.body, scope()));
+    return studio.corrections.correctSession(actor, id, validated(SessionCorrectionDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/symptom-corrections', (request, reply) => {
-    const { id } = trainees.find(request.params.id);
+  app.post<OfTrainee>('/api/trainees/:id/symptom-corrections', ({ studio, params, actor, body }, reply) => {
+    const { id } = studio.trainees.find(params.id);
     reply.code(201);
-    return corrections.correctSymptom(id, validated(SymptomCorrectionDto, request.body, scope()));
+    return studio.corrections.correctSymptom(actor, id, validated(SymptomCorrectionDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/taken-back', (request, reply) => {
-    const { id } = trainees.find(request.params.id);
+  app.post<OfTrainee>('/api/trainees/:id/taken-back', ({ studio, params, actor, body }, reply) => {
+    const { id } = studio.trainees.find(params.id);
     reply.code(201);
-    return corrections.takeBack(id, validated(TakenBackDto, request.body, scope()));
+    return studio.corrections.takeBack(actor, id, validated(TakenBackDto, body, studio.scope()));
   });
 }

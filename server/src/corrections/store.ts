@@ -15,6 +15,7 @@ import { say } from '@myokinet/core/words';
 import type { CheckStore } from '../checks/store.ts';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
 import type { ReadinessStore, SignedGate } from '../readiness/store.ts';
@@ -35,7 +36,7 @@ interface Neighbours {
 
 /** Corrections of facts, and what becomes of the clearances that rested on them. */
 export function correctionStore(context: Context, { trainees, library, checks, sessions, symptoms, clearances, readiness }: Neighbours) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const insert = db.prepare(sql.INSERT_TAKEN_BACK);
   const ofTrainee = db.prepare<{ traineeId: string }, TakenBackReply>(sql.TAKEN_BACK_OF_TRAINEE);
   const owned: Readonly<Record<FactKind, (key: { factId: string; traineeId: string }) => unknown>> = {
@@ -49,13 +50,13 @@ export function correctionStore(context: Context, { trainees, library, checks, s
    * Corrects something, and judges the gates of all standing clearances as they stood at their signature, before and after: what held
    * before and holds no more is withdrawn, in the same transaction.
    */
-  function around<T>(traineeId: string, why: string, correct: () => T): T {
+  function around<T>(actor: Actor, traineeId: string, why: string, correct: () => T): T {
     return db.transaction(() => {
       const before = new Map(readiness.signedGates(traineeId).map((g) => [g.clearanceId, g]));
       const result = correct();
       for (const after of readiness.signedGates(traineeId)) {
         const broken = newlyUnmet(before.get(after.clearanceId), after);
-        if (broken) clearances.withdrawForCorrection(after.clearanceId, `Corrected since it was signed (${why}): ${broken}`);
+        if (broken) clearances.withdrawForCorrection(actor, after.clearanceId, `Corrected since it was signed (${why}): ${broken}`);
       }
       return result;
     })();
@@ -69,24 +70,25 @@ export function correctionStore(context: Context, { trainees, library, checks, s
   }
 
   return {
-    correctTrial: (traineeId: string, dto: TrialCorrectionDto): CheckReply =>
-      around(traineeId, dto.reason, () => checks.correct(traineeId, dto)),
+    correctTrial: (actor: Actor, traineeId: string, dto: TrialCorrectionDto): CheckReply =>
+      around(actor, traineeId, dto.reason, () => checks.correct(actor, traineeId, dto)),
 
-    correctSession: (traineeId: string, dto: SessionCorrectionDto): SessionReply =>
-      around(traineeId, dto.reason, () => sessions.correct(traineeId, dto)),
+    correctSession: (actor: Actor, traineeId: string, dto: SessionCorrectionDto): SessionReply =>
+      around(actor, traineeId, dto.reason, () => sessions.correct(actor, traineeId, dto)),
 
-    correctSymptom: (traineeId: string, dto: SymptomCorrectionDto): SymptomDto =>
-      around(traineeId, dto.reason, () => symptoms.correct(traineeId, dto)),
+    correctSymptom: (actor: Actor, traineeId: string, dto: SymptomCorrectionDto): SymptomDto =>
+      around(actor, traineeId, dto.reason, () => symptoms.correct(actor, traineeId, dto)),
 
     /** Takes a whole fact back: it stays on record and counts no more. */
-    takeBack(traineeId: string, dto: TakenBackDto): readonly TakenBackReply[] {
+    takeBack(actor: Actor, traineeId: string, dto: TakenBackDto): readonly TakenBackReply[] {
+      mustMay(actor, 'log');
       trainees.find(traineeId);
-      around(traineeId, dto.reason, () =>
+      around(actor, traineeId, dto.reason, () =>
         acceptOnce(context, dto.id, { traineeId, dto }, () => {
           const known = ofTrainee.all({ traineeId }).some((b) => b.factId === dto.factId);
           if (known) throw new Refusal('fact-not-in-force');
           if (!owned[dto.kind]({ factId: dto.factId, traineeId })) throw new Refusal('fact-missing');
-          insert.run({ ...dto, traineeId, studioId: who.studioId, coachId: who.coachId, at: instant(now()) });
+          insert.run({ ...dto, traineeId, studioId, coachId: actor.coachId, at: instant(now()) });
           if (dto.kind === 'check') checks.forget(traineeId, dto.factId);
         }),
       );

@@ -10,7 +10,7 @@ import type { Context } from '../context.ts';
  * @param id client-made UUID v7 of what is written
  * @param content everything the write depends on, path included
  */
-export function acceptOnce({ db, who, now }: Context, id: string, content: unknown, write: () => void): void {
+export function acceptOnce({ db, studioId, now }: Context, id: string, content: unknown, write: () => void): void {
   const fingerprint = createHash('sha256').update(JSON.stringify(content)).digest('hex');
   db.transaction(() => {
     const known = db.prepare<[string], { content: string }>('SELECT content FROM accepted_write WHERE id = ?').get(id);
@@ -18,7 +18,7 @@ export function acceptOnce({ db, who, now }: Context, id: string, content: unkno
     if (known) throw new Refusal('id-reused', `The id ${id} already stands for something else.`);
     db.prepare('INSERT INTO accepted_write (id, studio_id, content, accepted_at) VALUES (?, ?, ?, ?)').run(
       id,
-      who.studioId,
+      studioId,
       fingerprint,
       instant(now()),
     );

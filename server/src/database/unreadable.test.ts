@@ -14,7 +14,9 @@ import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { servicesFor } from '../services.ts';
 import { buildApp } from '../app.ts';
-import { BUILT_IN_COACH } from '../context.ts';
+import { STUDIO_ID } from '../context.ts';
+import { BUILT_IN_COACH } from '../identity/actor.ts';
+import { openSeat } from '../identity/seat.ts';
 import { reachOpenGate, sessionDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
 
 let bench: TestBench;
@@ -175,7 +177,7 @@ describe('a document that cannot be read fails alone, and is named', () => {
       bench.db.prepare('UPDATE library_revision SET id = ?').run(fresh);
       bench.db.prepare('UPDATE library_entry SET current_revision = ?').run(fresh);
     })();
-    const app = await buildApp(servicesFor({ db: bench.db, who: BUILT_IN_COACH, now: bench.now }));
+    const app = await buildApp(openSeat(servicesFor({ db: bench.db, studioId: STUDIO_ID, now: bench.now }), BUILT_IN_COACH), bench.now);
     const reply = (await app.inject({ url: '/api/library', headers: { host: '127.0.0.1' } })).json<LibraryReply>();
     expect(reply.unreadable).toMatchObject([
       { kind: 'drill', id: 'plank', sentence: expect.stringContaining('drill cannot be read') as string },

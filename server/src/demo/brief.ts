@@ -1,4 +1,5 @@
 import type { PlanBriefDto } from '@myokinet/core/contracts';
+import { BUILT_IN_COACH } from '../identity/actor.ts';
 import type { Services } from '../services.ts';
 
 /** Whose weeks have to fit more than days and minutes. */
@@ -19,5 +20,5 @@ export function writeBrief(services: Services, newId: () => string): void {
   };
   const days = brief.days.map((d, i) => ({ ...d, at: '17:30', ...(i === 1 ? { place: 'deck', form: 'flow' } : {}) }));
   const dto = structuredClone({ ...brief, revision: newId(), basedOn: null, days, events: [watch] });
-  services.briefs.save(trainee.id, dto as unknown as PlanBriefDto);
+  services.briefs.save(BUILT_IN_COACH, trainee.id, dto as unknown as PlanBriefDto);
 }

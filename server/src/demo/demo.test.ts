@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { CaseloadRow, TodayItem } from '@myokinet/core/contracts';
 import { daysBetween, type Instant } from '@myokinet/core/quantities';
-import { BUILT_IN_COACH } from '../context.ts';
+import { STUDIO_ID } from '../context.ts';
 import { openDatabase } from '../database/open.ts';
 import { servicesFor } from '../services.ts';
 import { CREW } from './people.ts';
@@ -20,11 +20,11 @@ function demo(crew = CREW, now = today) {
     const file = join(mkdtempSync(join(tmpdir(), 'myokinet-demo-')), 'demo.sqlite');
     copyFileSync(shared, file);
     const db = openDatabase(file);
-    return { db, services: servicesFor({ db, who: BUILT_IN_COACH, now: () => now }) };
+    return { db, services: servicesFor({ db, studioId: STUDIO_ID, now: () => now }) };
   }
   const db = openDatabase(':memory:');
   seedDemo(db, now, crew);
-  return { db, services: servicesFor({ db, who: BUILT_IN_COACH, now: () => now }) };
+  return { db, services: servicesFor({ db, studioId: STUDIO_ID, now: () => now }) };
 }
 
 describe('the demo crew', () => {

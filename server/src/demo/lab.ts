@@ -2,6 +2,7 @@ import { addDays } from 'date-fns';
 import type { ContactName, SetUp } from '@myokinet/core/statics';
 import { handLoad, traineeBody } from '@myokinet/core/statics';
 import { instant } from '@myokinet/core/quantities';
+import { BUILT_IN_COACH } from '../identity/actor.ts';
 import type { Services } from '../services.ts';
 
 interface Lab {
@@ -51,7 +52,7 @@ const READINGS: readonly (readonly [daysAgo: number, setUp: SetUp, under: Contac
 /** The studio's bands, and the scale readings of one of the crew. */
 export function furnishLab({ services, today, newId }: Lab, measuredName: string): void {
   for (const [name, slackCm, readings] of BANDS)
-    services.bands.save({
+    services.bands.save(BUILT_IN_COACH, {
       id: newId(),
       revision: newId(),
       basedOn: null,
@@ -66,7 +67,7 @@ export function furnishLab({ services, today, newId }: Lab, measuredName: string
   for (const [daysAgo, setUp, under, offKg] of READINGS) {
     const load = handLoad(body, setUp).verticalKg;
     const kg = Math.round(((under === 'hands' ? load : trainee.mass - load) + offKg) * 10) / 10;
-    services.calibrations.record(trainee, {
+    services.calibrations.record(BUILT_IN_COACH, trainee, {
       id: newId(),
       takenAt: instant(addDays(today, -daysAgo)),
       setUp,

@@ -12,7 +12,8 @@ import { doseToBuildOn, proposeByRules, sessionMinutes } from '@myokinet/core/pl
 import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
 import { isLiftable, PERMIT_DAYS, QUESTION_IDS } from '@myokinet/core/safety';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
-import { BUILT_IN_COACH } from '../context.ts';
+import { STUDIO_ID } from '../context.ts';
+import { BUILT_IN_COACH } from '../identity/actor.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { reading, trueCapacity } from './body.ts';
 import { writeBrief } from './brief.ts';
@@ -42,7 +43,7 @@ const MEASURED = 'Ines Shroud';
 export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CREW): void {
   const random = seedrandom(SEED);
   let clock = today;
-  const services = servicesFor({ db, who: BUILT_IN_COACH, now: () => clock });
+  const services = servicesFor({ db, studioId: STUDIO_ID, now: () => clock });
   const world: World = {
     services,
     today,
@@ -86,10 +87,10 @@ function live(story: Story, world: World): void {
   const monday = startOfWeek(world.today, { weekStartsOn: 1 });
   world.at(addHours(addWeeks(monday, -weeks), 9));
   const traineeId = world.newId();
-  world.services.trainees.save({ id: traineeId, revision: world.newId(), basedOn: null, ...story.profile });
+  world.services.trainees.save(BUILT_IN_COACH, { id: traineeId, revision: world.newId(), basedOn: null, ...story.profile });
   screening(traineeId, story, story.screening ?? {}, addHours(addWeeks(monday, -weeks), 9), world);
   if (world.services.trainees.find(traineeId).screening.cautions.some((c) => c.id === 'minor'))
-    world.services.health.consent(traineeId, {
+    world.services.health.consent(BUILT_IN_COACH, traineeId, {
       id: world.newId(),
       role: 'parent',
       givenOn: calendarDay(addWeeks(monday, -weeks)),
@@ -124,12 +125,26 @@ function screening(traineeId: string, story: Story, yes: NonNullable<Story['scre
   }));
   const id = world.newId();
   const basedOn = screenings.reply(traineeId).current?.id ?? null;
-  screenings.record(traineeId, { id, basedOn, takenAt: instant(moment), answers, beighton: [...(story.beighton ?? [])], note: '' });
+  screenings.record(BUILT_IN_COACH, traineeId, {
+    id,
+    basedOn,
+    takenAt: instant(moment),
+    answers,
+    beighton: [...(story.beighton ?? [])],
+    note: '',
+  });
   if (!story.consulted) return;
   const cautionIds = trainees.find(traineeId).screening.cautions.flatMap((c) => (isLiftable(c.id) ? [c.id] : []));
   const permit = { ...story.consulted.permit, until: calendarDay(addDays(moment, PERMIT_DAYS - 1)) };
   const consultedOn = calendarDay(moment);
-  screenings.consult(traineeId, { id: world.newId(), screeningId: id, cautionIds, consultedOn, ...story.consulted, permit });
+  screenings.consult(BUILT_IN_COACH, traineeId, {
+    id: world.newId(),
+    screeningId: id,
+    cautionIds,
+    consultedOn,
+    ...story.consulted,
+    permit,
+  });
 }
 
 function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
@@ -152,7 +167,7 @@ function liveWeek(life: Life, ago: number, monday: Date, world: World): void {
   if (setBack?.closedWeeksAgo === ago) {
     world.at(addHours(monday, 9));
     for (const sign of services.symptoms.stopSigns(traineeId).filter((s) => !s.closure))
-      services.symptoms.closeStopSign(traineeId, {
+      services.symptoms.closeStopSign(BUILT_IN_COACH, traineeId, {
         id: world.newId(),
         symptomId: sign.symptomId,
         ground: 'Painless for a week, and allowed to load again.',
@@ -205,7 +220,7 @@ function takeCheck(life: Life, ago: number, moment: Date, world: World): void {
     measureSides(BUILT_IN_LIBRARY.measure(measureId)).map((side) => ({ id: world.newId(), measureId, side, value })),
   );
   const all = [...trials, ...levels];
-  world.services.checks.record(traineeId, { id: world.newId(), takenAt: instant(moment), note: '', trials: all });
+  world.services.checks.record(BUILT_IN_COACH, traineeId, { id: world.newId(), takenAt: instant(moment), note: '', trials: all });
 }
 
 function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): PlanReply {
@@ -230,7 +245,7 @@ function planWeek({ traineeId, ladder }: Life, monday: Date, world: World): Plan
     lastWeekDose: doseToBuildOn(planner.weekDoses, weekStart, monday)?.dose ?? 0,
     newId: world.newId,
   });
-  return services.plans.save(traineeId, {
+  return services.plans.save(BUILT_IN_COACH, traineeId, {
     id: world.newId(),
     weekStart,
     revision: world.newId(),
@@ -298,7 +313,7 @@ function train({ traineeId, story, ladder }: Life, planned: PlanReply['sessions'
         },
       ]
     : [];
-  services.sessions.log(traineeId, {
+  services.sessions.log(BUILT_IN_COACH, traineeId, {
     id: sessionId,
     plannedSessionId: planned.id,
     performedAt: instant(start),
@@ -312,7 +327,7 @@ function train({ traineeId, story, ladder }: Life, planned: PlanReply['sessions'
   if (morning >= world.today || (story.morningOpen && ago === 0)) return;
   world.at(morning);
   const quiet = !hurtToday;
-  services.symptoms.report(traineeId, {
+  services.symptoms.report(BUILT_IN_COACH, traineeId, {
     id: world.newId(),
     sessionId,
     at: instant(morning),
@@ -331,5 +346,10 @@ function signIfOpen({ story, traineeId, ladder }: Life, ago: number, moment: Dat
   const judge = () => world.services.readiness.verdict(traineeId, ladder.id);
   const { gate, rung } = judge();
   if (gate?.open && rung)
-    world.services.clearances.sign(traineeId, { id: world.newId(), ladderId: ladder.id, rungId: rung.id, initials: 'BC' }, judge);
+    world.services.clearances.sign(
+      BUILT_IN_COACH,
+      traineeId,
+      { id: world.newId(), ladderId: ladder.id, rungId: rung.id, initials: 'BC' },
+      judge,
+    );
 }

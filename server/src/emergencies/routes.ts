@@ -1,24 +1,25 @@
 import { EmergencyCareDto, EmergencyDto, EmergencyMistakeDto, EmergencySeenDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function emergencyRoutes(app: FastifyInstance, { emergencies, scope }: Services): void {
-  app.get('/api/emergency-care', () => emergencies.care());
-  app.put('/api/emergency-care', ({ body }) => emergencies.saveCare(validated(EmergencyCareDto, body, scope())));
+export function emergencyRoutes(app: FastifyInstance): void {
+  app.get('/api/emergency-care', ({ studio }) => studio.emergencies.care());
+  app.put('/api/emergency-care', ({ body, studio, actor }) =>
+    studio.emergencies.saveCare(actor, validated(EmergencyCareDto, body, studio.scope())),
+  );
 
-  app.get<OfTrainee>('/api/trainees/:id/emergencies', ({ params }) => emergencies.list(params.id));
-  app.post<OfTrainee>('/api/trainees/:id/emergencies', ({ params, body }, reply) => {
+  app.get<OfTrainee>('/api/trainees/:id/emergencies', ({ params, studio }) => studio.emergencies.list(params.id));
+  app.post<OfTrainee>('/api/trainees/:id/emergencies', ({ params, body, studio, actor }, reply) => {
     reply.code(201);
-    return emergencies.press(params.id, validated(EmergencyDto, body, scope()));
+    return studio.emergencies.press(actor, params.id, validated(EmergencyDto, body, studio.scope()));
   });
-  app.post<OfTrainee>('/api/trainees/:id/emergencies/seen', ({ params, body }, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/emergencies/seen', ({ params, body, studio, actor }, reply) => {
     reply.code(201);
-    return emergencies.seen(params.id, validated(EmergencySeenDto, body, scope()));
+    return studio.emergencies.seen(actor, params.id, validated(EmergencySeenDto, body, studio.scope()));
   });
-  app.post<OfTrainee>('/api/trainees/:id/emergencies/mistake', ({ params, body }, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/emergencies/mistake', ({ params, body, studio, actor }, reply) => {
     reply.code(201);
-    return emergencies.mistake(params.id, validated(EmergencyMistakeDto, body, scope()));
+    return studio.emergencies.mistake(actor, params.id, validated(EmergencyMistakeDto, body, studio.scope()));
   });
 }

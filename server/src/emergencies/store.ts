@@ -10,6 +10,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { instant } from '@myokinet/core/quantities';
 import { type EmergencyFact, type EmergencySign, MISTAKE_SECONDS } from '@myokinet/core/safety';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './statements.ts';
@@ -23,7 +24,7 @@ type Row = Omit<EmergencyReply, 'signs' | 'mistake' | 'note'> & {
 
 /** Emergencies: pressed, described, or pressed by mistake; and whom to call. */
 export function emergencyStore(context: Context) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const ofTrainee = db.prepare<{ traineeId: string }, Row>(sql.EMERGENCIES_OF_TRAINEE);
   const ofStudio = db.prepare<{ studioId: string }, Row>(sql.EMERGENCIES_OF_STUDIO);
   const known = db.prepare<{ traineeId: string; studioId: string }, unknown>(sql.TRAINEE_OF_STUDIO);
@@ -33,10 +34,10 @@ export function emergencyStore(context: Context) {
   const currentCare = db.prepare<{ studioId: string }, EmergencyCareReply>(sql.CARE);
   const insertCare = db.prepare(sql.INSERT_CARE);
 
-  const stamp = () => ({ coachId: who.coachId, recordedAt: instant(now()) });
+  const stamp = (actor: Actor) => ({ coachId: actor.coachId, recordedAt: instant(now()) });
 
   function mustExist(traineeId: string): void {
-    if (!known.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
+    if (!known.get({ traineeId, studioId })) throw new Refusal('trainee-missing');
   }
 
   function list(traineeId: string): readonly EmergencyReply[] {
@@ -50,7 +51,7 @@ export function emergencyStore(context: Context) {
     return found;
   }
 
-  const care = (): EmergencyCareReply => currentCare.get({ studioId: who.studioId }) ?? { id: null, number: '', place: '' };
+  const care = (): EmergencyCareReply => currentCare.get({ studioId }) ?? { id: null, number: '', place: '' };
 
   return {
     list,
@@ -60,28 +61,31 @@ export function emergencyStore(context: Context) {
     factsOf: (traineeId: string): readonly EmergencyFact[] => ofTrainee.all({ traineeId }).map(replyOf).filter(counts),
 
     factsOfStudio(): (traineeId: string) => readonly EmergencyFact[] {
-      const rows = groupRows(ofStudio.all({ studioId: who.studioId }), (e) => e.traineeId);
+      const rows = groupRows(ofStudio.all({ studioId }), (e) => e.traineeId);
       return (traineeId) => (rows.get(traineeId) ?? []).map(replyOf).filter(counts);
     },
 
-    press(traineeId: string, dto: EmergencyDto): readonly EmergencyReply[] {
+    press(actor: Actor, traineeId: string, dto: EmergencyDto): readonly EmergencyReply[] {
+      mustMay(actor, 'log');
       mustExist(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
-        const { recordedAt } = stamp();
+        const { recordedAt } = stamp(actor);
         const at = dto.at > recordedAt ? recordedAt : dto.at;
-        insert.run({ ...dto, ...stamp(), at, traineeId, studioId: who.studioId });
+        insert.run({ ...dto, ...stamp(actor), at, traineeId, studioId });
       });
       return list(traineeId);
     },
 
-    seen(traineeId: string, dto: EmergencySeenDto): readonly EmergencyReply[] {
+    seen(actor: Actor, traineeId: string, dto: EmergencySeenDto): readonly EmergencyReply[] {
+      mustMay(actor, 'log');
       find(traineeId, dto.emergencyId);
-      acceptOnce(context, dto.id, { traineeId, dto }, () => insertSeen.run({ ...dto, ...stamp(), signs: JSON.stringify(dto.signs) }));
+      acceptOnce(context, dto.id, { traineeId, dto }, () => insertSeen.run({ ...dto, ...stamp(actor), signs: JSON.stringify(dto.signs) }));
       return list(traineeId);
     },
 
     /** Within a minute of the press as this server took it in: what comes later is for a doctor to lift. */
-    mistake(traineeId: string, dto: EmergencyMistakeDto): readonly EmergencyReply[] {
+    mistake(actor: Actor, traineeId: string, dto: EmergencyMistakeDto): readonly EmergencyReply[] {
+      mustMay(actor, 'log');
       const pressed = find(traineeId, dto.emergencyId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if (pressed.mistake !== undefined) throw new Refusal('fact-not-in-force');
@@ -90,16 +94,17 @@ export function emergencyStore(context: Context) {
             'emergency-stands',
             `It was pressed more than ${MISTAKE_SECONDS} seconds ago: only a doctor’s word lifts it now.`,
           );
-        insertMistake.run({ ...dto, ...stamp() });
+        insertMistake.run({ ...dto, ...stamp(actor) });
       });
       return list(traineeId);
     },
 
-    saveCare(dto: EmergencyCareDto): EmergencyCareReply {
+    saveCare(actor: Actor, dto: EmergencyCareDto): EmergencyCareReply {
+      mustMay(actor, 'run-studio');
       acceptOnce(context, dto.id, dto, () => {
         if (care().id !== (dto.basedOn ?? null)) throw new Refusal('edited-elsewhere');
-        const { coachId, recordedAt: savedAt } = stamp();
-        insertCare.run({ ...dto, basedOn: dto.basedOn ?? null, coachId, savedAt, studioId: who.studioId });
+        const { coachId, recordedAt: savedAt } = stamp(actor);
+        insertCare.run({ ...dto, basedOn: dto.basedOn ?? null, coachId, savedAt, studioId });
       });
       return care();
     },

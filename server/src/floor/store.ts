@@ -16,6 +16,7 @@ import { type FloorEvent, type FloorHead, loggedItems, runOf, type RunState } fr
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import type { SessionStore } from '../sessions/store.ts';
@@ -43,7 +44,7 @@ interface Neighbours {
  * two devices never lose each other's sets. A run that is closed becomes a session; what comes in later makes a second version of it.
  */
 export function floorStore(context: Context, { trainees, sessions, symptoms, scope }: Neighbours) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const runById = db.prepare<{ id: string; studioId: string }, RunRow>(sql.RUN_BY_ID);
   const runsOf = db.prepare<{ traineeId: string; studioId: string; since: string }, ListRow>(sql.RUNS_OF_TRAINEE);
   const insertRun = db.prepare(sql.INSERT_RUN);
@@ -56,7 +57,7 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
   const takeOff = db.prepare(sql.TAKE_OFF_PHOTO);
 
   function find(id: string): RunRow {
-    const run = runById.get({ id, studioId: who.studioId });
+    const run = runById.get({ id, studioId });
     if (!run) throw new Refusal('floor-run-missing');
     return run;
   }
@@ -96,7 +97,7 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
   /** A device's clock may be ahead: nothing on record lies in the future. */
   const notAfterNow = (at: string): Instant => (at > instant(now()) ? instant(now()) : (at as Instant));
 
-  function takeIn(run: RunRow, event: FloorEvent): void {
+  function takeIn(actor: Actor, run: RunRow, event: FloorEvent): void {
     const content = JSON.stringify(event);
     const known = eventById.get({ id: event.id });
     if (known?.runId === run.id && known.event === content) return;
@@ -104,17 +105,17 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
     insertEvent.run({ id: event.id, runId: run.id, order: event.order, receivedAt: instant(now()), event: content });
     if (event.kind !== 'symptom') return;
     const dto: SymptomDto = { ...event.symptom, id: event.id, sessionId: null, at: notAfterNow(event.at), note: '' };
-    symptoms.write(run.traineeId, dto, { runId: run.id });
+    symptoms.write(actor, run.traineeId, dto, { runId: run.id });
   }
 
   /** Puts a closed run on record, or its next version where the first lacks something. */
-  function log(run: RunRow, state: RunState): void {
+  function log(actor: Actor, run: RunRow, state: RunState): void {
     if (!state.closed || sessions.runTakenBack(run.id)) return;
     const before = sessions.ofRun(run.id);
     // The first version has the id of what closed the run; ids inside must be new in each.
     const id = before ? v7() : state.closed.id;
     const fresh = (own: string) => (before ? v7() : own);
-    sessions.log(run.traineeId, sessionFrom(state, { id, fresh, performedAt: notAfterNow(firstSetAt(state)) }), {
+    sessions.log(actor, run.traineeId, sessionFrom(state, { id, fresh, performedAt: notAfterNow(firstSetAt(state)) }), {
       runId: run.id,
       replaces: before ?? null,
     });
@@ -126,7 +127,7 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
     listOf(traineeId: string): readonly FloorRunRow[] {
       trainees.find(traineeId);
       const since = addDays(now(), -LISTED_DAYS);
-      return runsOf.all({ traineeId, studioId: who.studioId, since }).map(({ document, version, ended, ...row }) => {
+      return runsOf.all({ traineeId, studioId, since }).map(({ document, version, ended, ...row }) => {
         const head = readStored(STORED.floorHead, document, version, scope());
         return {
           ...row,
@@ -137,26 +138,35 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
     },
 
     /** Takes in what a device knows. The head of whoever came first stands. */
-    takeIn(id: string, { traineeId, head, events: sent }: FloorPatchDto): FloorRunReply {
+    takeIn(actor: Actor, id: string, { traineeId, head, events: sent }: FloorPatchDto): FloorRunReply {
+      mustMay(actor, 'log');
       trainees.find(traineeId);
       db.transaction(() => {
-        if (!runById.get({ id, studioId: who.studioId }))
-          insertRun.run({ id, traineeId, ...who, openedAt: notAfterNow(head.startedAt), head: JSON.stringify({ ...head, id }) });
+        if (!runById.get({ id, studioId }))
+          insertRun.run({
+            id,
+            traineeId,
+            studioId,
+            coachId: actor.coachId,
+            openedAt: notAfterNow(head.startedAt),
+            head: JSON.stringify({ ...head, id }),
+          });
         const run = find(id);
         if (run.traineeId !== traineeId) throw new Refusal('floor-run-missing', 'This run is another trainee’s.');
         const known = new Set(happened(id).events.map((e) => e.id));
         if (known.size + sent.length > LIMITS.eventsPerRun)
           throw new Refusal('contract-broken', `A run holds at most ${LIMITS.eventsPerRun} events.`);
-        for (const event of sent as unknown as FloorEvent[]) takeIn(run, event);
+        for (const event of sent as unknown as FloorEvent[]) takeIn(actor, run, event);
         if (sent.every((e) => known.has(e.id))) return;
         const state = runOf(headOf(run), happened(id).events);
         if (state.closed || state.givenUp) endRun.run({ id });
-        log(run, state);
+        log(actor, run, state);
       }).immediate();
       return reply(id);
     },
 
-    keepPhoto(id: string, dto: FloorPhotoDto): FloorRunReply {
+    keepPhoto(actor: Actor, id: string, dto: FloorPhotoDto): FloorRunReply {
+      mustMay(actor, 'log');
       const run = find(id);
       const image = Buffer.from(dto.image, 'base64');
       if (!image.subarray(0, JPEG.length).equals(JPEG)) throw new Refusal('picture-unreadable');
@@ -172,7 +182,8 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
       return image;
     },
 
-    takeOffPhoto(id: string, photoId: string): FloorRunReply {
+    takeOffPhoto(actor: Actor, id: string, photoId: string): FloorRunReply {
+      mustMay(actor, 'log');
       if (takeOff.run({ id: photoId, runId: find(id).id }).changes === 0) throw new Refusal('picture-missing');
       return reply(id);
     },

@@ -1,8 +1,7 @@
 import { GateSettingsDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
-export function gateRoutes(app: FastifyInstance, { gates, scope }: Services): void {
-  app.get('/api/gate-settings', () => gates.reply());
-  app.put('/api/gate-settings', ({ body }) => gates.save(validated(GateSettingsDto, body, scope())));
+export function gateRoutes(app: FastifyInstance): void {
+  app.get('/api/gate-settings', ({ studio }) => studio.gates.reply());
+  app.put('/api/gate-settings', ({ body, studio, actor }) => studio.gates.save(actor, validated(GateSettingsDto, body, studio.scope())));
 }

@@ -3,6 +3,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { DEFAULT_GATE_SETTINGS, type GateSettings } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
@@ -11,14 +12,14 @@ type Row = Omit<SavedGateSettings, 'choices' | 'traineeId'> & { readonly trainee
 
 /** What a studio has set about its gates, for everybody and for one trainee. */
 export function gateSettingsStore(context: Context, trainees: TraineeStore) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const ofStudio = db.prepare<{ studioId: string }, Row>(sql.SETTINGS_OF_STUDIO);
   const insert = db.prepare(sql.INSERT_SETTINGS);
   let known: readonly SavedGateSettings[] | undefined;
 
   /** Every change, oldest first. */
   function all(): readonly SavedGateSettings[] {
-    known ??= ofStudio.all({ studioId: who.studioId }).map(({ traineeId, choices, ...row }) => ({
+    known ??= ofStudio.all({ studioId }).map(({ traineeId, choices, ...row }) => ({
       ...row,
       ...(traineeId === null ? {} : { traineeId }),
       choices: JSON.parse(choices) as SavedGateSettings['choices'],
@@ -41,7 +42,8 @@ export function gateSettingsStore(context: Context, trainees: TraineeStore) {
     settingsFor,
     reply,
 
-    save(dto: GateSettingsDto): GateSettingsReply {
+    save(actor: Actor, dto: GateSettingsDto): GateSettingsReply {
+      mustMay(actor, 'edit-library');
       const traineeId = dto.traineeId ?? undefined;
       if (traineeId) trainees.find(traineeId);
       try {
@@ -51,8 +53,8 @@ export function gateSettingsStore(context: Context, trainees: TraineeStore) {
           insert.run({
             ...{ id: dto.id, basedOn: dto.basedOn ?? null, reason: dto.reason },
             traineeId: traineeId ?? null,
-            studioId: who.studioId,
-            coachId: who.coachId,
+            studioId,
+            coachId: actor.coachId,
             savedAt: instant(now()),
             choices: JSON.stringify(dto.choices),
           });

@@ -3,6 +3,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { fitBand, GRAVITY } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import * as sql from './statements.ts';
 
@@ -17,21 +18,22 @@ const CM = 100;
 
 /** The studio's elastic bands by its own names, with the curves through their readings. */
 export function bandStore(context: Context) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const all = db.prepare<{ studioId: string }, BandRow>(sql.BANDS);
   const one = db.prepare<{ studioId: string; id: string }, BandRow>(sql.ONE_BAND);
   const insert = db.prepare(sql.INSERT_BAND);
 
-  const list = (): readonly BandReply[] => all.all({ studioId: who.studioId }).map(bandReply);
+  const list = (): readonly BandReply[] => all.all({ studioId }).map(bandReply);
 
   return {
     all: list,
 
     /** @throws Refusal `band-nonsense`, `edited-elsewhere` */
-    save(dto: BandDto): readonly BandReply[] {
+    save(actor: Actor, dto: BandDto): readonly BandReply[] {
+      mustMay(actor, 'measure');
       curveOf(dto);
       acceptOnce(context, dto.revision, dto, () => {
-        const current = one.get({ studioId: who.studioId, id: dto.id });
+        const current = one.get({ studioId, id: dto.id });
         if ((current?.revision ?? null) !== (dto.basedOn ?? null))
           throw new Refusal('edited-elsewhere', 'Somebody else saved this band first. Your version is kept on this screen.');
         insert.run({
@@ -40,8 +42,8 @@ export function bandStore(context: Context) {
           readings: JSON.stringify(dto.readings),
           inUse: dto.inUse ? 1 : 0,
           savedAt: instant(now()),
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
         });
       });
       return list();

@@ -11,6 +11,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { type Belief, calibrate, readingProblem, type RecordedBody, traineeBody } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
@@ -29,7 +30,7 @@ type Measured = RecordedBody & { readonly id: string };
 
 /** What scales showed under trainees in named set-ups, and what the model has learned from it. */
 export function calibrationStore(context: Context, scope: () => Scope) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const ofTrainee = db.prepare<{ traineeId: string }, ReadingRow>(sql.READINGS_OF_TRAINEE);
   const ofStudio = db.prepare<{ studioId: string }, ReadingRow>(sql.READINGS_OF_STUDIO);
   const insertReading = db.prepare(sql.INSERT_READING);
@@ -76,11 +77,12 @@ export function calibrationStore(context: Context, scope: () => Scope) {
 
     /** What is believed about everybody in the studio, gathered once. */
     beliefsOfStudio(): (trainee: Measured) => Belief | undefined {
-      const rows = groupRows(ofStudio.all({ studioId: who.studioId }), (r) => r.traineeId);
+      const rows = groupRows(ofStudio.all({ studioId }), (r) => r.traineeId);
       return (trainee) => believed(trainee, rows.get(trainee.id) ?? []);
     },
 
-    record(trainee: Measured, dto: ScaleReadingDto): CalibrationReply {
+    record(actor: Actor, trainee: Measured, dto: ScaleReadingDto): CalibrationReply {
+      mustMay(actor, 'measure');
       const problem = readingProblem(traineeBody(trainee), dto);
       if (problem) throw new Refusal('scale-reading-unusable', problem);
       acceptOnce(context, dto.id, { traineeId: trainee.id, dto }, () =>
@@ -89,18 +91,20 @@ export function calibrationStore(context: Context, scope: () => Scope) {
           setUp: JSON.stringify(dto.setUp),
           insisted: dto.insisted ? 1 : 0,
           traineeId: trainee.id,
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
         }),
       );
       return reply(trainee);
     },
 
-    setAside(trainee: Measured, dto: ReadingSetAsideDto): CalibrationReply {
+    setAside(actor: Actor, trainee: Measured, dto: ReadingSetAsideDto): CalibrationReply {
+      mustMay(actor, 'measure');
       acceptOnce(context, dto.id, { traineeId: trainee.id, dto }, () => {
         const row = readingsOf(trainee.id).find((r) => r.id === dto.readingId);
         if (!row) throw new Refusal('scale-reading-missing');
-        if (row.at === null) insertSetAside.run({ readingId: dto.readingId, coachId: who.coachId, at: instant(now()), reason: dto.reason });
+        if (row.at === null)
+          insertSetAside.run({ readingId: dto.readingId, coachId: actor.coachId, at: instant(now()), reason: dto.reason });
       });
       return reply(trainee);
     },

@@ -7,7 +7,9 @@ import { addDays, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { buildApp } from '../app.ts';
-import { BUILT_IN_COACH } from '../context.ts';
+import { STUDIO_ID } from '../context.ts';
+import { BUILT_IN_COACH } from '../identity/actor.ts';
+import { openSeat } from '../identity/seat.ts';
 import { servicesFor } from '../services.ts';
 import { sessionDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
 
@@ -145,7 +147,7 @@ describe('a check of the studio’s own', () => {
       bench.db.prepare(`UPDATE library_revision SET document = '{"id":"elbow-carry"}', id = ? WHERE kind = 'measure'`).run(fresh);
       bench.db.prepare(`UPDATE library_entry SET current_revision = ? WHERE kind = 'measure'`).run(fresh);
     })();
-    const app = await buildApp(servicesFor({ db: bench.db, who: BUILT_IN_COACH, now: bench.now }));
+    const app = await buildApp(openSeat(servicesFor({ db: bench.db, studioId: STUDIO_ID, now: bench.now }), BUILT_IN_COACH), bench.now);
     const read = async (url: string) => {
       const reply = await app.inject({ url, headers: { host: '127.0.0.1' } });
       expect([url, reply.statusCode]).toEqual([url, 200]);

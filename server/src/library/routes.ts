@@ -17,70 +17,71 @@ import type { Ladder } from '@myokinet/core/ladders';
 import type { Measure } from '@myokinet/core/measuring';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { v7 } from 'uuid';
-import type { Services } from '../services.ts';
 
 /** JSON escapes take room: the file itself is held to its limit by the reader. */
 const IMPORT_BODY_LIMIT = 2 * LIBRARY_LIMITS.fileBytes;
 
 type OfEntry = { Params: { id: string } };
 
-export function libraryRoutes(app: FastifyInstance, { library, schools, scope }: Services): void {
-  app.get('/api/library', (request, reply) => {
-    const tag = `"${Buffer.from(library.state()).toString('base64url').slice(-64)}"`;
+export function libraryRoutes(app: FastifyInstance): void {
+  app.get('/api/library', ({ studio, headers }, reply) => {
+    const tag = `"${Buffer.from(studio.library.state()).toString('base64url').slice(-64)}"`;
     reply.header('etag', tag).header('cache-control', 'no-cache');
-    if (request.headers['if-none-match'] === tag) return reply.code(304).send();
-    return library.reply();
+    if (headers['if-none-match'] === tag) return reply.code(304).send();
+    return studio.library.reply();
   });
 
-  app.put<OfEntry>('/api/library/drills/:id', ({ body, params }) => {
-    const { revision, basedOn, entry } = validated(DrillEntryDto, body, scope());
+  app.put<OfEntry>('/api/library/drills/:id', ({ body, params, studio, actor }) => {
+    const { revision, basedOn, entry } = validated(DrillEntryDto, body, studio.scope());
     mustMatch(params.id, entry.id);
-    return library.save('drill', { revision, basedOn: basedOn ?? null, entry: entry as Drill });
+    return studio.library.save(actor, 'drill', { revision, basedOn: basedOn ?? null, entry: entry as Drill });
   });
 
-  app.put<OfEntry>('/api/library/ladders/:id', ({ body, params }) => {
-    const { revision, basedOn, entry } = validated(LadderEntryDto, body, scope());
+  app.put<OfEntry>('/api/library/ladders/:id', ({ body, params, studio, actor }) => {
+    const { revision, basedOn, entry } = validated(LadderEntryDto, body, studio.scope());
     mustMatch(params.id, entry.id);
-    return library.save('ladder', { revision, basedOn: basedOn ?? null, entry: entry as Ladder });
+    return studio.library.save(actor, 'ladder', { revision, basedOn: basedOn ?? null, entry: entry as Ladder });
   });
 
-  app.put<OfEntry>('/api/library/measures/:id', ({ body, params }) => {
-    const { revision, basedOn, entry } = validated(MeasureEntryDto, body, scope());
+  app.put<OfEntry>('/api/library/measures/:id', ({ body, params, studio, actor }) => {
+    const { revision, basedOn, entry } = validated(MeasureEntryDto, body, studio.scope());
     mustMatch(params.id, entry.id);
-    return library.save('measure', { revision, basedOn: basedOn ?? null, entry: entry as Measure });
+    return studio.library.save(actor, 'measure', { revision, basedOn: basedOn ?? null, entry: entry as Measure });
   });
 
-  app.put<OfEntry>('/api/library/faults/:id', ({ body, params }) => {
-    const { revision, basedOn, entry } = validated(FaultEntryDto, body, scope());
+  app.put<OfEntry>('/api/library/faults/:id', ({ body, params, studio, actor }) => {
+    const { revision, basedOn, entry } = validated(FaultEntryDto, body, studio.scope());
     mustMatch(params.id, entry.id);
-    return library.save('fault', { revision, basedOn: basedOn ?? null, entry });
+    return studio.library.save(actor, 'fault', { revision, basedOn: basedOn ?? null, entry });
   });
 
   for (const kind of ENTRY_KINDS)
-    app.post<OfEntry>(`/api/library/${kind}s/:id/reset`, ({ body, params }) =>
-      library.reset(kind, params.id, validated(EntryResetDto, body, scope())),
+    app.post<OfEntry>(`/api/library/${kind}s/:id/reset`, ({ body, params, studio, actor }) =>
+      studio.library.reset(actor, kind, params.id, validated(EntryResetDto, body, studio.scope())),
     );
 
   // A scope of its own: here the body is not read by the server but by whoever judges the file.
   void app.register((imports, _options, done) => {
     imports.removeContentTypeParser('application/json');
     imports.addContentTypeParser('application/json', { parseAs: 'buffer' }, (_request, body, read) => read(null, body));
-    imports.post<{ Body: Buffer }>('/api/library/imports', { bodyLimit: IMPORT_BODY_LIMIT }, ({ body }) => library.import(body, v7));
+    imports.post<{ Body: Buffer }>('/api/library/imports', { bodyLimit: IMPORT_BODY_LIMIT }, ({ body, studio, actor }) =>
+      studio.library.import(actor, body, v7),
+    );
     done();
   });
 
-  app.get('/api/library/file.json', (_request, reply) =>
-    attached(reply, 'myokinet-library.json', 'application/json', writeLibraryFile(library.current().content, BUILT_IN_VERSION)),
+  app.get('/api/library/file.json', ({ studio }, reply) =>
+    attached(reply, 'myokinet-library.json', 'application/json', writeLibraryFile(studio.library.current().content, BUILT_IN_VERSION)),
   );
-  app.get('/api/library/drills.csv', (_request, reply) =>
-    attached(reply, 'myokinet-drills.csv', 'text/csv; charset=utf-8', writeDrillsCsv(library.current().content.drills)),
+  app.get('/api/library/drills.csv', ({ studio }, reply) =>
+    attached(reply, 'myokinet-drills.csv', 'text/csv; charset=utf-8', writeDrillsCsv(studio.library.current().content.drills)),
   );
   app.get('/api/library/schema.json', (_request, reply) =>
     attached(reply, 'myokinet-library.schema.json', 'application/schema+json', `${JSON.stringify(librarySchema(), null, 2)}\n`),
   );
 
-  app.get('/api/schools', () => schools.find());
-  app.put('/api/schools', ({ body }) => schools.save(validated(StudioSchoolsDto, body, scope())));
+  app.get('/api/schools', ({ studio }) => studio.schools.find());
+  app.put('/api/schools', ({ body, studio, actor }) => studio.schools.save(actor, validated(StudioSchoolsDto, body, studio.scope())));
 }
 
 function mustMatch(address: string, id: string): void {

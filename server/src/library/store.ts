@@ -15,6 +15,7 @@ import {
 import { unreadableMeasure } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { JudgeFile } from './judgeInThread.ts';
 import * as sql from './statements.ts';
@@ -35,7 +36,7 @@ const BUILT_IN_ENTRIES = entriesById(BUILT_IN);
 
 /** The built-in library with the studio's own entries over it. */
 export function libraryStore(context: Context, judge: JudgeFile) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const ownEntries = db.prepare<{ studioId: string }, Row>(sql.OWN_ENTRIES);
   const currentRevision = db.prepare<{ studioId: string; kind: EntryKind; id: string }, { revision: string }>(sql.CURRENT_REVISION);
   const insertEntry = db.prepare(sql.INSERT_ENTRY);
@@ -46,7 +47,7 @@ export function libraryStore(context: Context, judge: JudgeFile) {
 
   function open(): Opened {
     if (opened) return opened;
-    const rows = ownEntries.all({ studioId: who.studioId });
+    const rows = ownEntries.all({ studioId });
     const own = ownContent(rows);
     const library = openLibrary(merged(BUILT_IN, own.content));
     opened = { library, rows, unreadable: own.unreadable, state: [BUILT_IN_VERSION, ...rows.map((r) => r.revision)].join(' ') };
@@ -62,11 +63,11 @@ export function libraryStore(context: Context, judge: JudgeFile) {
     readonly document: string | null;
   }
 
-  function write(head: Write): void {
+  function write(actor: Actor, head: Write): void {
     const row = {
       ...head,
-      studioId: who.studioId,
-      coachId: who.coachId,
+      studioId,
+      coachId: actor.coachId,
       savedAt: instant(now()),
       builtInVersion: BUILT_IN_VERSION,
       documentVersion: STORED[head.kind].version,
@@ -79,7 +80,7 @@ export function libraryStore(context: Context, judge: JudgeFile) {
   }
 
   function mustBeNewest(kind: EntryKind, id: string, basedOn: string | null): void {
-    const current = currentRevision.get({ studioId: who.studioId, kind, id })?.revision ?? null;
+    const current = currentRevision.get({ studioId, kind, id })?.revision ?? null;
     if (current !== basedOn)
       throw new Refusal('edited-elsewhere', 'Somebody else saved this entry first. Your version is kept on this screen.');
   }
@@ -119,18 +120,24 @@ export function libraryStore(context: Context, judge: JudgeFile) {
     reply,
 
     /** Saves an entry as the studio's own: a new one, or a copy that takes the place of a built-in one. */
-    save(kind: EntryKind, { revision, basedOn, entry }: { revision: string; basedOn: string | null; entry: Entry }): LibraryReply {
+    save(
+      actor: Actor,
+      kind: EntryKind,
+      { revision, basedOn, entry }: { revision: string; basedOn: string | null; entry: Entry },
+    ): LibraryReply {
+      mustMay(actor, 'edit-library');
       change(revision, { kind, basedOn, entry }, () => {
         mustBeNewest(kind, entry.id, basedOn);
         const problems = entryProblems(open().library.content, kind, entry).map((p) => ({ ...p, field: `/entry${p.field}` }));
         if (problems.length > 0) throw new Refusal('contract-broken', problems[0]?.message, problems);
-        write({ kind, id: entry.id, revision, basedOn, standing: 'own', document: JSON.stringify(entry) });
+        write(actor, { kind, id: entry.id, revision, basedOn, standing: 'own', document: JSON.stringify(entry) });
       });
       return reply();
     },
 
     /** Goes back to the built-in entry; an own entry without one is set aside, since records name it. */
-    reset(kind: EntryKind, id: string, { revision, basedOn }: EntryResetDto): LibraryReply {
+    reset(actor: Actor, kind: EntryKind, id: string, { revision, basedOn }: EntryResetDto): LibraryReply {
+      mustMay(actor, 'edit-library');
       change(revision, { kind, id, basedOn: basedOn ?? null }, () => {
         mustBeNewest(kind, id, basedOn ?? null);
         const row = open().rows.find((r) => r.kind === kind && r.id === id);
@@ -139,14 +146,15 @@ export function libraryStore(context: Context, judge: JudgeFile) {
         const asking = kind === 'measure' ? askingFor(open().library.content, id) : [];
         if (asking.length > 0 && !BUILT_IN_ENTRIES[kind].has(id))
           throw new Refusal('entry-asked-for', `Asked for by ${asking.join('; ')}. Take the demand out there first.`);
-        if (BUILT_IN_ENTRIES[kind].has(id)) write({ ...head, standing: 'built in', document: null });
-        else write({ ...head, standing: 'set aside', document: JSON.stringify(entryOf(row) ?? null) });
+        if (BUILT_IN_ENTRIES[kind].has(id)) write(actor, { ...head, standing: 'built in', document: null });
+        else write(actor, { ...head, standing: 'set aside', document: JSON.stringify(entryOf(row) ?? null) });
       });
       return reply();
     },
 
     /** Reads a file and tells what it would do; does it only when asked, as a whole or not at all. */
-    async import(body: Uint8Array, newId: () => string): Promise<ImportReply> {
+    async import(actor: Actor, body: Uint8Array, newId: () => string): Promise<ImportReply> {
+      mustMay(actor, 'edit-library');
       const { rows } = open();
       const own = rows.flatMap((row) => {
         const entry = entryOf(row);
@@ -160,8 +168,8 @@ export function libraryStore(context: Context, judge: JudgeFile) {
         if (state !== open().state)
           throw new Refusal('edited-elsewhere', 'The library changed since the file was looked at. Look at it again.');
         for (const { kind, id: entryId, document } of writes) {
-          const basedOn = currentRevision.get({ studioId: who.studioId, kind, id: entryId })?.revision ?? null;
-          write({ kind, id: entryId, revision: newId(), basedOn, standing: 'own', document });
+          const basedOn = currentRevision.get({ studioId, kind, id: entryId })?.revision ?? null;
+          write(actor, { kind, id: entryId, revision: newId(), basedOn, standing: 'own', document });
         }
       });
       return { problems, more, entries, applied: true, state: open().state };

@@ -1,12 +1,11 @@
 import { RepeatabilityTestDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
-export function measuringRoutes(app: FastifyInstance, { measuring, scope }: Services): void {
-  app.get('/api/measuring', () => measuring.reply());
+export function measuringRoutes(app: FastifyInstance): void {
+  app.get('/api/measuring', ({ studio, actor }) => studio.measuring.reply(actor));
 
-  app.post('/api/repeatability-tests', ({ body }, reply) => {
+  app.post('/api/repeatability-tests', ({ body, studio, actor }, reply) => {
     reply.code(201);
-    return measuring.recordTest(validated(RepeatabilityTestDto, body, scope()));
+    return studio.measuring.recordTest(actor, validated(RepeatabilityTestDto, body, studio.scope()));
   });
 }

@@ -1,6 +1,7 @@
 import type { PictureDto, PictureReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
@@ -11,7 +12,7 @@ type PictureRow = Omit<PictureReply, 'points' | 'kept'> & { readonly points: str
 const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 
 export function pictureStore(context: Context, trainees: TraineeStore) {
-  const { db, who } = context;
+  const { db, studioId } = context;
   const insert = db.prepare(sql.INSERT_PICTURE);
   const picturesOf = db.prepare<{ traineeId: string }, PictureRow>(sql.PICTURES_OF_TRAINEE);
   const imageOf = db.prepare<{ id: string; traineeId: string }, { image: Buffer | null }>(sql.IMAGE);
@@ -27,12 +28,13 @@ export function pictureStore(context: Context, trainees: TraineeStore) {
   return {
     list,
 
-    keep(traineeId: string, dto: PictureDto): readonly PictureReply[] {
+    keep(actor: Actor, traineeId: string, dto: PictureDto): readonly PictureReply[] {
+      mustMay(actor, 'measure');
       trainees.find(traineeId);
       const image = Buffer.from(dto.image, 'base64');
       if (!image.subarray(0, JPEG.length).equals(JPEG)) throw new Refusal('picture-unreadable');
       acceptOnce(context, dto.id, { traineeId, dto }, () =>
-        insert.run({ ...dto, ...who, traineeId, points: JSON.stringify(dto.points), image }),
+        insert.run({ ...dto, studioId, coachId: actor.coachId, traineeId, points: JSON.stringify(dto.points), image }),
       );
       return list(traineeId);
     },
@@ -44,7 +46,8 @@ export function pictureStore(context: Context, trainees: TraineeStore) {
     },
 
     /** Takes the image off the record; what was read from it stays. */
-    takeOff(traineeId: string, id: string): readonly PictureReply[] {
+    takeOff(actor: Actor, traineeId: string, id: string): readonly PictureReply[] {
+      mustMay(actor, 'measure');
       if (takeOff.run({ id, traineeId }).changes === 0) throw new Refusal('picture-missing');
       return list(traineeId);
     },

@@ -3,6 +3,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { defaultBrief } from '@myokinet/core/planning';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import type { TraineeStore } from '../trainees/store.ts';
@@ -10,7 +11,7 @@ import { CURRENT_BRIEF, INSERT_BRIEF } from './statements.ts';
 
 /** What the weeks of each trainee must fit; without one written the profile speaks. */
 export function briefStore(context: Context, trainees: TraineeStore, scope: () => Scope) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const current = db.prepare<{ traineeId: string }, { revision: string } & StoredDocument>(CURRENT_BRIEF);
   const insert = db.prepare(INSERT_BRIEF);
 
@@ -26,7 +27,8 @@ export function briefStore(context: Context, trainees: TraineeStore, scope: () =
   return {
     find,
 
-    save(traineeId: string, dto: PlanBriefDto): PlanBriefReply {
+    save(actor: Actor, traineeId: string, dto: PlanBriefDto): PlanBriefReply {
+      mustMay(actor, 'plan');
       trainees.find(traineeId);
       acceptOnce(context, dto.revision, { traineeId, dto }, () => {
         const before = current.get({ traineeId });
@@ -37,8 +39,8 @@ export function briefStore(context: Context, trainees: TraineeStore, scope: () =
           revision,
           basedOn: basedOn ?? null,
           traineeId,
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
           savedAt: instant(now()),
           document: JSON.stringify(document),
         });

@@ -5,7 +5,6 @@ import { calendarDay } from '@myokinet/core/quantities';
 import { traineeBody } from '@myokinet/core/statics';
 import type { FastifyInstance } from 'fastify';
 import { calendarFile } from './calendar.ts';
-import type { Services } from '../services.ts';
 
 type OfWeek = { Params: { id: string; weekStart: string } };
 
@@ -14,53 +13,54 @@ interface OfTrainee {
 }
 type Range = OfTrainee & { Querystring: { from?: string; weeks?: string } };
 
-export function planRoutes(
-  app: FastifyInstance,
-  { plans, briefs, templates, trainees, library, caseload, scope, now: clock }: Services,
-): void {
-  app.get<Range>('/api/trainees/:id/plans', ({ params, query }) => {
-    const { from, weeks } = validated(WeeksQueryDto, { ...query, weeks: Number(query.weeks ?? 1) }, scope());
-    return plans.between(params.id, from, weeks);
+export function planRoutes(app: FastifyInstance): void {
+  app.get<Range>('/api/trainees/:id/plans', ({ params, query, studio }) => {
+    const { from, weeks } = validated(WeeksQueryDto, { ...query, weeks: Number(query.weeks ?? 1) }, studio.scope());
+    return studio.plans.between(params.id, from, weeks);
   });
 
-  app.put<OfTrainee>('/api/trainees/:id/plans', ({ params, body }) => plans.saveBlock(params.id, validated(PlanBlockDto, body, scope())));
+  app.put<OfTrainee>('/api/trainees/:id/plans', ({ params, body, studio, actor }) =>
+    studio.plans.saveBlock(actor, params.id, validated(PlanBlockDto, body, studio.scope())),
+  );
 
-  app.get<OfTrainee>('/api/trainees/:id/brief', ({ params }) => briefs.find(params.id));
+  app.get<OfTrainee>('/api/trainees/:id/brief', ({ params, studio }) => studio.briefs.find(params.id));
 
-  app.put<OfTrainee>('/api/trainees/:id/brief', ({ params, body }) => briefs.save(params.id, validated(PlanBriefDto, body, scope())));
+  app.put<OfTrainee>('/api/trainees/:id/brief', ({ params, body, studio, actor }) =>
+    studio.briefs.save(actor, params.id, validated(PlanBriefDto, body, studio.scope())),
+  );
 
-  app.get<OfTrainee>('/api/trainees/:id/calendar.ics', ({ params }, reply) => {
-    const trainee = trainees.find(params.id);
-    const now = clock();
+  app.get<OfTrainee>('/api/trainees/:id/calendar.ics', ({ params, studio }, reply) => {
+    const trainee = studio.trainees.find(params.id);
+    const now = studio.now();
     const file = calendarFile({
       trainee,
-      library: fittedTo(library.current(), traineeBody(trainee)),
-      brief: briefs.find(params.id),
-      sessions: plans.dated(params.id, calendarDay(now)),
-      rechecks: caseload.rechecks().filter((r) => r.traineeId === params.id),
+      library: fittedTo(studio.library.current(), traineeBody(trainee)),
+      brief: studio.briefs.find(params.id),
+      sessions: studio.plans.dated(params.id, calendarDay(now)),
+      rechecks: studio.caseload.rechecks().filter((r) => r.traineeId === params.id),
       now,
     });
     return reply.type('text/calendar; charset=utf-8').send(file);
   });
 
-  app.get('/api/plan-templates', () => templates.all());
+  app.get('/api/plan-templates', ({ studio }) => studio.templates.all());
 
-  app.post('/api/plan-templates', ({ body }, reply) => {
+  app.post('/api/plan-templates', ({ body, studio, actor }, reply) => {
     reply.code(201);
-    return templates.save(validated(PlanTemplateDto, body, scope()));
+    return studio.templates.save(actor, validated(PlanTemplateDto, body, studio.scope()));
   });
 
-  app.delete<OfTrainee>('/api/plan-templates/:id', ({ params }) => templates.setAside(params.id));
+  app.delete<OfTrainee>('/api/plan-templates/:id', ({ params, studio, actor }) => studio.templates.setAside(actor, params.id));
 
-  app.get<OfWeek>('/api/trainees/:id/plans/:weekStart', ({ params }) =>
-    plans.find(params.id, validated(WeekQueryDto, { weekStart: params.weekStart }, scope()).weekStart),
+  app.get<OfWeek>('/api/trainees/:id/plans/:weekStart', ({ params, studio }) =>
+    studio.plans.find(params.id, validated(WeekQueryDto, { weekStart: params.weekStart }, studio.scope()).weekStart),
   );
 
-  app.get<{ Params: { drillId: string } }>('/api/drills/:drillId/plans', ({ params }) => plans.uses(params.drillId));
+  app.get<{ Params: { drillId: string } }>('/api/drills/:drillId/plans', ({ params, studio }) => studio.plans.uses(params.drillId));
 
-  app.put<OfWeek>('/api/trainees/:id/plans/:weekStart', (request) => {
-    const dto = validated(PlanDto, request.body, scope());
-    if (dto.weekStart !== request.params.weekStart) throw new Refusal('plan-missing', 'The address and the plan name two different weeks.');
-    return plans.save(request.params.id, dto);
+  app.put<OfWeek>('/api/trainees/:id/plans/:weekStart', ({ body, studio, params, actor }) => {
+    const dto = validated(PlanDto, body, studio.scope());
+    if (dto.weekStart !== params.weekStart) throw new Refusal('plan-missing', 'The address and the plan name two different weeks.');
+    return studio.plans.save(actor, params.id, dto);
   });
 }

@@ -14,6 +14,7 @@ import { weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { cautionInWords } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
@@ -40,7 +41,7 @@ interface VersionRow extends StoredDocument {
 const EMPTY_WEEK: PlanDocumentDto = { sessions: [], notes: [], leftOut: [] };
 
 export function planStore(context: Context, trainees: TraineeStore, scope: () => Scope) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const planOfWeek = db.prepare<{ traineeId: string; weekStart: string; studioId: string }, PlanRow>(PLAN_OF_WEEK);
   const plansWithDrill = db.prepare<{ drillId: string; from: string; studioId: string }, Omit<PlanUse, 'days'> & { days: string }>(
     PLANS_WITH_DRILL,
@@ -53,7 +54,7 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
   const pointToRevision = db.prepare(POINT_TO_REVISION);
   const insertRevision = db.prepare(INSERT_REVISION);
 
-  const current = (traineeId: string, weekStart: string) => planOfWeek.get({ traineeId, weekStart, studioId: who.studioId });
+  const current = (traineeId: string, weekStart: string) => planOfWeek.get({ traineeId, weekStart, studioId });
 
   function read<Row extends StoredDocument>({ document, version, ...head }: Row) {
     const week = readStored(STORED.plan, document, version, scope());
@@ -67,7 +68,7 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
     return { weekStart, ...read(row) };
   }
 
-  function write(traineeId: string, dto: PlanDto): void {
+  function write(actor: Actor, traineeId: string, dto: PlanDto): void {
     const before = current(traineeId, dto.weekStart);
     if ((before?.revision ?? null) !== (dto.basedOn ?? null) || (before && before.id !== dto.id))
       throw new Refusal('edited-elsewhere', 'Somebody else saved this week first. Your version is kept on this screen.');
@@ -79,8 +80,8 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
       basedOn: dto.basedOn ?? null,
       weekStart: dto.weekStart,
       traineeId,
-      studioId: who.studioId,
-      coachId: who.coachId,
+      studioId,
+      coachId: actor.coachId,
       savedAt: instant(now()) satisfies Instant,
       sessionDays: JSON.stringify(sessions.map((s) => s.day).sort()),
       document: JSON.stringify({ sessions, notes, leftOut, ...(schools ? { schools } : {}) } satisfies PlanDocumentDto),
@@ -104,7 +105,7 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
 
   function between(traineeId: string, from: string, weeks: number): readonly PlanReply[] {
     trainees.find(traineeId);
-    const rows = plansFrom.all({ traineeId, studioId: who.studioId, from, to: weeksLater(from as CalendarDay, weeks) });
+    const rows = plansFrom.all({ traineeId, studioId, from, to: weeksLater(from as CalendarDay, weeks) });
     return rows.map(read);
   }
 
@@ -114,7 +115,7 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
 
     /** Sessions from a day on, those that were taken out again among them: what a calendar is told. */
     dated(traineeId: string, from: CalendarDay): readonly DatedSession[] {
-      const versions = versionsFrom.all({ traineeId, studioId: who.studioId, from: weekStartOf(new Date(`${from}T12:00:00`)) });
+      const versions = versionsFrom.all({ traineeId, studioId, from: weekStartOf(new Date(`${from}T12:00:00`)) });
       const found = new Map<string, DatedSession>();
       for (const [, ofPlan] of groupRows(versions, (v) => v.id))
         ofPlan.forEach((version, sequence) => {
@@ -129,25 +130,27 @@ export function planStore(context: Context, trainees: TraineeStore, scope: () =>
     },
 
     /** Saves several weeks together, or none of them. */
-    saveBlock(traineeId: string, { revision, plans }: PlanBlockDto): readonly PlanReply[] {
+    saveBlock(actor: Actor, traineeId: string, { revision, plans }: PlanBlockDto): readonly PlanReply[] {
+      mustMay(actor, 'plan');
       trainees.find(traineeId);
       acceptOnce(context, revision, { traineeId, plans }, () => {
-        for (const plan of plans) write(traineeId, plan);
+        for (const plan of plans) write(actor, traineeId, plan);
       });
       return plans.map((p) => find(traineeId, p.weekStart));
     },
 
     /** The weeks from this one on that have the drill in them. */
     uses(drillId: string): readonly PlanUse[] {
-      const rows = plansWithDrill.all({ drillId, from: weekStartOf(now()), studioId: who.studioId });
+      const rows = plansWithDrill.all({ drillId, from: weekStartOf(now()), studioId });
       return rows.map((row) => ({ ...row, days: (JSON.parse(row.days) as string[]).sort() }));
     },
 
     /** Saves a whole week as a new revision; refuses when somebody saved in between. */
-    save(traineeId: string, dto: PlanDto): PlanReply {
+    save(actor: Actor, traineeId: string, dto: PlanDto): PlanReply {
+      mustMay(actor, 'plan');
       trainees.find(traineeId);
       acceptOnce(context, dto.revision, { traineeId, dto }, () => {
-        write(traineeId, dto);
+        write(actor, traineeId, dto);
       });
       return find(traineeId, dto.weekStart);
     },

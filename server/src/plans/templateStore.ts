@@ -2,6 +2,7 @@ import { type PlanTemplateDto, type PlanTemplateReply, readStored, type Scope, S
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import { INSERT_TEMPLATE, SET_TEMPLATE_ASIDE, TEMPLATES } from './statements.ts';
@@ -15,13 +16,13 @@ interface TemplateRow extends StoredDocument {
 
 /** Weeks that the studio keeps for the next trainee. */
 export function templateStore(context: Context, scope: () => Scope) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const templates = db.prepare<{ studioId: string }, TemplateRow>(TEMPLATES);
   const insert = db.prepare(INSERT_TEMPLATE);
   const setAside = db.prepare(SET_TEMPLATE_ASIDE);
 
   const list = (): readonly PlanTemplateReply[] =>
-    templates.all({ studioId: who.studioId }).map(({ document, version, ...row }) => {
+    templates.all({ studioId }).map(({ document, version, ...row }) => {
       const template = readStored(STORED.template, document, version, scope());
       return 'value' in template ? { ...row, ...template.value } : { ...row, note: '', sessions: [], unreadable: template.unreadable };
     });
@@ -29,15 +30,16 @@ export function templateStore(context: Context, scope: () => Scope) {
   return {
     all: list,
 
-    save(dto: PlanTemplateDto): readonly PlanTemplateReply[] {
+    save(actor: Actor, dto: PlanTemplateDto): readonly PlanTemplateReply[] {
+      mustMay(actor, 'plan');
       acceptOnce(context, dto.id, dto, () => {
         const { id, name, note, sessions } = dto;
         insert.run({
           id,
           name,
           document: JSON.stringify({ note, sessions }),
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
           savedAt: instant(now()),
         });
       });
@@ -45,8 +47,9 @@ export function templateStore(context: Context, scope: () => Scope) {
     },
 
     /** Takes a template off the list; plans made from it stay. */
-    setAside(id: string): readonly PlanTemplateReply[] {
-      if (setAside.run({ id, studioId: who.studioId }).changes === 0) throw new Refusal('template-missing');
+    setAside(actor: Actor, id: string): readonly PlanTemplateReply[] {
+      mustMay(actor, 'plan');
+      if (setAside.run({ id, studioId }).changes === 0) throw new Refusal('template-missing');
       return list();
     },
   };

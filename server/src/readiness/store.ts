@@ -91,7 +91,7 @@ export interface SignedGate {
   readonly headrooms: Verdict['headrooms'];
 }
 
-export function readinessStore({ db, who, now }: Context, { trainees, screenings, symptoms, library, gates }: Neighbours) {
+export function readinessStore({ db, studioId, now }: Context, { trainees, screenings, symptoms, library, gates }: Neighbours) {
   const capacityBefore = db.prepare<{ traineeId: string; measureId: string; side: string; before: Instant }, Capacity>(sql.CAPACITY_BEFORE);
   const trailOfKey = db.prepare<{ traineeId: string; measureId: string; side: string; limit: number }, Capacity>(sql.TRAIL_OF_KEY);
   const knownDrills = db.prepare<{ traineeId: string }, { drillId: string }>(sql.KNOWN_DRILLS);
@@ -251,7 +251,7 @@ export function readinessStore({ db, who, now }: Context, { trainees, screenings
 
     /** Every trainee of the studio, judged on the ladder of their target. */
     all(): readonly Judged[] {
-      const rows = gatherers.studio(who.studioId, now());
+      const rows = gatherers.studio(studioId, now());
       return trainees.all().map((trainee) => judge(trainee, trainee.ladderId, rows));
     },
 

@@ -7,9 +7,11 @@ import type {
   GuardianConsentReply,
   HealthReply,
 } from '@myokinet/core/contracts';
+import type { Action } from '@myokinet/core/accounts';
 import { Refusal } from '@myokinet/core/errors';
 import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './healthStatements.ts';
@@ -30,7 +32,7 @@ type ConsentRow = OfTrainee & Omit<GuardianConsentReply, 'agreed'> & { agreed: 0
 
 /** Short forms before sessions, blood pressure, and guardians' consents. */
 export function healthStore(context: Context) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(TRAINEE_OF_STUDIO);
   const formsOf = db.prepare<{ traineeId: string }, FormRow>(sql.FORMS_OF_TRAINEE);
   const formsOfStudio = db.prepare<{ studioId: string }, FormRow>(sql.FORMS_OF_STUDIO);
@@ -48,10 +50,15 @@ export function healthStore(context: Context) {
     consents: consentsOf.all({ traineeId }).map(consentReply),
   });
 
-  function record(traineeId: string, dto: { readonly id: string }, insert: (head: object) => void): HealthReply {
-    if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
+  function record(
+    { actor, action, traineeId }: { actor: Actor; action: Action; traineeId: string },
+    dto: { readonly id: string },
+    insert: (head: object) => void,
+  ): HealthReply {
+    mustMay(actor, action);
+    if (!traineeOfStudio.get({ traineeId, studioId })) throw new Refusal('trainee-missing');
     acceptOnce(context, dto.id, { traineeId, dto }, () =>
-      insert({ traineeId, studioId: who.studioId, coachId: who.coachId, recordedAt: instant(now()) }),
+      insert({ traineeId, studioId, coachId: actor.coachId, recordedAt: instant(now()) }),
     );
     return of(traineeId);
   }
@@ -61,7 +68,6 @@ export function healthStore(context: Context) {
 
     /** Of everybody in the studio, gathered once. */
     ofStudio(): (traineeId: string) => HealthReply {
-      const { studioId } = who;
       const [forms, pressures, consents] = [
         groupRows(formsOfStudio.all({ studioId }), (r) => r.traineeId),
         groupRows(pressuresOfStudio.all({ studioId }), (r) => r.traineeId),
@@ -74,8 +80,8 @@ export function healthStore(context: Context) {
       });
     },
 
-    beforeSession: (traineeId: string, dto: BeforeSessionDto): HealthReply =>
-      record(traineeId, dto, (head) =>
+    beforeSession: (actor: Actor, traineeId: string, dto: BeforeSessionDto): HealthReply =>
+      record({ actor, action: 'log', traineeId }, dto, (head) =>
         insertForm.run({
           ...head,
           ...{ id: dto.id, at: dto.at, yes: JSON.stringify(dto.yes) },
@@ -83,11 +89,11 @@ export function healthStore(context: Context) {
         }),
       ),
 
-    bloodPressure: (traineeId: string, dto: BloodPressureDto): HealthReply =>
-      record(traineeId, dto, (head) => insertPressure.run({ ...head, ...dto })),
+    bloodPressure: (actor: Actor, traineeId: string, dto: BloodPressureDto): HealthReply =>
+      record({ actor, action: 'log', traineeId }, dto, (head) => insertPressure.run({ ...head, ...dto })),
 
-    consent: (traineeId: string, dto: GuardianConsentDto): HealthReply =>
-      record(traineeId, dto, (head) => insertConsent.run({ ...head, ...dto, agreed: dto.agreed ? 1 : 0 })),
+    consent: (actor: Actor, traineeId: string, dto: GuardianConsentDto): HealthReply =>
+      record({ actor, action: 'sign', traineeId }, dto, (head) => insertConsent.run({ ...head, ...dto, agreed: dto.agreed ? 1 : 0 })),
   };
 }
 

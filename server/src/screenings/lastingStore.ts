@@ -2,6 +2,7 @@ import type { LastingPainDto, LastingPainReply } from '@myokinet/core/contracts'
 import { Refusal } from '@myokinet/core/errors';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './statements.ts';
@@ -10,7 +11,7 @@ type Row = LastingPainReply & { readonly traineeId: string };
 
 /** Known, lasting pains, each with a licensed professional's word; newest word first. */
 export function lastingPainStore(context: Context) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const ofTrainee = db.prepare<{ traineeId: string }, Row>(sql.LASTING_OF_TRAINEE);
   const ofStudio = db.prepare<{ studioId: string }, Row>(sql.LASTING_OF_STUDIO);
   const insert = db.prepare(sql.INSERT_LASTING);
@@ -23,14 +24,15 @@ export function lastingPainStore(context: Context) {
 
     /** Of everybody in the studio, gathered once. */
     ofStudio(): (traineeId: string) => readonly LastingPainReply[] {
-      const all = groupRows(ofStudio.all({ studioId: who.studioId }), (r) => r.traineeId);
+      const all = groupRows(ofStudio.all({ studioId }), (r) => r.traineeId);
       return (traineeId) => (all.get(traineeId) ?? []).map(plain);
     },
 
-    record(traineeId: string, dto: LastingPainDto): readonly LastingPainReply[] {
-      if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
+    record(actor: Actor, traineeId: string, dto: LastingPainDto): readonly LastingPainReply[] {
+      mustMay(actor, 'sign');
+      if (!traineeOfStudio.get({ traineeId, studioId })) throw new Refusal('trainee-missing');
       acceptOnce(context, dto.id, { traineeId, dto }, () =>
-        insert.run({ ...dto, traineeId, studioId: who.studioId, coachId: who.coachId, recordedAt: instant(now()) }),
+        insert.run({ ...dto, traineeId, studioId, coachId: actor.coachId, recordedAt: instant(now()) }),
       );
       return list(traineeId);
     },

@@ -8,40 +8,39 @@ import {
   validated,
 } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function screeningRoutes(app: FastifyInstance, { screenings, lastingPains, health, scope }: Services): void {
-  app.get<OfTrainee>('/api/trainees/:id/screenings', ({ params }) => screenings.reply(params.id));
+export function screeningRoutes(app: FastifyInstance): void {
+  app.get<OfTrainee>('/api/trainees/:id/screenings', ({ params, studio }) => studio.screenings.reply(params.id));
 
-  app.post<OfTrainee>('/api/trainees/:id/screenings', (request, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/screenings', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return screenings.record(request.params.id, validated(ScreeningDto, request.body, scope()));
+    return studio.screenings.record(actor, params.id, validated(ScreeningDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/lasting-pains', (request, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/lasting-pains', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return lastingPains.record(request.params.id, validated(LastingPainDto, request.body, scope()));
+    return studio.lastingPains.record(actor, params.id, validated(LastingPainDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/before-session', (request, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/before-session', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return health.beforeSession(request.params.id, validated(BeforeSessionDto, request.body, scope()));
+    return studio.health.beforeSession(actor, params.id, validated(BeforeSessionDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/blood-pressures', (request, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/blood-pressures', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return health.bloodPressure(request.params.id, validated(BloodPressureDto, request.body, scope()));
+    return studio.health.bloodPressure(actor, params.id, validated(BloodPressureDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/consents', (request, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/consents', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return health.consent(request.params.id, validated(GuardianConsentDto, request.body, scope()));
+    return studio.health.consent(actor, params.id, validated(GuardianConsentDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/consultations', (request, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/consultations', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return screenings.consult(request.params.id, validated(ConsultationDto, request.body, scope()));
+    return studio.screenings.consult(actor, params.id, validated(ConsultationDto, body, studio.scope()));
   });
 }

@@ -19,6 +19,7 @@ import {
 } from '@myokinet/core/safety';
 import type { EmergencyStore } from '../emergencies/store.ts';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { HealthStore } from './healthStore.ts';
@@ -47,7 +48,7 @@ interface Facts {
 }
 
 export function screeningStore(context: Context, emergencies: EmergencyStore, health: HealthStore) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const traineeOfStudio = db.prepare<{ traineeId: string; studioId: string }, { id: string }>(sql.TRAINEE_OF_STUDIO);
   const ofTrainee = db.prepare<{ traineeId: string }, ScreeningRow>(sql.SCREENINGS_OF_TRAINEE);
   const ofStudio = db.prepare<{ studioId: string }, ScreeningRow>(sql.SCREENINGS_OF_STUDIO);
@@ -86,7 +87,7 @@ export function screeningStore(context: Context, emergencies: EmergencyStore, he
   });
 
   function mustExist(traineeId: string): void {
-    if (!traineeOfStudio.get({ traineeId, studioId: who.studioId })) throw new Refusal('trainee-missing');
+    if (!traineeOfStudio.get({ traineeId, studioId })) throw new Refusal('trainee-missing');
   }
 
   function reply(traineeId: string): ScreeningsReply {
@@ -121,9 +122,9 @@ export function screeningStore(context: Context, emergencies: EmergencyStore, he
     /** The outcome of everybody in the studio, gathered once. */
     outcomesOfStudio(): (person: Person) => ScreeningOutcome {
       const byTrainee = (rows: readonly ScreeningRow[]) => groupRows(rows, (s) => s.traineeId);
-      const screenings = byTrainee(ofStudio.all({ studioId: who.studioId }));
-      const withdrawn = byTrainee(withdrawnOfStudio.all({ studioId: who.studioId, ...slip }));
-      const consultations = groupRows(consultationsOfStudio.all({ studioId: who.studioId }), (k) => k.traineeId);
+      const screenings = byTrainee(ofStudio.all({ studioId }));
+      const withdrawn = byTrainee(withdrawnOfStudio.all({ studioId, ...slip }));
+      const consultations = groupRows(consultationsOfStudio.all({ studioId }), (k) => k.traineeId);
       const happened = emergencies.factsOfStudio();
       const healthOf = health.ofStudio();
       return (person) =>
@@ -136,7 +137,8 @@ export function screeningStore(context: Context, emergencies: EmergencyStore, he
         });
     },
 
-    record(traineeId: string, dto: ScreeningDto): ScreeningsReply {
+    record(actor: Actor, traineeId: string, dto: ScreeningDto): ScreeningsReply {
+      mustMay(actor, 'log');
       mustExist(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         if ((ofTrainee.all({ traineeId })[0]?.id ?? null) !== (dto.basedOn ?? null))
@@ -144,8 +146,8 @@ export function screeningStore(context: Context, emergencies: EmergencyStore, he
         insertScreening.run({
           ...dto,
           traineeId,
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
           answers: JSON.stringify(dto.answers),
           beighton: dto.beighton ? JSON.stringify(dto.beighton) : null,
         });
@@ -154,7 +156,8 @@ export function screeningStore(context: Context, emergencies: EmergencyStore, he
     },
 
     /** Records that a licensed professional was consulted, and about which answers. */
-    consult(traineeId: string, dto: ConsultationDto): ScreeningsReply {
+    consult(actor: Actor, traineeId: string, dto: ConsultationDto): ScreeningsReply {
+      mustMay(actor, 'sign');
       mustExist(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const screening = reply(traineeId).current;
@@ -166,8 +169,8 @@ export function screeningStore(context: Context, emergencies: EmergencyStore, he
         insertConsultation.run({
           ...dto,
           traineeId,
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
           recordedAt: instant(now()) satisfies Instant,
           permit: JSON.stringify(dto.permit),
           cautionIds: JSON.stringify(dto.cautionIds),

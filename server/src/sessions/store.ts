@@ -21,6 +21,7 @@ import { traineeBody } from '@myokinet/core/statics';
 import { type HandLoadBySide, loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { LibraryStore } from '../library/store.ts';
@@ -82,7 +83,7 @@ interface Neighbours {
 }
 
 export function sessionStore(context: Context, { trainees, clearances, symptoms, library, scope }: Neighbours) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const insertSession = db.prepare(sql.INSERT_SESSION);
   const insertItem = db.prepare(sql.INSERT_ITEM);
   const insertSet = db.prepare(sql.INSERT_SET);
@@ -197,7 +198,8 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     },
 
     /** Puts a session on record; of one that came from a run the symptoms are there already. */
-    log(traineeId: string, dto: SessionDto, from?: FromRun): SessionReply {
+    log(actor: Actor, traineeId: string, dto: SessionDto, from?: FromRun): SessionReply {
+      mustMay(actor, 'log');
       const trainee = trainees.find(traineeId);
       const drills = library.current();
       const felt = from?.replaces ? feltIn(traineeId, from.replaces) : dto.symptoms.map((s) => symptoms.judged(trainee, s));
@@ -224,8 +226,8 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           minutes: dto.minutes,
           note: dto.note,
           traineeId,
-          studioId: who.studioId,
-          coachId: who.coachId,
+          studioId,
+          coachId: actor.coachId,
           clean: clean ? 1 : 0,
           cleanFinding: JSON.stringify(finding),
           practised: JSON.stringify(practisedIn(dto.items, fitted)),
@@ -260,17 +262,18 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           );
         });
         // Of a run the symptoms are there already, and of a session that is corrected.
-        if (!from) for (const symptom of dto.symptoms) symptoms.write(traineeId, symptom, { sessionId: dto.id });
+        if (!from) for (const symptom of dto.symptoms) symptoms.write(actor, traineeId, symptom, { sessionId: dto.id });
       });
       return { ...dto, symptoms: felt, originId, clean, finding, cleanReason: '', load: sessionLoad(dto.effort, dto.minutes), handLoad };
     },
 
     /** Puts a session in the place of one on record; what was felt stays as it was reported. */
-    correct(traineeId: string, { replaces, reason, session }: SessionCorrectionDto): SessionReply {
+    correct(actor: Actor, traineeId: string, { replaces, reason, session }: SessionCorrectionDto): SessionReply {
+      mustMay(actor, 'log');
       const old = toCorrect.get({ id: replaces, traineeId });
       if (!old) throw new Refusal('fact-missing');
       if (!old.inForce && !isOnRecord.get({ id: session.id })) throw new Refusal('fact-not-in-force');
-      return this.log(traineeId, { ...session, symptoms: [] }, { runId: old.runId, replaces, reason });
+      return this.log(actor, traineeId, { ...session, symptoms: [] }, { runId: old.runId, replaces, reason });
     },
   };
 }

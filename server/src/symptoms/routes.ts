@@ -1,17 +1,16 @@
 import { StopSignClosureDto, SymptomDto, validated } from '@myokinet/core/contracts';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
 type OfTrainee = { Params: { id: string } };
 
-export function symptomRoutes(app: FastifyInstance, { symptoms, scope }: Services): void {
-  app.post<OfTrainee>('/api/trainees/:id/symptoms', (request, reply) => {
+export function symptomRoutes(app: FastifyInstance): void {
+  app.post<OfTrainee>('/api/trainees/:id/symptoms', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return symptoms.report(request.params.id, validated(SymptomDto, request.body, scope()));
+    return studio.symptoms.report(actor, params.id, validated(SymptomDto, body, studio.scope()));
   });
 
-  app.post<OfTrainee>('/api/trainees/:id/stop-sign-closures', (request, reply) => {
+  app.post<OfTrainee>('/api/trainees/:id/stop-sign-closures', ({ studio, actor, params, body }, reply) => {
     reply.code(201);
-    return symptoms.closeStopSign(request.params.id, validated(StopSignClosureDto, request.body, scope()));
+    return studio.symptoms.closeStopSign(actor, params.id, validated(StopSignClosureDto, body, studio.scope()));
   });
 }

@@ -11,6 +11,7 @@ import { type Instant, instant } from '@myokinet/core/quantities';
 import { closingProblem, type HeardWord, judgeSymptom, type Symptom } from '@myokinet/core/safety';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
@@ -45,7 +46,7 @@ interface Neighbours {
 
 /** What was felt, in a session or outside one, and the stop signs among it. */
 export function symptomStore(context: Context, { trainees, clearances }: Neighbours) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const insertSymptom = db.prepare(sql.INSERT_SYMPTOM);
   const insertClosure = db.prepare(sql.INSERT_CLOSURE);
   const symptomsOf = db.prepare<{ traineeId: string; limit: number }, SymptomRow>(sql.SYMPTOMS_OF_TRAINEE);
@@ -82,6 +83,7 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
 
   /** Writes a symptom; a stop sign withdraws the clearance in hand in the same transaction. */
   function write(
+    actor: Actor,
     traineeId: string,
     dto: SymptomDto,
     { sessionId = null, runId = null, replaces = null, reason: why = null }: SymptomOrigin,
@@ -91,15 +93,15 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
     insertSymptom.run({
       ...dto,
       ...{ sessionId, runId, traineeId, replaces },
-      studioId: who.studioId,
-      coachId: who.coachId,
+      studioId,
+      coachId: actor.coachId,
       stopReason: reason ?? null,
       reason: why,
       recordedAt: instant(now()),
       retest: dto.retest ?? null,
       judged: JSON.stringify(felt.judged),
     });
-    if (reason) clearances.withdrawForStopSign(traineeId, dto, reason);
+    if (reason) clearances.withdrawForStopSign(actor, traineeId, dto, reason);
   }
 
   /** What is wrong with a professional's word about a sign. */
@@ -114,24 +116,27 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
     judged,
 
     /** Puts a symptom in the place of one on record, in the same session. */
-    correct(traineeId: string, { replaces, reason, symptom }: SymptomCorrectionDto): SymptomDto {
+    correct(actor: Actor, traineeId: string, { replaces, reason, symptom }: SymptomCorrectionDto): SymptomDto {
+      mustMay(actor, 'log');
       const old = toCorrect.get({ id: replaces, traineeId });
       if (!old) throw new Refusal('fact-missing');
       acceptOnce(context, symptom.id, { traineeId, replaces, reason, symptom }, () => {
         if (!old.inForce) throw new Refusal('fact-not-in-force');
-        write(traineeId, symptom, { sessionId: old.sessionId, runId: old.runId, replaces, reason });
+        write(actor, traineeId, symptom, { sessionId: old.sessionId, runId: old.runId, replaces, reason });
       });
       return symptom;
     },
 
-    report(traineeId: string, dto: SymptomDto): SymptomDto {
+    report(actor: Actor, traineeId: string, dto: SymptomDto): SymptomDto {
+      mustMay(actor, 'log');
       trainees.find(traineeId);
       if (dto.sessionId && ownerOf.get({ sessionId: dto.sessionId })?.traineeId !== traineeId) throw new Refusal('session-missing');
-      acceptOnce(context, dto.id, { traineeId, dto }, () => write(traineeId, dto, { sessionId: dto.sessionId ?? null }));
+      acceptOnce(context, dto.id, { traineeId, dto }, () => write(actor, traineeId, dto, { sessionId: dto.sessionId ?? null }));
       return dto;
     },
 
-    closeStopSign(traineeId: string, dto: StopSignClosureDto): readonly StopSignReply[] {
+    closeStopSign(actor: Actor, traineeId: string, dto: StopSignClosureDto): readonly StopSignReply[] {
+      mustMay(actor, 'sign');
       trainees.find(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const sign = stopSigns(traineeId).find((s) => s.symptomId === dto.symptomId);
@@ -140,7 +145,7 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
         const { role = null, consultedOn = null } = dto;
         const problem = role && consultedOn ? wordProblem(sign, { role, consultedOn }) : sign.problem;
         if (problem) throw new Refusal('stop-sign-not-yours', closingProblemInWords(problem));
-        insertClosure.run({ ...dto, role, consultedOn, coachId: who.coachId, closedAt: instant(now()) });
+        insertClosure.run({ ...dto, role, consultedOn, coachId: actor.coachId, closedAt: instant(now()) });
       });
       return stopSigns(traineeId);
     },

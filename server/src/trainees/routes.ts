@@ -1,21 +1,20 @@
 import { TraineeDto, validated } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import type { FastifyInstance } from 'fastify';
-import type { Services } from '../services.ts';
 
-export function traineeRoutes(app: FastifyInstance, { trainees, scope }: Services): void {
-  app.get('/api/trainees', () => trainees.all());
+export function traineeRoutes(app: FastifyInstance): void {
+  app.get('/api/trainees', ({ studio }) => studio.trainees.all());
 
-  app.get<{ Params: { id: string } }>('/api/trainees/:id', ({ params }) => trainees.find(params.id));
+  app.get<{ Params: { id: string } }>('/api/trainees/:id', ({ params, studio }) => studio.trainees.find(params.id));
 
-  app.post('/api/trainees', (request, reply) => {
+  app.post('/api/trainees', ({ studio, actor, body }, reply) => {
     reply.code(201);
-    return trainees.save(validated(TraineeDto, request.body, scope()));
+    return studio.trainees.save(actor, validated(TraineeDto, body, studio.scope()));
   });
 
-  app.put<{ Params: { id: string } }>('/api/trainees/:id', (request) => {
-    const dto = validated(TraineeDto, request.body, scope());
-    if (dto.id !== request.params.id) throw new Refusal('trainee-missing', 'The address and the profile name two different trainees.');
-    return trainees.save(dto);
+  app.put<{ Params: { id: string } }>('/api/trainees/:id', ({ body, studio, params, actor }) => {
+    const dto = validated(TraineeDto, body, studio.scope());
+    if (dto.id !== params.id) throw new Refusal('trainee-missing', 'The address and the profile name two different studio.trainees.');
+    return studio.trainees.save(actor, dto);
   });
 }

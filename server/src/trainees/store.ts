@@ -4,6 +4,7 @@ import { type Instant, instant } from '@myokinet/core/quantities';
 import type { ScreeningOutcome } from '@myokinet/core/safety';
 import type { Belief } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
+import { type Actor, mustMay } from '../identity/actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { CalibrationStore } from '../lab/calibrationStore.ts';
 import type { ScreeningStore } from '../screenings/store.ts';
@@ -20,7 +21,7 @@ type Json = 'trainingDays' | 'equipment';
 type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Instant };
 
 export function traineeStore(context: Context, { screenings, calibrations, lastingPains }: Neighbours) {
-  const { db, who, now } = context;
+  const { db, studioId, now } = context;
   const all = db.prepare<{ studioId: string }, TraineeRow>(ALL_TRAINEES);
   const one = db.prepare<{ traineeId: string; studioId: string }, TraineeRow>(ONE_TRAINEE);
   const insertTrainee = db.prepare(INSERT_TRAINEE);
@@ -40,7 +41,7 @@ export function traineeStore(context: Context, { screenings, calibrations, lasti
   });
 
   const find = (traineeId: string): TraineeReply => {
-    const row = one.get({ traineeId, studioId: who.studioId });
+    const row = one.get({ traineeId, studioId });
     if (!row) throw new Refusal('trainee-missing');
     return reply(row, { screening: screenings.outcomeOf(row), pains: lastingPains.list(traineeId), belief: calibrations.beliefOf(row) });
   };
@@ -52,15 +53,14 @@ export function traineeStore(context: Context, { screenings, calibrations, lasti
       const outcomeOf = screenings.outcomesOfStudio();
       const beliefOf = calibrations.beliefsOfStudio();
       const painsOf = lastingPains.ofStudio();
-      return all
-        .all({ studioId: who.studioId })
-        .map((row) => reply(row, { screening: outcomeOf(row), pains: painsOf(row.id), belief: beliefOf(row) }));
+      return all.all({ studioId }).map((row) => reply(row, { screening: outcomeOf(row), pains: painsOf(row.id), belief: beliefOf(row) }));
     },
 
     /** Creates a trainee or adds a revision to one; refuses when somebody saved in between. */
-    save(dto: TraineeDto): TraineeReply {
+    save(actor: Actor, dto: TraineeDto): TraineeReply {
+      mustMay(actor, 'plan');
       acceptOnce(context, dto.revision, dto, () => {
-        const current = one.get({ traineeId: dto.id, studioId: who.studioId });
+        const current = one.get({ traineeId: dto.id, studioId });
         if ((current?.revision ?? null) !== (dto.basedOn ?? null)) {
           throw current
             ? new Refusal('edited-elsewhere', 'Somebody else saved this profile first. Your version is kept on this screen.')
@@ -72,8 +72,8 @@ export function traineeStore(context: Context, { screenings, calibrations, lasti
           birthDate: dto.birthDate ?? null,
           armLength: dto.armLength ?? null,
           legLength: dto.legLength ?? null,
-          coachId: who.coachId,
-          studioId: who.studioId,
+          coachId: actor.coachId,
+          studioId,
           savedAt: instant(now()),
           trainingDays: JSON.stringify(dto.trainingDays),
           equipment: JSON.stringify(dto.equipment),

@@ -1,0 +1,1 @@
+export { type Action, ACTIONS, actionsOf, type Role, roleMay, ROLES } from './roles.ts';

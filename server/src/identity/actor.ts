@@ -1,0 +1,27 @@
+import { type Action, type Role, roleMay } from '@myokinet/core/accounts';
+import { Refusal } from '@myokinet/core/errors';
+
+/** Who does something in a studio: an argument of everything that writes. */
+export interface Actor {
+  readonly coachId: string;
+  readonly role: Role;
+}
+
+/** The coach whom a new studio's file knows: the demo's, and whoever worked before there were accounts. */
+export const BUILT_IN_COACH: Actor = { coachId: '0190d0a0-0000-7000-8000-000000000002', role: 'owner' };
+
+/** @throws Refusal `role-short` */
+export function mustMay({ role }: Actor, action: Action): void {
+  if (!roleMay(role, action)) throw new Refusal('role-short', `${WORDS[action]} is not part of what an ${role} of this studio does.`);
+}
+
+const WORDS: Readonly<Record<Action, string>> = {
+  measure: 'Measuring',
+  log: 'Logging',
+  plan: 'Planning',
+  sign: 'Signing',
+  'edit-library': 'Changing the library',
+  export: 'Taking records out',
+  erase: 'Erasing records',
+  'run-studio': 'Running the studio',
+};
