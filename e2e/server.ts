@@ -15,12 +15,19 @@ export class Server {
   readonly #folder = mkdtempSync(join(tmpdir(), 'myokinet-e2e-'));
   readonly #file = join(this.#folder, 'e2e.sqlite');
 
+  /** What a studio that nobody has set up writes to its console. */
+  firstCode = '';
+
+  get dataFolder(): string {
+    return join(this.#folder, 'data');
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.#port}`;
   }
 
   /** Starts, some days ago where that is asked, on the same port as before when there was one, and waits until it is ready. */
-  async start({ demo = false, daysBack = 0 } = {}): Promise<this> {
+  async start({ demo = false, house = false, daysBack = 0 } = {}): Promise<this> {
     // A worker may come back to a file that it had finished with.
     mkdirSync(this.#folder, { recursive: true });
     if (demo) copyFileSync(process.env.MYOKINET_DEMO_DATA ?? '', this.#file);
@@ -30,7 +37,7 @@ export class Server {
       env: {
         ...process.env,
         NODE_ENV: 'production',
-        MYOKINET_DB: this.#file,
+        ...(house ? { MYOKINET_DB: undefined, MYOKINET_DATA: join(this.#folder, 'data') } : { MYOKINET_DB: this.#file }),
         MYOKINET_PAGES: join(ROOT, 'web/dist'),
         MYOKINET_PORT: String(this.#port),
         MYOKINET_CLOCK_SHIFT: String(SHIFT_MS - daysBack * 86_400_000),
@@ -44,9 +51,19 @@ export class Server {
         said += chunk.toString();
         const port = /ready: http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1];
         if (port) resolve(Number(port));
+        this.firstCode = /type this code there: (\S+)/.exec(said)?.[1] ?? this.firstCode;
       });
     });
     return this;
+  }
+
+  /** As whoever runs it stops it: files are closed. */
+  async stop(): Promise<void> {
+    const child = this.#process;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    const gone = once(child, 'exit');
+    child.kill('SIGTERM');
+    await gone;
   }
 
   /** As a power cut would: no chance to tidy up. */

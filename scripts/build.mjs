@@ -18,6 +18,7 @@ const SOURCES = [
 ];
 
 export const SERVER = join(ROOT, 'server', 'dist', 'main.js');
+export const RESTORE = join(ROOT, 'server', 'dist', 'restore.js');
 export const SEEDER = join(ROOT, 'server', 'dist', 'demo.js');
 export const PAGES = join(ROOT, 'web', 'dist');
 
@@ -41,6 +42,7 @@ async function buildServer() {
     entryPoints: {
       main: join(ROOT, 'server/src/main.ts'),
       demo: join(ROOT, 'server/src/demo/main.ts'),
+      restore: join(ROOT, 'server/src/studios/restoreMain.ts'),
       judgeThread: join(ROOT, 'server/src/library/judgeThread.ts'),
     },
     outdir: out,
@@ -54,7 +56,8 @@ async function buildServer() {
     tsconfig: join(ROOT, 'tsconfig.base.json'),
     logLevel: 'warning',
   });
-  cpSync(join(ROOT, 'server/src/database/migrations'), join(out, 'migrations'), { recursive: true });
+  for (const folder of ['migrations', 'accountMigrations'])
+    cpSync(join(ROOT, 'server/src/database', folder), join(out, folder), { recursive: true });
 }
 
 /** Larger files than this are fetched when they are needed: models, solvers, what a session can do without. */

@@ -8,7 +8,7 @@ import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quan
 import { RULES_VERSION } from '@myokinet/core/readiness';
 import { QUESTION_IDS } from '@myokinet/core/safety';
 import { STUDIO_ID as studioId } from '../src/context.ts';
-import { BUILT_IN_COACH } from '../src/identity/actor.ts';
+import { BUILT_IN_COACH } from '../src/actor.ts';
 import { bodyModel } from '@myokinet/core/statics';
 
 const { coachId } = BUILT_IN_COACH;

@@ -1,6 +1,8 @@
+import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
 import { Refusal } from '@myokinet/core/errors';
-import Fastify, { type FastifyInstance } from 'fastify';
+import Fastify, { type FastifyInstance, type FastifyRequest } from 'fastify';
+import type { IncomingHttpHeaders } from 'node:http';
 import { caseloadRoutes } from './caseload/routes.ts';
 import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
@@ -16,7 +18,7 @@ import { pictureRoutes } from './pictures/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
 import { batteryRoutes } from './batteries/routes.ts';
-import type { FindSeat } from './identity/seat.ts';
+import type { FindSeat } from './seat.ts';
 import { screeningRoutes } from './screenings/routes.ts';
 import { emergencyRoutes } from './emergencies/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
@@ -24,22 +26,41 @@ import { symptomRoutes } from './symptoms/routes.ts';
 import { traineeRoutes } from './trainees/routes.ts';
 
 const BODY_LIMIT = 512 * 1024;
+const A_YEAR_SECONDS = 31_536_000;
 
-/** Names under which this machine may be asked; anything else is a page elsewhere reaching in. */
+/** Names under which this machine may always be asked; anything else is a page elsewhere reaching in. */
 const OWN_HOSTS = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+/** How long the head of a request, and all of it, may take to arrive, in milliseconds. */
+const PATIENCE = { head: 15_000, request: 60_000 } as const;
 
 export interface AppOptions {
   readonly pages?: string | undefined;
   readonly log?: boolean;
+  /** Under which address the program is reached from elsewhere, over TLS, by a proxy on this machine. */
+  readonly origin?: URL | undefined;
+  /** Routes beside those of a studio. */
+  readonly more?: (app: FastifyInstance) => void;
+  /** Told of every request that changed something in a studio. */
+  readonly changed?: (request: FastifyRequest) => void;
+  /** How files and copies stand. */
+  readonly health?: () => object;
 }
 
 /** @param now the time of day that answers are stamped with */
-export async function buildApp(seatOf: FindSeat, now: () => Date, { pages, log = false }: AppOptions = {}): Promise<FastifyInstance> {
+export async function buildApp(
+  seatOf: FindSeat,
+  now: () => Date,
+  { pages, log = false, origin, more, changed, health }: AppOptions = {},
+): Promise<FastifyInstance> {
   // Contracts refuse such properties, and name them.
   const app = Fastify({
     logger: log,
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
+    trustProxy: origin ? 'loopback' : false,
+    requestTimeout: PATIENCE.request,
+    http: { headersTimeout: PATIENCE.head },
     onProtoPoisoning: 'ignore',
     onConstructorPoisoning: 'ignore',
   });
@@ -56,12 +77,15 @@ export async function buildApp(seatOf: FindSeat, now: () => Date, { pages, log =
         upgradeInsecureRequests: null,
       },
     },
-    hsts: false,
+    hsts: origin ? { maxAge: A_YEAR_SECONDS } : false,
   });
 
-  app.addHook('onRequest', async ({ headers }) => {
-    if (!OWN_HOSTS.test(headers.host ?? '')) throw new Refusal('route-missing');
+  app.addHook('onRequest', async ({ headers, method }) => {
+    const host = headers.host ?? '';
+    if (!OWN_HOSTS.test(host) && host !== origin?.host) throw new Refusal('route-missing');
+    if (method !== 'GET' && method !== 'HEAD' && !isFromHere(headers, host)) throw new Refusal('from-elsewhere');
   });
+  await app.register(cookie);
 
   app.decorateRequest('studio');
   app.decorateRequest('actor');
@@ -70,18 +94,26 @@ export async function buildApp(seatOf: FindSeat, now: () => Date, { pages, log =
   });
 
   // Devices hold their own clocks against it.
-  app.addHook('onSend', async (_, reply) => {
+  app.addHook('onSend', async (request, reply) => {
     void reply.header('x-server-time', now().toISOString());
+    // What is said of a person stays in no cache, unless a route says for how long.
+    if (request.url.startsWith('/api/') && !reply.hasHeader('cache-control')) void reply.header('cache-control', 'no-store');
   });
+
+  if (changed)
+    app.addHook('onResponse', async (request, reply) => {
+      if (request.method !== 'GET' && reply.statusCode < 400 && request.actor) changed(request);
+    });
 
   app.setErrorHandler((error, request, reply) => {
     const refusal = refusalFrom(error, BODY_LIMIT);
     if (refusal.code === 'unexpected') request.log.error(error);
     const problem = problemOf(refusal);
+    if (problem.status === 429 || problem.status === 503) void reply.header('retry-after', '2');
     return reply.code(problem.status).type('application/problem+json').send(problem);
   });
 
-  app.get('/api/health', { config: { open: true } }, () => ({ ok: true }));
+  app.get('/api/health', { config: { open: true } }, () => ({ ok: true, ...health?.() }));
   for (const routes of [
     caseloadRoutes,
     traineeRoutes,
@@ -103,10 +135,17 @@ export async function buildApp(seatOf: FindSeat, now: () => Date, { pages, log =
     labRoutes,
   ])
     routes(app);
+  more?.(app);
   if (pages) await servePages(app, pages);
   else
     app.setNotFoundHandler(() => {
       throw new Refusal('route-missing');
     });
   return app;
+}
+
+/** Browsers say where a request was made; a program that is none says nothing, and has no cookie of anybody's to misuse. */
+function isFromHere({ origin, 'sec-fetch-site': site }: IncomingHttpHeaders, host: string): boolean {
+  if (site !== undefined && site !== 'same-origin' && site !== 'none') return false;
+  return origin === undefined || (URL.canParse(origin) && new URL(origin).host === host);
 }

@@ -1,34 +1,88 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
+import type { FastifyInstance } from 'fastify';
 import { buildApp } from './app.ts';
-import { configFrom } from './config.ts';
+import { type Config, configFrom, SettingProblem } from './config.ts';
 import { STUDIO_ID } from './context.ts';
-import { BUILT_IN_COACH } from './identity/actor.ts';
-import { openSeat } from './identity/seat.ts';
+import { BUILT_IN_COACH } from './actor.ts';
+import { demoRoutes } from './identity/demoRoutes.ts';
+import { openSeat } from './seat.ts';
 import { judgeInThread } from './library/judgeInThread.ts';
 import { openDatabase } from './database/open.ts';
 import { servicesFor } from './services.ts';
+import { openHouse } from './studios/house.ts';
+import { startProblem } from './studios/startProblem.ts';
 
-const config = configFrom(process.env);
-mkdirSync(dirname(config.databaseFile), { recursive: true });
-const db = openDatabase(config.databaseFile);
-const now = () => new Date(Date.now() + config.clockShift);
-const studio = servicesFor({ db, studioId: STUDIO_ID, now }, config.judge && judgeInThread(config.judge));
-const app = await buildApp(openSeat(studio, BUILT_IN_COACH), now, config);
-
-async function stop(): Promise<void> {
-  await app.close();
-  db.close();
-  process.exit(0);
+/** A program that is ready to listen, and what has to be closed when it ends. */
+interface Ready {
+  readonly app: FastifyInstance;
+  readonly listening: (address: string) => void;
+  readonly close: () => void | Promise<void>;
 }
-process.once('SIGINT', () => void stop());
-process.once('SIGTERM', () => void stop());
+
+const say = (line: string) => process.stdout.write(`${line}\n`);
+
+/** One database, and one coach who needs no account. */
+async function demo(file: string, config: Config, now: () => Date): Promise<Ready> {
+  mkdirSync(dirname(file), { recursive: true });
+  const db = openDatabase(file);
+  const studio = servicesFor({ db, studioId: STUDIO_ID, now }, config.judge && judgeInThread(config.judge));
+  const app = await buildApp(openSeat(studio, BUILT_IN_COACH), now, { ...config, origin: undefined, more: demoRoutes });
+  return { app, listening: () => undefined, close: () => void db.close() };
+}
+
+async function realStudio(config: Config, now: () => Date): Promise<Ready> {
+  const house = openHouse({
+    data: config.data,
+    copiesFolder: config.copies,
+    passphrase: config.passphrase,
+    now,
+    judge: config.judge && judgeInThread(config.judge),
+    adopt: config.adopt,
+    secure: config.origin !== undefined,
+  });
+  for (const name of house.openAll())
+    process.stderr.write(`The file of the studio “${name}” is damaged: its page offers the newest good copy.\n`);
+  const app = await buildApp(house.seatOf, now, { ...config, more: house.routes, changed: house.changed, health: house.health });
+  let stopCopies = () => undefined as void;
+  return {
+    app,
+    listening(address) {
+      if (house.firstCode) say(`First start. Open ${config.origin?.href ?? address} and type this code there: ${house.firstCode}`);
+      say(`Data: ${config.data}   Copies: ${config.copies}`);
+      stopCopies = house.keepCopies();
+    },
+    close() {
+      stopCopies();
+      return house.close();
+    },
+  };
+}
+
+async function start(): Promise<void> {
+  const config = configFrom(process.env);
+  const now = () => new Date(Date.now() + config.clockShift);
+  try {
+    const { app, listening, close } = await (config.demoFile === undefined ? realStudio(config, now) : demo(config.demoFile, config, now));
+    const stop = async () => {
+      await app.close();
+      await close();
+      process.exit(0);
+    };
+    process.once('SIGINT', () => void stop());
+    process.once('SIGTERM', () => void stop());
+    const address = await app.listen({ host: config.host, port: config.port });
+    say(`Myokinet is ready: ${address}`);
+    listening(address);
+  } catch (error) {
+    process.stderr.write(`${startProblem(error, { port: config.port, data: config.demoFile ?? config.data })}\n`);
+    process.exit(1);
+  }
+}
 
 try {
-  const address = await app.listen({ host: config.host, port: config.port });
-  process.stdout.write(`Myokinet is ready: ${address}\n`);
+  await start();
 } catch (error) {
-  const taken = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-  process.stderr.write(taken ? `Port ${config.port} is taken. Choose another: MYOKINET_PORT=4171 npm run demo\n` : `${String(error)}\n`);
+  process.stderr.write(`${error instanceof SettingProblem ? error.message : String(error)}\n`);
   process.exit(1);
 }

@@ -99,3 +99,29 @@ export type {
 } from './replies.ts';
 export type { ImportReply, LibraryReply, OwnEntryReply, SchoolsReply } from './libraryReplies.ts';
 export type { MayBeUnreadable, PlanBriefReply, PlanReply, PlanTemplateReply, PlanUse } from './planReplies.ts';
+export {
+  ACCOUNT_LIMITS,
+  ConfirmDto,
+  FirstRunDto,
+  InvitationDto,
+  InvitedDto,
+  JoinDto,
+  MembershipDto,
+  PasswordChangeDto,
+  PersonDto,
+  ResetDto,
+  SignInDto,
+  StudioDto,
+} from './account.ts';
+export type {
+  AuditRow,
+  CopiesReply,
+  CopyReply,
+  DeviceReply,
+  InvitationReply,
+  MeHere,
+  MemberReply,
+  MeReply,
+  OneTimeReply,
+  PeopleReply,
+} from './accountReplies.ts';

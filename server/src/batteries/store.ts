@@ -4,7 +4,7 @@ import { Refusal } from '@myokinet/core/errors';
 import type { Skip } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 

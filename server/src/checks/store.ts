@@ -15,7 +15,7 @@ import { traineeBody } from '@myokinet/core/statics';
 import { addDays, calendarDay, type Instant } from '@myokinet/core/quantities';
 import { checkKey, lateAfter } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { LibraryStore } from '../library/store.ts';

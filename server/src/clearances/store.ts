@@ -23,7 +23,7 @@ import {
 } from '@myokinet/core/readiness';
 import { say } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay, mustSign } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
 import { CLEARANCES_OF_TRAINEE, INSERT_CLEARANCE, INSERT_WITHDRAWAL } from './statements.ts';
@@ -97,13 +97,14 @@ export function clearanceStore(context: Context, library: LibraryStore, scope: (
 
     /** Signs a rung on the figures of the verdict that was judged just now. */
     sign(actor: Actor, traineeId: string, dto: ClearanceDto, judge: () => Verdict): ClearanceReply {
-      mustMay(actor, 'sign');
+      mustSign(actor);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const { rung, gate, headrooms } = judge();
         if (rung?.id !== dto.rungId) throw new Refusal('gate-closed', 'This is not the next gate on the trainee’s ladder.');
         const against = mayBeSigned(gate, dto, (finding) => say(finding, { headrooms, measureOf: library.current().measure, now: now() }));
         insertClearance.run({
           ...dto,
+          initials: actor.initials ?? dto.initials,
           against,
           findings: JSON.stringify(gate?.findings ?? []),
           rulesVersion: gate?.rulesVersion ?? RULES_VERSION,

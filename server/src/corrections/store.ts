@@ -15,7 +15,7 @@ import { say } from '@myokinet/core/words';
 import type { CheckStore } from '../checks/store.ts';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
 import type { ReadinessStore, SignedGate } from '../readiness/store.ts';

@@ -2,7 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Database } from 'better-sqlite3';
 
-const FOLDER = fileURLToPath(new URL('./migrations/', import.meta.url));
+/** Where the migrations of each kind of file lie. */
+export const MIGRATIONS = {
+  studio: fileURLToPath(new URL('./migrations/', import.meta.url)),
+  accounts: fileURLToPath(new URL('./accountMigrations/', import.meta.url)),
+} as const;
 const NAME = /^(\d{3})_[a-z_]+\.sql$/;
 
 export interface Migration {
@@ -11,7 +15,7 @@ export interface Migration {
 }
 
 /** The numbered SQL files, in order; a gap or a repeated number is refused. */
-export function readMigrations(folder = FOLDER): readonly Migration[] {
+export function readMigrations(folder: string = MIGRATIONS.studio): readonly Migration[] {
   const files = readdirSync(folder)
     .filter((f) => f.endsWith('.sql'))
     .sort();

@@ -15,8 +15,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { servicesFor } from '../services.ts';
 import { buildApp } from '../app.ts';
 import { STUDIO_ID } from '../context.ts';
-import { BUILT_IN_COACH } from '../identity/actor.ts';
-import { openSeat } from '../identity/seat.ts';
+import { BUILT_IN_COACH } from '../actor.ts';
+import { openSeat } from '../seat.ts';
 import { reachOpenGate, sessionDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
 
 let bench: TestBench;

@@ -1,5 +1,5 @@
 import type { PlanBriefDto } from '@myokinet/core/contracts';
-import { BUILT_IN_COACH } from '../identity/actor.ts';
+import { BUILT_IN_COACH } from '../actor.ts';
 import type { Services } from '../services.ts';
 
 /** Whose weeks have to fit more than days and minutes. */

@@ -2,7 +2,7 @@ import { addDays } from 'date-fns';
 import type { ContactName, SetUp } from '@myokinet/core/statics';
 import { handLoad, traineeBody } from '@myokinet/core/statics';
 import { instant } from '@myokinet/core/quantities';
-import { BUILT_IN_COACH } from '../identity/actor.ts';
+import { BUILT_IN_COACH } from '../actor.ts';
 import type { Services } from '../services.ts';
 
 interface Lab {

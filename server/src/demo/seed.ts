@@ -13,7 +13,7 @@ import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantitie
 import { isLiftable, PERMIT_DAYS, QUESTION_IDS } from '@myokinet/core/safety';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { STUDIO_ID } from '../context.ts';
-import { BUILT_IN_COACH } from '../identity/actor.ts';
+import { BUILT_IN_COACH } from '../actor.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { reading, trueCapacity } from './body.ts';
 import { writeBrief } from './brief.ts';

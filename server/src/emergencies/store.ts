@@ -10,7 +10,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { instant } from '@myokinet/core/quantities';
 import { type EmergencyFact, type EmergencySign, MISTAKE_SECONDS } from '@myokinet/core/safety';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './statements.ts';

@@ -16,7 +16,7 @@ import { type FloorEvent, type FloorHead, loggedItems, runOf, type RunState } fr
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import type { SessionStore } from '../sessions/store.ts';

@@ -3,7 +3,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { DEFAULT_GATE_SETTINGS, type GateSettings } from '@myokinet/core/readiness';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';

@@ -11,7 +11,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { type Belief, calibrate, readingProblem, type RecordedBody, traineeBody } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';

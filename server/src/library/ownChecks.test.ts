@@ -8,8 +8,8 @@ import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { buildApp } from '../app.ts';
 import { STUDIO_ID } from '../context.ts';
-import { BUILT_IN_COACH } from '../identity/actor.ts';
-import { openSeat } from '../identity/seat.ts';
+import { BUILT_IN_COACH } from '../actor.ts';
+import { openSeat } from '../seat.ts';
 import { servicesFor } from '../services.ts';
 import { sessionDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
 

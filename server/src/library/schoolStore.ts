@@ -3,7 +3,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { DEFAULT_SCHOOLS, type Schools } from '@myokinet/core/schools';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { CURRENT_SCHOOLS, INSERT_SCHOOLS } from './statements.ts';
 

@@ -15,7 +15,7 @@ import {
 import { unreadableMeasure } from '@myokinet/core/measuring';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { JudgeFile } from './judgeInThread.ts';
 import * as sql from './statements.ts';

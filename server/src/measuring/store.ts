@@ -12,7 +12,7 @@ import {
 } from '@myokinet/core/measuring';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';

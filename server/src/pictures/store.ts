@@ -1,7 +1,7 @@
 import type { PictureDto, PictureReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';

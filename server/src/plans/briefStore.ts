@@ -3,7 +3,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { defaultBrief } from '@myokinet/core/planning';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import type { TraineeStore } from '../trainees/store.ts';

@@ -14,7 +14,7 @@ import { weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { cautionInWords } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';

@@ -2,7 +2,7 @@ import { type PlanTemplateDto, type PlanTemplateReply, readStored, type Scope, S
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import { INSERT_TEMPLATE, SET_TEMPLATE_ASIDE, TEMPLATES } from './statements.ts';

@@ -11,7 +11,7 @@ import type { Action } from '@myokinet/core/accounts';
 import { Refusal } from '@myokinet/core/errors';
 import { type CalendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './healthStatements.ts';

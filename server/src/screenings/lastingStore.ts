@@ -2,7 +2,7 @@ import type { LastingPainDto, LastingPainReply } from '@myokinet/core/contracts'
 import { Refusal } from '@myokinet/core/errors';
 import { instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import * as sql from './statements.ts';

@@ -19,7 +19,7 @@ import {
 } from '@myokinet/core/safety';
 import type { EmergencyStore } from '../emergencies/store.ts';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay, mustSign } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { HealthStore } from './healthStore.ts';
@@ -157,7 +157,7 @@ export function screeningStore(context: Context, emergencies: EmergencyStore, he
 
     /** Records that a licensed professional was consulted, and about which answers. */
     consult(actor: Actor, traineeId: string, dto: ConsultationDto): ScreeningsReply {
-      mustMay(actor, 'sign');
+      mustSign(actor);
       mustExist(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const screening = reply(traineeId).current;

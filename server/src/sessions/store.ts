@@ -21,7 +21,7 @@ import { traineeBody } from '@myokinet/core/statics';
 import { type HandLoadBySide, loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { LibraryStore } from '../library/store.ts';

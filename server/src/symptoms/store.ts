@@ -11,7 +11,7 @@ import { type Instant, instant } from '@myokinet/core/quantities';
 import { closingProblem, type HeardWord, judgeSymptom, type Symptom } from '@myokinet/core/safety';
 import type { ClearanceStore } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay, mustSign } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
@@ -136,7 +136,7 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
     },
 
     closeStopSign(actor: Actor, traineeId: string, dto: StopSignClosureDto): readonly StopSignReply[] {
-      mustMay(actor, 'sign');
+      mustSign(actor);
       trainees.find(traineeId);
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         const sign = stopSigns(traineeId).find((s) => s.symptomId === dto.symptomId);

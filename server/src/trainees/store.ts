@@ -4,7 +4,7 @@ import { type Instant, instant } from '@myokinet/core/quantities';
 import type { ScreeningOutcome } from '@myokinet/core/safety';
 import type { Belief } from '@myokinet/core/statics';
 import type { Context } from '../context.ts';
-import { type Actor, mustMay } from '../identity/actor.ts';
+import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { CalibrationStore } from '../lab/calibrationStore.ts';
 import type { ScreeningStore } from '../screenings/store.ts';

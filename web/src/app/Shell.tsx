@@ -4,6 +4,7 @@ import { NavLink, Outlet, useLocation } from 'react-router';
 import { ClockNote } from '../client/ClockNote.tsx';
 import { NewVersion } from '../client/NewVersion.tsx';
 import { openNewerProgram, useNewerProgram } from '../client/program.ts';
+import { CopyAlarm, MeMenu } from '../features/account/index.ts';
 import { sendWaitingEmergencies } from '../features/emergency/index.ts';
 import { sendWaitingForms } from '../features/screening/index.ts';
 import { useOutbox } from '../client/useOutbox.ts';
@@ -61,6 +62,7 @@ export function Shell() {
             <kbd className="kbd kbd-sm hidden sm:inline">/</kbd>
           </button>
           <SaveState showDrafts={() => setOpen('drafts')} />
+          <MeMenu />
           <button
             type="button"
             className="btn btn-sm btn-ghost btn-square"
@@ -71,6 +73,7 @@ export function Shell() {
           </button>
         </div>
       </header>
+      <CopyAlarm />
       <NewVersion />
       <ClockNote />
       <main id="main" className="flex flex-1 flex-col">

@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { Waiting } from '../kit/Waiting.tsx';
+import { AccountGate } from '../features/account/AccountGate.tsx';
 import { NotHere } from './NotHere.tsx';
 import { Shell } from './Shell.tsx';
 
@@ -10,12 +11,7 @@ const page =
   async () => ({ Component: (await load())[name] });
 
 export const router = createBrowserRouter([
-  {
-    path: '/floor/:runIds',
-    ErrorBoundary: NotHere,
-    HydrateFallback: Waiting,
-    lazy: page(() => import('../features/floor/FloorPage.tsx'), 'FloorPage'),
-  },
+  // Help is never behind a sign-in.
   {
     path: '/emergency/:traineeId/:emergencyId',
     ErrorBoundary: NotHere,
@@ -23,92 +19,106 @@ export const router = createBrowserRouter([
     lazy: page(() => import('../features/emergency/EmergencyPage.tsx'), 'EmergencyPage'),
   },
   {
-    path: '/',
-    Component: Shell,
+    Component: AccountGate,
     ErrorBoundary: NotHere,
-    HydrateFallback: Waiting,
     children: [
-      // Outside the gate: what is on this device is found without the server too.
-      { index: true, lazy: page(() => import('../features/today/TodayPage.tsx'), 'TodayPage') },
       {
-        lazy: page(() => import('../features/library/LibraryGate.tsx'), 'LibraryGate'),
+        path: '/floor/:runIds',
+        ErrorBoundary: NotHere,
+        HydrateFallback: Waiting,
+        lazy: page(() => import('../features/floor/FloorPage.tsx'), 'FloorPage'),
+      },
+      {
+        path: '/',
+        Component: Shell,
+        ErrorBoundary: NotHere,
+        HydrateFallback: Waiting,
         children: [
-          { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
-          { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
-          { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },
-          { path: 'trainees/new', lazy: page(() => import('../features/trainee/NewTraineePage.tsx'), 'NewTraineePage') },
+          // Outside the gate: what is on this device is found without the server too.
+          { index: true, lazy: page(() => import('../features/today/TodayPage.tsx'), 'TodayPage') },
           {
-            path: 'trainees/:traineeId',
-            lazy: page(() => import('../features/trainee/TraineeGate.tsx'), 'TraineeGate'),
+            lazy: page(() => import('../features/library/LibraryGate.tsx'), 'LibraryGate'),
             children: [
-              { path: 'battery', lazy: page(() => import('../features/battery/BatteryPage.tsx'), 'BatteryPage') },
+              { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
+              { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
+              { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },
+              { path: 'trainees/new', lazy: page(() => import('../features/trainee/NewTraineePage.tsx'), 'NewTraineePage') },
               {
-                lazy: page(() => import('../features/trainee/TraineeLayout.tsx'), 'TraineeLayout'),
+                path: 'trainees/:traineeId',
+                lazy: page(() => import('../features/trainee/TraineeGate.tsx'), 'TraineeGate'),
                 children: [
-                  { index: true, lazy: page(() => import('./TraineeStart.tsx'), 'TraineeStart') },
-                  { path: 'screening', lazy: page(() => import('../features/screening/ScreeningPage.tsx'), 'ScreeningPage') },
-                  { path: 'checks', lazy: page(() => import('../features/checks/ChecksPage.tsx'), 'ChecksPage') },
-                  { path: 'checks/new', lazy: page(() => import('../features/checks/TakeCheckPage.tsx'), 'TakeCheckPage') },
-                  { path: 'history', lazy: page(() => import('../features/history/HistoryPage.tsx'), 'HistoryPage') },
-                  { path: 'pictures', lazy: page(() => import('../features/pictures/PicturesPage.tsx'), 'PicturesPage') },
-                  { path: 'lab', lazy: page(() => import('../features/lab/LabPage.tsx'), 'LabPage') },
-                  { path: 'lab/ladder', lazy: page(() => import('../features/lab/LadderLoadsPage.tsx'), 'LadderLoadsPage') },
+                  { path: 'battery', lazy: page(() => import('../features/battery/BatteryPage.tsx'), 'BatteryPage') },
                   {
-                    path: 'plan',
-                    lazy: page(() => import('../features/plan/PlanGate.tsx'), 'PlanGate'),
+                    lazy: page(() => import('../features/trainee/TraineeLayout.tsx'), 'TraineeLayout'),
                     children: [
-                      { index: true, lazy: page(() => import('../features/plan/PlanPage.tsx'), 'PlanPage') },
-                      { path: 'calendar', lazy: page(() => import('../features/plan/CalendarPage.tsx'), 'CalendarPage') },
-                      { path: 'brief', lazy: page(() => import('../features/plan/BriefPage.tsx'), 'BriefPage') },
-                      { path: 'compare', lazy: page(() => import('../features/plan/ComparePage.tsx'), 'ComparePage') },
+                      { index: true, lazy: page(() => import('./TraineeStart.tsx'), 'TraineeStart') },
+                      { path: 'screening', lazy: page(() => import('../features/screening/ScreeningPage.tsx'), 'ScreeningPage') },
+                      { path: 'checks', lazy: page(() => import('../features/checks/ChecksPage.tsx'), 'ChecksPage') },
+                      { path: 'checks/new', lazy: page(() => import('../features/checks/TakeCheckPage.tsx'), 'TakeCheckPage') },
+                      { path: 'history', lazy: page(() => import('../features/history/HistoryPage.tsx'), 'HistoryPage') },
+                      { path: 'pictures', lazy: page(() => import('../features/pictures/PicturesPage.tsx'), 'PicturesPage') },
+                      { path: 'lab', lazy: page(() => import('../features/lab/LabPage.tsx'), 'LabPage') },
+                      { path: 'lab/ladder', lazy: page(() => import('../features/lab/LadderLoadsPage.tsx'), 'LadderLoadsPage') },
+                      {
+                        path: 'plan',
+                        lazy: page(() => import('../features/plan/PlanGate.tsx'), 'PlanGate'),
+                        children: [
+                          { index: true, lazy: page(() => import('../features/plan/PlanPage.tsx'), 'PlanPage') },
+                          { path: 'calendar', lazy: page(() => import('../features/plan/CalendarPage.tsx'), 'CalendarPage') },
+                          { path: 'brief', lazy: page(() => import('../features/plan/BriefPage.tsx'), 'BriefPage') },
+                          { path: 'compare', lazy: page(() => import('../features/plan/ComparePage.tsx'), 'ComparePage') },
+                        ],
+                      },
+                      { path: 'record', lazy: page(() => import('../features/record/RecordPage.tsx'), 'RecordPage') },
+                      { path: 'workload', lazy: page(() => import('../features/workload/WorkloadPage.tsx'), 'WorkloadPage') },
+                      { path: 'floor', lazy: page(() => import('../features/floor/StartPage.tsx'), 'StartPage') },
+                      { path: 'session', lazy: page(() => import('../features/session/LogSessionPage.tsx'), 'LogSessionPage') },
+                      { path: 'profile', lazy: page(() => import('../features/trainee/ProfilePage.tsx'), 'ProfilePage') },
                     ],
                   },
-                  { path: 'record', lazy: page(() => import('../features/record/RecordPage.tsx'), 'RecordPage') },
-                  { path: 'workload', lazy: page(() => import('../features/workload/WorkloadPage.tsx'), 'WorkloadPage') },
-                  { path: 'floor', lazy: page(() => import('../features/floor/StartPage.tsx'), 'StartPage') },
-                  { path: 'session', lazy: page(() => import('../features/session/LogSessionPage.tsx'), 'LogSessionPage') },
-                  { path: 'profile', lazy: page(() => import('../features/trainee/ProfilePage.tsx'), 'ProfilePage') },
+                ],
+              },
+              {
+                path: 'library',
+                lazy: page(() => import('../features/library/LibraryLayout.tsx'), 'LibraryLayout'),
+                children: [
+                  { index: true, lazy: page(() => import('../features/library/DrillsPage.tsx'), 'DrillsPage') },
+                  {
+                    path: 'drills/:drillId',
+                    lazy: page(() => import('../features/library/DrillPage.tsx'), 'DrillPage'),
+                    children: [{ index: true, lazy: page(() => import('../features/plan/MayDoPage.tsx'), 'MayDoPage') }],
+                  },
+                  {
+                    path: 'drills/:drillId/edit',
+                    lazy: page(() => import('../features/library/EditDrillPage.tsx'), 'EditDrillPage'),
+                  },
+                  { path: 'ladders', lazy: page(() => import('../features/library/LaddersPage.tsx'), 'LaddersPage') },
+                  { path: 'ladders/:ladderId', lazy: page(() => import('../features/library/LadderPage.tsx'), 'LadderPage') },
+                  {
+                    path: 'ladders/:ladderId/edit',
+                    lazy: page(() => import('../features/library/EditLadderPage.tsx'), 'EditLadderPage'),
+                  },
+                  { path: 'checks', lazy: page(() => import('../features/library/MeasuresPage.tsx'), 'MeasuresPage') },
+                  { path: 'checks/:measureId', lazy: page(() => import('../features/library/MeasurePage.tsx'), 'MeasurePage') },
+                  {
+                    path: 'checks/:measureId/edit',
+                    lazy: page(() => import('../features/library/EditMeasurePage.tsx'), 'EditMeasurePage'),
+                  },
+                  { path: 'gates', lazy: page(() => import('../features/gates/GatesPage.tsx'), 'GatesPage') },
+                  { path: 'bands', lazy: page(() => import('../features/lab/BandsPage.tsx'), 'BandsPage') },
+                  { path: 'faults', lazy: page(() => import('../features/library/FaultsPage.tsx'), 'FaultsPage') },
+                  { path: 'cautions', lazy: page(() => import('../features/library/CautionsPage.tsx'), 'CautionsPage') },
+                  { path: 'schools', lazy: page(() => import('../features/library/SchoolsPage.tsx'), 'SchoolsPage') },
+                  { path: 'exchange', lazy: page(() => import('../features/library/ExchangePage.tsx'), 'ExchangePage') },
                 ],
               },
             ],
           },
-          {
-            path: 'library',
-            lazy: page(() => import('../features/library/LibraryLayout.tsx'), 'LibraryLayout'),
-            children: [
-              { index: true, lazy: page(() => import('../features/library/DrillsPage.tsx'), 'DrillsPage') },
-              {
-                path: 'drills/:drillId',
-                lazy: page(() => import('../features/library/DrillPage.tsx'), 'DrillPage'),
-                children: [{ index: true, lazy: page(() => import('../features/plan/MayDoPage.tsx'), 'MayDoPage') }],
-              },
-              {
-                path: 'drills/:drillId/edit',
-                lazy: page(() => import('../features/library/EditDrillPage.tsx'), 'EditDrillPage'),
-              },
-              { path: 'ladders', lazy: page(() => import('../features/library/LaddersPage.tsx'), 'LaddersPage') },
-              { path: 'ladders/:ladderId', lazy: page(() => import('../features/library/LadderPage.tsx'), 'LadderPage') },
-              {
-                path: 'ladders/:ladderId/edit',
-                lazy: page(() => import('../features/library/EditLadderPage.tsx'), 'EditLadderPage'),
-              },
-              { path: 'checks', lazy: page(() => import('../features/library/MeasuresPage.tsx'), 'MeasuresPage') },
-              { path: 'checks/:measureId', lazy: page(() => import('../features/library/MeasurePage.tsx'), 'MeasurePage') },
-              {
-                path: 'checks/:measureId/edit',
-                lazy: page(() => import('../features/library/EditMeasurePage.tsx'), 'EditMeasurePage'),
-              },
-              { path: 'gates', lazy: page(() => import('../features/gates/GatesPage.tsx'), 'GatesPage') },
-              { path: 'bands', lazy: page(() => import('../features/lab/BandsPage.tsx'), 'BandsPage') },
-              { path: 'faults', lazy: page(() => import('../features/library/FaultsPage.tsx'), 'FaultsPage') },
-              { path: 'cautions', lazy: page(() => import('../features/library/CautionsPage.tsx'), 'CautionsPage') },
-              { path: 'schools', lazy: page(() => import('../features/library/SchoolsPage.tsx'), 'SchoolsPage') },
-              { path: 'exchange', lazy: page(() => import('../features/library/ExchangePage.tsx'), 'ExchangePage') },
-            ],
-          },
+          { path: 'settings', lazy: page(() => import('../features/account/SettingsPage.tsx'), 'SettingsPage') },
+          { path: 'people', lazy: page(() => import('../features/account/PeoplePage.tsx'), 'PeoplePage') },
+          { path: '*', Component: NotHere },
         ],
       },
-      { path: '*', Component: NotHere },
     ],
   },
 ]);

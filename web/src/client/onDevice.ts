@@ -47,8 +47,16 @@ function isRefusal(error: unknown): boolean {
   return typeof status === 'number' && status >= 400 && status < 500;
 }
 
+const waitingKeys = new Set<string>();
+
+/** How many writes wait on this device, of every kind. */
+export function waitingCount(): number {
+  return [...waitingKeys].reduce((sum, key) => sum + readKept<readonly unknown[]>(key, []).length, 0);
+}
+
 /** Writes that wait on this device until the server has them; what it refuses is not asked again. */
 export function waitingWrites<T extends Write>(key: string, send: (dispatch: Dispatch, item: T) => Promise<{ readonly error?: unknown }>) {
+  waitingKeys.add(key);
   const all = (): readonly T[] => readKept<readonly T[]>(key, []);
   return {
     all,

@@ -7,6 +7,9 @@ export interface Problem {
   readonly fields: readonly { readonly field: string; readonly message: string }[];
 }
 
+/** What stands in for an answer where nobody is signed in any more. */
+export const SIGNED_OUT = 'signed out';
+
 /** Whether a request failed because no server answered. */
 export function isOffline(error: unknown): boolean {
   const { status } = (error ?? {}) as { status?: number | string };
@@ -17,6 +20,12 @@ export function isOffline(error: unknown): boolean {
 export function problemFrom(error: unknown): Problem | undefined {
   if (!error) return undefined;
   const { data } = error as { data?: Partial<ProblemReply> };
+  if ((error as { error?: unknown }).error === SIGNED_OUT)
+    return {
+      code: 'not-signed-in',
+      fields: [],
+      sentence: 'Nobody is signed in here any more. What you typed is kept; sign in and try again.',
+    };
   if (isOffline(error))
     return { code: 'offline', fields: [], sentence: 'The server does not answer. What you typed is kept here; try again when it is back.' };
   if (data?.code === 'id-reused')

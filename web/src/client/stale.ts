@@ -16,7 +16,19 @@ const OF_TRAINEE = [
 ] as const;
 
 /** What spans the studio. `Verdicts` are the lists made of everybody's verdict: Today, caseload, re-checks. */
-const OF_STUDIO = ['Verdicts', 'PlanUses', 'Measuring', 'Library', 'Schools', 'Bands', 'Templates'] as const;
+const OF_STUDIO = [
+  'Verdicts',
+  'PlanUses',
+  'Measuring',
+  'Library',
+  'Schools',
+  'Bands',
+  'Templates',
+  'Me',
+  'Devices',
+  'People',
+  'Copies',
+] as const;
 
 export const TAGS = [...OF_TRAINEE, ...OF_STUDIO] as const;
 

@@ -1,6 +1,7 @@
 import type { Rung } from '@myokinet/core/ladders';
 import { useId, useState } from 'react';
 import { newId } from '../../client/newId.ts';
+import { useMe } from '../../client/session.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useSignClearanceMutation } from './endpoints.ts';
 
@@ -17,6 +18,8 @@ const LEAST_REASON = 10;
 /** The coach's signature; against unmet lines only with a reason, which stays with it. */
 export function SignForm({ traineeId, ladderId, rung, against }: SignFormProps) {
   const [open, setOpen] = useState(false);
+  const { may } = useMe();
+  if (!may.includes('sign')) return <p className="aside mt-2">A coach or an owner of the studio signs.</p>;
   if (!open && against > 0)
     return (
       <button type="button" className="btn btn-sm btn-ghost mt-2" onClick={() => setOpen(true)}>
@@ -28,7 +31,10 @@ export function SignForm({ traineeId, ladderId, rung, against }: SignFormProps) 
 
 function Signature({ traineeId, ladderId, rung, against }: SignFormProps) {
   const id = useId();
-  const [initials, setInitials] = useState('');
+  const me = useMe();
+  const [typed, setInitials] = useState('');
+  // Whoever has an account signs with its initials; the demo asks for some.
+  const initials = me.demo ? typed : me.initials;
   const [reason, setReason] = useState('');
   const [clearanceId] = useState(newId);
   const [sign, { isLoading, error }] = useSignClearanceMutation();
@@ -59,25 +65,29 @@ function Signature({ traineeId, ladderId, rung, against }: SignFormProps) {
           />
         </>
       )}
-      <label htmlFor={id} className="block font-semibold">
-        Your initials
-      </label>
+      {me.demo && (
+        <label htmlFor={id} className="block font-semibold">
+          Your initials
+        </label>
+      )}
       <div className="mt-1 flex gap-2">
-        <input
-          id={id}
-          className="input w-20 uppercase"
-          maxLength={4}
-          autoComplete="off"
-          value={initials}
-          onChange={(e) => setInitials(e.target.value)}
-          aria-describedby={`${id}-hint`}
-        />
+        {me.demo && (
+          <input
+            id={id}
+            className="input w-20 uppercase"
+            maxLength={4}
+            autoComplete="off"
+            value={typed}
+            onChange={(e) => setInitials(e.target.value)}
+            aria-describedby={`${id}-hint`}
+          />
+        )}
         <button type="submit" className="btn btn-primary flex-1" disabled={!valid || isLoading}>
-          Sign clearance
+          Sign clearance{me.demo ? '' : ` as ${me.initials}`}
         </button>
       </div>
       <p id={`${id}-hint`} className="aside mt-1.5 text-sm">
-        Two to four letters. Your signature stores today’s lines and figures; it is your decision, not the app’s.
+        {me.demo && 'Two to four letters. '}Your signature stores today’s lines and figures; it is your decision, not the app’s.
         {against > 0 && ' It is marked as signed against unmet lines wherever it shows.'}
       </p>
       <ProblemNote error={error} />

@@ -1,5 +1,5 @@
 import type { FastifyRequest } from 'fastify';
-import type { Services } from '../services.ts';
+import type { Services } from './services.ts';
 import type { Actor } from './actor.ts';
 
 declare module 'fastify' {

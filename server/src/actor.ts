@@ -5,14 +5,28 @@ import { Refusal } from '@myokinet/core/errors';
 export interface Actor {
   readonly coachId: string;
   readonly role: Role;
+  /** What stands under their signature; none where whoever signs types it. */
+  readonly initials: string | null;
+  /** Whether the password was typed lately enough for a signature. */
+  readonly confirmed: boolean;
 }
 
 /** The coach whom a new studio's file knows: the demo's, and whoever worked before there were accounts. */
-export const BUILT_IN_COACH: Actor = { coachId: '0190d0a0-0000-7000-8000-000000000002', role: 'owner' };
+export const BUILT_IN_COACH: Actor = { coachId: '0190d0a0-0000-7000-8000-000000000002', role: 'owner', initials: null, confirmed: true };
 
 /** @throws Refusal `role-short` */
 export function mustMay({ role }: Actor, action: Action): void {
-  if (!roleMay(role, action)) throw new Refusal('role-short', `${WORDS[action]} is not part of what an ${role} of this studio does.`);
+  if (!roleMay(role, action))
+    throw new Refusal(
+      'role-short',
+      `${WORDS[action]} is not part of what ${role === 'coach' ? 'a coach' : `an ${role}`} of this studio does.`,
+    );
+}
+
+/** @throws Refusal `role-short`, `confirm-first` */
+export function mustSign(actor: Actor): void {
+  mustMay(actor, 'sign');
+  if (!actor.confirmed) throw new Refusal('confirm-first');
 }
 
 const WORDS: Readonly<Record<Action, string>> = {

@@ -1,0 +1,106 @@
+import '@fastify/cookie';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import { actionsOf, roleMay } from '@myokinet/core/accounts';
+import type { MeReply } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { addDays } from '@myokinet/core/quantities';
+import { timingSafeEqual } from 'node:crypto';
+import { type AccountStore, SIGN_IN, type SignedIn, type Whence } from './accountStore.ts';
+import { pageTokenOf } from './secrets.ts';
+import type { StudioFiles } from './studioFiles.ts';
+import type { Seat } from '../seat.ts';
+
+const COOKIE = 'myokinet-sign-in';
+const TOKEN_HEADER = 'x-myokinet-page';
+const HOURS_A_DAY = 24;
+const A_DAY_SECONDS = 86_400;
+
+interface Options {
+  readonly accounts: AccountStore;
+  readonly files: StudioFiles;
+  readonly now: () => Date;
+  /** Whether pages are served over TLS, so that cookies never travel without it. */
+  readonly secure: boolean;
+}
+
+/** Lets in whoever is signed in, to the studio that their device is in. */
+export function accountDoor({ accounts, files, now, secure }: Options) {
+  const cookie = { path: '/', httpOnly: true, sameSite: 'strict', secure } as const;
+
+  const tokenOf = ({ cookies }: FastifyRequest): string | undefined => cookies[COOKIE];
+
+  const find = (request: FastifyRequest): SignedIn | undefined => {
+    const token = tokenOf(request);
+    return token === undefined ? undefined : accounts.signedIn(token);
+  };
+
+  /** A page elsewhere may make a browser send the cookie, and can never read what has to go along with it. */
+  function mustBeOwnPage(request: FastifyRequest): void {
+    if (request.method === 'GET' || request.method === 'HEAD') return;
+    const sent = request.headers[TOKEN_HEADER];
+    const wanted = pageTokenOf(tokenOf(request) ?? '');
+    const same = typeof sent === 'string' && sent.length === wanted.length && timingSafeEqual(Buffer.from(sent), Buffer.from(wanted));
+    if (!same) throw new Refusal('from-elsewhere');
+  }
+
+  /** @throws Refusal `not-signed-in`, `from-elsewhere` */
+  function mustBeSignedIn(request: FastifyRequest): SignedIn {
+    const signed = find(request);
+    if (!signed) throw new Refusal('not-signed-in');
+    mustBeOwnPage(request);
+    return signed;
+  }
+
+  const mayStillSign = ({ confirmedAt }: SignedIn): boolean => confirmedAt > addDays(now(), -SIGN_IN.signHours / HOURS_A_DAY);
+
+  return {
+    mayStillSign,
+    find,
+    mustBeSignedIn,
+
+    seatOf(request: FastifyRequest): Seat {
+      const signed = mustBeSignedIn(request);
+      const { accountId, studioId, role, initials } = signed;
+      if (studioId === null || role === null) throw new Refusal('not-signed-in', 'This account belongs to no studio.');
+      const actor = { coachId: accountId, role, initials, confirmed: mayStillSign(signed) };
+      return { studio: files.servicesOf(studioId), actor };
+    },
+
+    letIn(reply: FastifyReply, token: string): void {
+      void reply.setCookie(COOKIE, token, { ...cookie, maxAge: SIGN_IN.days * A_DAY_SECONDS });
+    },
+
+    showOut(reply: FastifyReply): void {
+      void reply.clearCookie(COOKIE, cookie);
+    },
+
+    me(request: FastifyRequest): MeReply {
+      if (accounts.nobodyYet()) return { state: 'first run' };
+      const token = tokenOf(request);
+      const signed = token === undefined ? undefined : accounts.signedIn(token);
+      if (!signed || token === undefined) return { state: 'signed out' };
+      const { accountId, name, initials, signInName, studioId, studioName, role, confirmedAt } = signed;
+      const memberOf = accounts.membershipsOf(accountId).map((m) => ({ id: m.studioId, name: m.studioName, role: m.role }));
+      return {
+        ...{ state: 'here', demo: false, accountId, name, initials, signInName, studios: memberOf },
+        studio: studioId && studioName && role ? { id: studioId, name: studioName, role, damaged: files.isDamaged(studioId) } : null,
+        may: role ? actionsOf(role) : [],
+        copies: role && roleMay(role, 'run-studio') ? files.copiesState() : null,
+        pageToken: pageTokenOf(token),
+        signsUntil: addDays(confirmedAt, SIGN_IN.signHours / HOURS_A_DAY),
+      };
+    },
+  };
+}
+
+export type AccountDoor = ReturnType<typeof accountDoor>;
+
+const LONGEST_DEVICE = 60;
+
+/** From where a request comes: the kind of browser in a few words, never its whole description. */
+export function whenceOf({ headers, ip }: FastifyRequest): Whence {
+  const agent = headers['user-agent'] ?? '';
+  const browser = /(Firefox|Edg|OPR|Chrome|Safari)\//.exec(agent)?.[1]?.replace('Edg', 'Edge').replace('OPR', 'Opera') ?? 'Another program';
+  const system = /(Windows|Android|iPhone|iPad|Mac OS X|Linux)/.exec(agent)?.[1]?.replace('Mac OS X', 'Mac');
+  return { device: (system ? `${browser} on ${system}` : browser).slice(0, LONGEST_DEVICE), address: ip.slice(0, LONGEST_DEVICE) };
+}

@@ -1,0 +1,2 @@
+export { CopyAlarm } from './CopyAlarm.tsx';
+export { MeMenu } from './MeMenu.tsx';
