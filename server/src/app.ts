@@ -1,13 +1,15 @@
 import cookie from '@fastify/cookie';
 import helmet from '@fastify/helmet';
+import rateLimit from '@fastify/rate-limit';
 import { Refusal } from '@myokinet/core/errors';
-import Fastify, { type FastifyInstance, type FastifyRequest } from 'fastify';
+import Fastify, { type FastifyInstance, type FastifyReply, type FastifyRequest } from 'fastify';
 import type { IncomingHttpHeaders } from 'node:http';
 import { caseloadRoutes } from './caseload/routes.ts';
 import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
 import { correctionRoutes } from './corrections/routes.ts';
 import { gateRoutes } from './gates/routes.ts';
+import { digestOf } from './identity/secrets.ts';
 import { problemOf, refusalFrom } from './errors.ts';
 import { floorRoutes } from './floor/routes.ts';
 import { servePages } from './pages.ts';
@@ -37,6 +39,8 @@ const PATIENCE = { head: 15_000, request: 60_000 } as const;
 export interface AppOptions {
   readonly pages?: string | undefined;
   readonly log?: boolean;
+  /** How many requests one sign-in, or one address without one, may make in a minute. */
+  readonly perMinute?: number | undefined;
   /** Under which address the program is reached from elsewhere, over TLS, by a proxy on this machine. */
   readonly origin?: URL | undefined;
   /** Routes beside those of a studio. */
@@ -51,13 +55,30 @@ export interface AppOptions {
 export async function buildApp(
   seatOf: FindSeat,
   now: () => Date,
-  { pages, log = false, origin, more, changed, health }: AppOptions = {},
+  { pages, log = false, origin, perMinute, more, changed, health }: AppOptions = {},
 ): Promise<FastifyInstance> {
+  const answer = (error: unknown, request: FastifyRequest, reply: FastifyReply) => {
+    const refusal = refusalFrom(error, BODY_LIMIT);
+    if (refusal.code === 'unexpected') request.log.error(error);
+    const problem = problemOf(refusal);
+    if (problem.status === 429 || problem.status === 503) void reply.header('retry-after', '2');
+    return reply.code(problem.status).type('application/problem+json').send(problem);
+  };
+
   // Contracts refuse such properties, and name them.
   const app = Fastify({
     logger: log,
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
+    // An address that cannot be read never reaches the hooks: it is answered here, as careful as the rest.
+    frameworkErrors: (error, request, reply) => {
+      void reply.headers({
+        'content-security-policy': "default-src 'none'",
+        'x-content-type-options': 'nosniff',
+        'cache-control': 'no-store',
+      });
+      void answer(error, request, reply);
+    },
     trustProxy: origin ? 'loopback' : false,
     requestTimeout: PATIENCE.request,
     http: { headersTimeout: PATIENCE.head },
@@ -86,6 +107,14 @@ export async function buildApp(
     if (method !== 'GET' && method !== 'HEAD' && !isFromHere(headers, host)) throw new Refusal('from-elsewhere');
   });
   await app.register(cookie);
+  if (perMinute !== undefined)
+    await app.register(rateLimit, {
+      max: perMinute,
+      timeWindow: '1 minute',
+      keyGenerator: (request) => digestOf(`${request.headers.cookie ?? ''} ${request.ip}`),
+      allowList: (request) => !request.url.startsWith('/api/'),
+      errorResponseBuilder: () => new Refusal('try-later', 'Too many requests in one minute; go on in a moment.'),
+    });
 
   app.decorateRequest('studio');
   app.decorateRequest('actor');
@@ -105,13 +134,7 @@ export async function buildApp(
       if (request.method !== 'GET' && reply.statusCode < 400 && request.actor) changed(request);
     });
 
-  app.setErrorHandler((error, request, reply) => {
-    const refusal = refusalFrom(error, BODY_LIMIT);
-    if (refusal.code === 'unexpected') request.log.error(error);
-    const problem = problemOf(refusal);
-    if (problem.status === 429 || problem.status === 503) void reply.header('retry-after', '2');
-    return reply.code(problem.status).type('application/problem+json').send(problem);
-  });
+  app.setErrorHandler(answer);
 
   app.get('/api/health', { config: { open: true } }, () => ({ ok: true, ...health?.() }));
   for (const routes of [

@@ -75,3 +75,10 @@ it('the catalogue and its uses hold each other', () => {
   expect([...thrown].filter((code) => !(code && code in ERROR_CATALOGUE))).toEqual([]);
   expect(Object.keys(ERROR_CATALOGUE).filter((code) => !thrown.has(code))).toEqual([]);
 });
+
+it('an address that cannot be read is answered as carefully as the rest', async () => {
+  const reply = await bench.app.inject({ method: 'GET', url: '/api/%E0%A4%A', headers: { host: '127.0.0.1' } });
+  expect(reply.statusCode).toBe(400);
+  expect(reply.json()).toMatchObject({ code: 'body-unreadable' });
+  expect(reply.headers).toMatchObject({ 'content-security-policy': "default-src 'none'", 'x-content-type-options': 'nosniff' });
+});

@@ -31,6 +31,9 @@ async function demo(file: string, config: Config, now: () => Date): Promise<Read
   return { app, listening: () => undefined, close: () => void db.close() };
 }
 
+/** Far more than a floor with twelve trainees asks for. */
+const PER_MINUTE = 1200;
+
 async function realStudio(config: Config, now: () => Date): Promise<Ready> {
   const house = openHouse({
     data: config.data,
@@ -43,7 +46,13 @@ async function realStudio(config: Config, now: () => Date): Promise<Ready> {
   });
   for (const name of house.openAll())
     process.stderr.write(`The file of the studio “${name}” is damaged: its page offers the newest good copy.\n`);
-  const app = await buildApp(house.seatOf, now, { ...config, more: house.routes, changed: house.changed, health: house.health });
+  const app = await buildApp(house.seatOf, now, {
+    ...config,
+    perMinute: PER_MINUTE,
+    more: house.routes,
+    changed: house.changed,
+    health: house.health,
+  });
   let stopCopies = () => undefined as void;
   return {
     app,

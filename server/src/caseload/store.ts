@@ -1,7 +1,7 @@
-import type { CaseloadRow, RecheckReply, TodayItem } from '@myokinet/core/contracts';
+import type { CaseloadRow, RecheckReply, TodayItem, TraineeReply } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
 import { addDays, type CalendarDay, calendarDay, daysBetween } from '@myokinet/core/quantities';
-import { dueToday, type Headroom, rechecksOf } from '@myokinet/core/readiness';
+import { dueToday, type Headroom, rechecksOf, type Verdict } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -26,6 +26,13 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
     return groupRows(plannedDays.all({ studioId, today, weekAgo }), (d) => d.traineeId);
   };
 
+  const dated = ({ headrooms }: Verdict) =>
+    rechecksOf(
+      headrooms.flatMap((h) => h.capacity ?? []),
+      library.current().measure,
+      now(),
+    );
+
   return {
     rows(): readonly CaseloadRow[] {
       const days = upcoming();
@@ -38,14 +45,13 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
     rechecks(): readonly RecheckReply[] {
       return readiness
         .all()
-        .flatMap(({ trainee: { id, name }, verdict }) =>
-          rechecksOf(
-            verdict.headrooms.flatMap((h) => h.capacity ?? []),
-            library.current().measure,
-            now(),
-          ).map((recheck) => ({ ...recheck, traineeId: id, name })),
-        )
+        .flatMap(({ trainee: { id, name }, verdict }) => dated(verdict).map((recheck) => ({ ...recheck, traineeId: id, name })))
         .sort((a, b) => a.dueOn.localeCompare(b.dueOn));
+    },
+
+    /** Of one trainee, who alone is judged. */
+    rechecksOf({ id, name, ladderId }: Pick<TraineeReply, 'id' | 'name' | 'ladderId'>): readonly RecheckReply[] {
+      return dated(readiness.verdict(id, ladderId)).map((recheck) => ({ ...recheck, traineeId: id, name }));
     },
 
     today(): readonly TodayItem[] {

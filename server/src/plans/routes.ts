@@ -37,7 +37,7 @@ export function planRoutes(app: FastifyInstance): void {
       library: fittedTo(studio.library.current(), traineeBody(trainee)),
       brief: studio.briefs.find(params.id),
       sessions: studio.plans.dated(params.id, calendarDay(now)),
-      rechecks: studio.caseload.rechecks().filter((r) => r.traineeId === params.id),
+      rechecks: studio.caseload.rechecksOf(trainee),
       now,
     });
     return reply.type('text/calendar; charset=utf-8').send(file);
