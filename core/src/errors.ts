@@ -68,6 +68,7 @@ export const ERROR_CATALOGUE = {
   'code-wrong': [403, 'This code is not known, was used, or has lapsed.'],
   'name-taken': [409, 'This sign-in name is taken.'],
   'last-owner': [409, 'A studio needs at least one owner.'],
+  'name-differs': [422, 'The name that was typed is another one.'],
   'works-elsewhere': [409, 'This person works in another studio too.'],
   'account-missing': [404, 'There is no such person in this studio.'],
   'not-first-run': [409, 'This studio has been set up already.'],

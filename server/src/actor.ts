@@ -23,10 +23,15 @@ export function mustMay({ role }: Actor, action: Action): void {
     );
 }
 
+/** @throws Refusal `confirm-first` */
+export function mustConfirm({ confirmed }: Actor): void {
+  if (!confirmed) throw new Refusal('confirm-first');
+}
+
 /** @throws Refusal `role-short`, `confirm-first` */
 export function mustSign(actor: Actor): void {
   mustMay(actor, 'sign');
-  if (!actor.confirmed) throw new Refusal('confirm-first');
+  mustConfirm(actor);
 }
 
 const WORDS: Readonly<Record<Action, string>> = {

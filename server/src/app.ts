@@ -18,6 +18,7 @@ import { libraryRoutes } from './library/routes.ts';
 import { measuringRoutes } from './measuring/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { planRoutes } from './plans/routes.ts';
+import { recordRoutes } from './records/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
 import { batteryRoutes } from './batteries/routes.ts';
 import type { FindSeat } from './seat.ts';
@@ -156,6 +157,7 @@ export async function buildApp(
     batteryRoutes,
     pictureRoutes,
     labRoutes,
+    recordRoutes,
   ])
     routes(app);
   more?.(app);

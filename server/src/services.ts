@@ -20,6 +20,7 @@ import { planStore, type PlanStore } from './plans/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
 import { batteryStore, type BatteryStore } from './batteries/store.ts';
 import { emergencyStore, type EmergencyStore } from './emergencies/store.ts';
+import { recordStore, type RecordStore } from './records/store.ts';
 import { screeningStore, type ScreeningStore } from './screenings/store.ts';
 import { healthStore, type HealthStore } from './screenings/healthStore.ts';
 import { lastingPainStore, type LastingPainStore } from './screenings/lastingStore.ts';
@@ -54,6 +55,7 @@ export interface Services {
   readonly symptoms: SymptomStore;
   readonly sessions: SessionStore;
   readonly floor: FloorStore;
+  readonly records: RecordStore;
   readonly readiness: ReadinessStore;
   readonly caseload: CaseloadStore;
 }
@@ -101,6 +103,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     symptoms,
     sessions,
     floor: floorStore(context, { trainees, sessions, symptoms, scope }),
+    records: recordStore(context, trainees),
     readiness,
     caseload: caseloadStore(context, readiness, library),
   };

@@ -93,3 +93,17 @@ export interface CopiesReply {
   readonly sealed: boolean;
   readonly folder: string;
 }
+
+/** A trainee who is out of the lists. */
+export interface ArchivedReply {
+  readonly id: string;
+  readonly name: string;
+  readonly archivedAt: Instant;
+}
+
+/** That somebody was erased: what a device needs to take off what it holds of them, and nothing more. */
+export interface ErasureReply {
+  /** SHA-256 of the trainee's id. */
+  readonly digest: string;
+  readonly erasedAt: Instant;
+}

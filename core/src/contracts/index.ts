@@ -114,10 +114,12 @@ export {
   StudioDto,
 } from './account.ts';
 export type {
+  ArchivedReply,
   AuditRow,
   CopiesReply,
   CopyReply,
   DeviceReply,
+  ErasureReply,
   InvitationReply,
   MeHere,
   MemberReply,
@@ -125,3 +127,4 @@ export type {
   OneTimeReply,
   PeopleReply,
 } from './accountReplies.ts';
+export { ArchiveDto, ErasureDto } from './erasure.ts';

@@ -22,6 +22,8 @@ import type { TraineeDto } from './trainee.ts';
 
 export type TraineeReply = TraineeDto & {
   readonly savedAt: Instant;
+  /** Out of the lists since then; none while the trainee trains here. */
+  readonly archivedAt?: Instant;
   readonly screening: ScreeningOutcome;
   /** Known, lasting pains, newest word first. */
   readonly lastingPains: readonly LastingPainReply[];

@@ -17,3 +17,4 @@ export {
   type TraceTable,
   type ValueUnit,
 } from './traceTable.ts';
+export { tableCsv } from './tableCsv.ts';

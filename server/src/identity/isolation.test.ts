@@ -47,12 +47,19 @@ beforeAll(async () => {
     width: 100,
     height: 100,
     facing: 'left',
-    points: [],
+    points: ['hip', 'shoulder', 'elbow'].map((id, i) => ({ id, x: 30 * i, y: 40, placedBy: 'coach' })),
     value: 150,
     standardError: 3,
     image: JPEG,
   };
-  const head = { id: v7(), plannedSessionId: null, startedAt: instant(past(0.1)), form: 'sets', progress: 'count', items: [] };
+  const head = {
+    id: v7(),
+    plannedSessionId: null,
+    startedAt: instant(past(0.1)),
+    form: 'sets',
+    progress: 'count',
+    items: [{ id: v7(), drillId: 'plank', sets: 2, min: 10, max: 20, restSeconds: 30 }],
+  };
   for (const [path, body] of [
     [`${at}/screenings`, screeningDto(past(2))],
     [`${at}/checks`, check],
@@ -60,8 +67,8 @@ beforeAll(async () => {
     [`${at}/symptoms`, symptom],
   ] as const)
     expect((await owner.post(path, body)).status, path).toBe(201);
-  await owner.post(`${at}/pictures`, picture);
-  await owner.put(`/api/floor/${head.id}`, { traineeId: trainee.id, head, events: [] });
+  expect((await owner.post(`${at}/pictures`, picture)).status).toBe(201);
+  expect((await owner.put(`/api/floor/${head.id}`, { traineeId: trainee.id, head, events: [] })).status).toBe(200);
   const invitation = v7();
   await owner.post('/api/people/invitations', { id: invitation, role: 'coach' });
   const { accountId, studio } = await owner.look();

@@ -10,8 +10,9 @@ interface Done {
   readonly address: string;
 }
 
+/** Of somebody who was erased not even the id. */
 const INSERT = `
-  INSERT INTO audit (at, coach_id, what, trainee_id, address) VALUES (@at, @coachId, @what, @traineeId, @address)`;
+  INSERT INTO audit (at, coach_id, what, trainee_id, address) VALUES (@at, @coachId, @what, (SELECT id FROM trainee WHERE id = @traineeId), @address)`;
 
 const NEWEST = `
   SELECT a.at, c.name, a.what, r.name AS about, a.address

@@ -78,6 +78,7 @@ export function device(app: FastifyInstance) {
   }
 
   return {
+    cookie: () => cookie,
     get: (url: string, headers?: Headers) => send('GET', url, undefined, headers),
     post: (url: string, body: object = {}, headers?: Headers) => send('POST', url, body, headers),
     put: (url: string, body: object, headers?: Headers) => send('PUT', url, body, headers),

@@ -2,13 +2,14 @@ export const TRAINEE_COLUMNS = `
   t.id, r.id AS revision, r.based_on AS basedOn, r.saved_at AS savedAt, r.name, r.birth_year AS birthYear, r.birth_date AS birthDate, r.sex,
   r.stature_cm AS stature, r.mass_kg AS mass, r.dominant_hand AS dominantHand, r.history,
   r.arm_length_cm AS armLength, r.leg_length_cm AS legLength,
-  r.ladder_id AS ladderId, r.training_days AS trainingDays, r.session_minutes AS sessionMinutes, r.equipment`;
+  r.ladder_id AS ladderId, r.training_days AS trainingDays, r.session_minutes AS sessionMinutes, r.equipment,
+  t.archived_at AS archivedAt`;
 
 export const ALL_TRAINEES = `
   SELECT ${TRAINEE_COLUMNS}
   FROM trainee t
   JOIN trainee_revision r ON r.id = t.current_revision
-  WHERE t.studio_id = @studioId
+  WHERE t.studio_id = @studioId AND t.archived_at IS NULL
   ORDER BY r.name COLLATE NOCASE, t.id`;
 
 export const ONE_TRAINEE = `

@@ -18,7 +18,7 @@ interface Neighbours {
 }
 
 type Json = 'trainingDays' | 'equipment';
-type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Instant };
+type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Instant; archivedAt: Instant | null };
 
 export function traineeStore(context: Context, { screenings, calibrations, lastingPains }: Neighbours) {
   const { db, studioId, now } = context;
@@ -29,7 +29,7 @@ export function traineeStore(context: Context, { screenings, calibrations, lasti
   const insertRevision = db.prepare(INSERT_REVISION);
 
   const reply = (
-    row: TraineeRow,
+    { archivedAt, ...row }: TraineeRow,
     { screening, pains, belief }: { screening: ScreeningOutcome; pains: readonly LastingPainReply[]; belief: Belief | undefined },
   ): TraineeReply => ({
     ...row,
@@ -37,6 +37,7 @@ export function traineeStore(context: Context, { screenings, calibrations, lasti
     equipment: JSON.parse(row.equipment) as TraineeDto['equipment'],
     screening,
     lastingPains: pains,
+    ...(archivedAt === null ? {} : { archivedAt }),
     ...(belief ? { belief } : {}),
   });
 

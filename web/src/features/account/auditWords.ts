@@ -2,6 +2,8 @@
 const DONE: Readonly<Record<string, string>> = {
   'POST /api/trainees': 'added or changed a profile',
   'PUT /api/trainees/:id': 'changed the profile',
+  'POST /api/trainees/:id/archived': 'put into the archive, or brought back from it',
+  'POST /api/trainees/:id/erasure': 'erased somebody',
   'POST /api/trainees/:id/checks': 'recorded a check',
   'PUT /api/trainees/:id/battery': 'took trials of a battery',
   'DELETE /api/trainees/:id/battery/:batteryId': 'gave a battery up',
