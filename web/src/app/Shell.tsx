@@ -8,7 +8,7 @@ import { CopyAlarm, MeMenu } from '../features/account/index.ts';
 import { sendWaitingEmergencies } from '../features/emergency/index.ts';
 import { sendWaitingForms } from '../features/screening/index.ts';
 import { useOutbox } from '../client/useOutbox.ts';
-import { sendWaiting } from '../features/floor/index.ts';
+import { forgetErased, sendWaiting } from '../features/floor/index.ts';
 import { BinNote } from './BinNote.tsx';
 import { DraftList } from './DraftList.tsx';
 import { CommandBox } from './CommandBox.tsx';
@@ -16,6 +16,9 @@ import { SaveState } from './SaveState.tsx';
 import { ShortcutList } from './ShortcutList.tsx';
 import { useShortcuts } from './useShortcuts.ts';
 import { useTheme } from './useTheme.ts';
+
+/** Rarer than what waits to be sent. */
+const ERASED_EVERY_MS = 10 * 60_000;
 
 const PLACES = [
   { to: '/', label: 'Today' },
@@ -32,6 +35,7 @@ export function Shell() {
   useOutbox(sendWaiting);
   useOutbox(sendWaitingEmergencies);
   useOutbox(sendWaitingForms);
+  useOutbox(forgetErased, ERASED_EVERY_MS);
   return (
     <div className="group flex min-h-screen flex-col">
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">

@@ -57,6 +57,14 @@ const bin = createSlice({
 export const binReducer = bin.reducer;
 export const { binEmptied } = bin.actions;
 
+/** Takes away what was typed about somebody, by the id that the names of such forms carry. */
+export const forgetDraftsOf =
+  (id: string) =>
+  (dispatch: (action: unknown) => unknown, getState: () => unknown): void => {
+    const { drafts } = getState() as { readonly drafts: Drafts };
+    for (const key of Object.keys(drafts)) if (key.includes(id)) dispatch(slice.actions.discarded(key));
+  };
+
 /** Drafts that outlive the page, each written only where it changed. */
 export function draftKeeper(storage: Storage) {
   let kept: Drafts = {};

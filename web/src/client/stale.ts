@@ -24,6 +24,7 @@ const OF_STUDIO = [
   'Schools',
   'Bands',
   'Templates',
+  'Archived',
   'Me',
   'Devices',
   'People',

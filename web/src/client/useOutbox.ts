@@ -8,17 +8,17 @@ const EVERY_MS = 10_000;
 type Send<State> = (home: { readonly dispatch: Dispatch; readonly getState: () => State }) => Promise<void>;
 
 /** Whatever page is open: what was done without the server is sent when it is back. */
-export function useOutbox<State>(sendWaiting: Send<State>): void {
+export function useOutbox<State>(sendWaiting: Send<State>, everyMs = EVERY_MS): void {
   const home = useStore<State>();
   useEffect(() => {
     // A program that cannot be fetched now is fetched the next time.
     const send = () => void sendWaiting(home).catch(() => undefined);
     send();
-    const timer = window.setInterval(send, EVERY_MS);
+    const timer = window.setInterval(send, everyMs);
     window.addEventListener('online', send);
     return () => {
       window.clearInterval(timer);
       window.removeEventListener('online', send);
     };
-  }, [home, sendWaiting]);
+  }, [everyMs, home, sendWaiting]);
 }

@@ -1,5 +1,6 @@
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { useMe } from '../../client/session.ts';
+import { clock } from '../../client/clock.ts';
+import { sessionHere, useMe } from '../../client/session.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { AccountForm, FIELDS } from './AccountForm.tsx';
 import { agoOf, CopyList } from './CopyList.tsx';
@@ -31,6 +32,7 @@ export function SettingsPage() {
           <div className="grid gap-8">
             <StudioName />
             <Copies />
+            <TakeOut />
             <AnotherStudio />
           </div>
         )}
@@ -130,6 +132,27 @@ function StudioName() {
           {isSuccess && <span role="status">Saved.</span>}
         </AccountForm>
       </div>
+    </section>
+  );
+}
+
+/** All of the studio as one archive; the password is asked for where it was typed long ago. */
+function TakeOut() {
+  const { signsUntil } = useMe();
+  const fetchIt = async () => {
+    const stale = signsUntil !== null && signsUntil < clock.now().toISOString();
+    if (!stale || (await sessionHere.askPassword())) location.assign('/api/records.zip');
+  };
+  return (
+    <section aria-labelledby="take-out">
+      <h2 id="take-out">Everything out</h2>
+      <p className="aside mt-1 mb-3">
+        Every row of this studio as JSON with its schema and as CSV, and the pictures, in one ZIP. Records of one trainee are on the
+        trainee’s profile.
+      </p>
+      <button type="button" className="btn h-11" onClick={() => void fetchIt()}>
+        Take the studio out (ZIP)
+      </button>
     </section>
   );
 }

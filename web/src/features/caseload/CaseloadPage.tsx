@@ -18,6 +18,7 @@ import { StateMark } from '../../kit/StateMark.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useCaseloadQuery } from './endpoints.ts';
+import { Archived } from './Archived.tsx';
 import { LoadTrend } from './LoadTrend.tsx';
 import { gateWords, limiterWords, nextWords, rungWords } from './words.ts';
 
@@ -150,6 +151,7 @@ export function CaseloadPage() {
           {rows.length === 0 && <p className="aside p-4">Nobody matches “{filter}”.</p>}
         </div>
       )}
+      <Archived />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+export { forgetErased } from './forgetErasedLater.ts';
 export { HereOnDevice } from './HereOnDevice.tsx';
 export { TakeAlong } from './TakeAlong.tsx';
 export { floorReducer } from './floorRuns.ts';

@@ -7,6 +7,7 @@ import { problemFrom } from '../../client/problem.ts';
 import { ConflictNote } from '../../kit/ConflictNote.tsx';
 import type { TraineeValues } from './blankTrainee.ts';
 import { useEditTraineeMutation } from './endpoints.ts';
+import { Leaving } from './Leaving.tsx';
 import { TraineeForm } from './TraineeForm.tsx';
 import { useCurrentTrainee } from './useCurrentTrainee.ts';
 
@@ -56,6 +57,7 @@ export function ProfilePage() {
           Throw my changes away
         </button>
       )}
+      <Leaving trainee={trainee} />
     </div>
   );
 }

@@ -24,6 +24,11 @@ export function TraineeLayout() {
       <header className="border-b border-base-300 px-4 pt-2.5 sm:px-6">
         <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
           <h1>{trainee.name}</h1>
+          {trainee.archivedAt !== undefined && (
+            <Link to="profile" className="border-s-4 border-warning bg-warning/10 px-2.5 py-1 text-sm font-semibold hover:underline">
+              In the archive
+            </Link>
+          )}
           <p className="aside">
             {library.ladder(trainee.ladderId).name} · {formatAmount(trainee.mass, 'kg')} · {(trainee.stature / 100).toFixed(2)} m ·{' '}
             {trainee.dominantHand === 'both' ? 'both hands alike' : `${trainee.dominantHand}-handed`}

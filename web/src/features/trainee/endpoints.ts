@@ -1,5 +1,6 @@
-import type { TraineeDto, TraineeReply } from '@myokinet/core/contracts';
-import { api } from '../../client/api.ts';
+import type { ArchivedReply, ArchiveDto, ErasureDto, TraineeDto, TraineeReply } from '@myokinet/core/contracts';
+import { type About, api } from '../../client/api.ts';
+import { isOffline } from '../../client/problem.ts';
 import { rests, stales } from '../../client/stale.ts';
 
 const endpoints = api.injectEndpoints({
@@ -21,10 +22,18 @@ const endpoints = api.injectEndpoints({
       },
       invalidatesTags: (_r, error, { id }) => stales('profile', id, error),
     }),
+    archive: build.mutation<readonly ArchivedReply[], About<ArchiveDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/archived`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => (isOffline(error) ? [] : [...rests('Trainee', traineeId), 'Verdicts', 'Archived']),
+    }),
+    erase: build.mutation<{ readonly erased: true }, About<ErasureDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/erasure`, method: 'POST', body }),
+      invalidatesTags: (_r, error) => (isOffline(error) ? [] : ['Verdicts', 'Archived', 'PlanUses', 'Measuring']),
+    }),
   }),
 });
 
 /** What is asked outside the hooks. */
 export const traineeEndpoints = endpoints.endpoints;
 
-export const { useTraineeQuery, useAddTraineeMutation, useEditTraineeMutation } = endpoints;
+export const { useTraineeQuery, useAddTraineeMutation, useEditTraineeMutation, useArchiveMutation, useEraseMutation } = endpoints;
