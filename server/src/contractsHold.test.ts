@@ -5,7 +5,10 @@ import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Body, nested, placesIn, put, WRONG } from './wrongBodies.ts';
+import { drawnPicture } from './drawnPicture.ts';
 import { checkFor, screeningDto, sessionDto, symptomDto, type TestBench, testBench, traineeDto } from './testBench.ts';
+
+const JPEG = await drawnPicture();
 
 let bench: TestBench;
 let at: string;
@@ -266,7 +269,7 @@ const WRITES: readonly Write[] = [
       points: [1, 2, 3].map((n) => ({ id: `p${n}`, x: n, y: n * n, placedBy: 'coach' })),
       value: 150,
       standardError: 2,
-      image: Buffer.from([0xff, 0xd8, 0xff, 0xe0]).toString('base64'),
+      image: JPEG,
     }),
   ],
   [
@@ -339,7 +342,7 @@ const WRITES: readonly Write[] = [
   ['EntryResetDto', 'POST', () => '/api/library/drills/plank/reset', () => ({ revision: v7(), basedOn: null })],
   ['LibraryImportDto', 'POST', () => '/api/library/imports', () => ({ id: v7(), format: 'json', text: '{}', apply: false, state: '' })],
   ['StudioSchoolsDto', 'PUT', () => '/api/schools', () => ({ revision: v7(), basedOn: null, ...DEFAULT_SCHOOLS })],
-  ['FloorPhotoDto', 'POST', () => `/api/floor/${v7()}/photos`, () => ({ id: v7(), takenAt: past(), image: '/9j/4A==' })],
+  ['FloorPhotoDto', 'POST', () => `/api/floor/${v7()}/photos`, () => ({ id: v7(), takenAt: past(), image: JPEG })],
 ];
 
 /** Contracts that are part of others, or of an address. */

@@ -1,5 +1,6 @@
 import type { FloorRunReply, ReadinessReply, RecordReply, WorkloadReply } from '@myokinet/core/contracts';
 import type { FloorDeed, FloorEvent, FloorHead } from '@myokinet/core/floor';
+import { drawnPicture } from '../drawnPicture.ts';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -232,7 +233,7 @@ describe('bad input', () => {
 it('a picture of the end is kept with the session, and can be taken off', async () => {
   const run = head();
   await send(run, [set(run, 1), close()]);
-  const photo = { id: v7(), takenAt: instant(bench.now()), image: Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1]).toString('base64') };
+  const photo = { id: v7(), takenAt: instant(bench.now()), image: await drawnPicture() };
   expect((await bench.post(`/api/floor/${run.id}/photos`, photo)).status).toBe(201);
   await bench.post(`/api/floor/${run.id}/photos`, photo);
   expect((await record()).sessions[0]?.photos).toMatchObject([{ id: photo.id, kept: true }]);

@@ -19,6 +19,7 @@ import type { Context } from '../context.ts';
 import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
+import { reencoded } from '../pictures/reencoded.ts';
 import type { SessionStore } from '../sessions/store.ts';
 import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
@@ -29,8 +30,6 @@ type ListRow = Omit<FloorRunRow, 'plannedSessionId' | 'ended'> & StoredDocument 
 
 /** Runs that ended are listed for this long. */
 const LISTED_DAYS = 7;
-/** First bytes of every JPEG file. */
-const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 
 interface Neighbours {
   readonly trainees: TraineeStore;
@@ -165,11 +164,10 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
       return reply(id);
     },
 
-    keepPhoto(actor: Actor, id: string, dto: FloorPhotoDto): FloorRunReply {
+    async keepPhoto(actor: Actor, id: string, dto: FloorPhotoDto): Promise<FloorRunReply> {
       mustMay(actor, 'log');
       const run = find(id);
-      const image = Buffer.from(dto.image, 'base64');
-      if (!image.subarray(0, JPEG.length).equals(JPEG)) throw new Refusal('picture-unreadable');
+      const image = await reencoded(dto.image);
       acceptOnce(context, dto.id, { id, dto }, () =>
         insertPhoto.run({ id: dto.id, runId: run.id, takenAt: notAfterNow(dto.takenAt), image }),
       );

@@ -6,6 +6,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Device, foundStudio, type HouseBench, houseBench, invited, PASSWORD } from '../studios/houseBench.ts';
+import { drawnPicture } from '../drawnPicture.ts';
 import { checkFor, screeningDto, sessionDto, symptomDto, traineeDto } from '../testBench.ts';
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
@@ -23,7 +24,7 @@ let firstStudio: string;
 let bodies: Readonly<Record<string, object>>;
 
 const TRAINEE = 'Ysolde Marrow';
-const JPEG = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 0, 0, 0]).toString('base64');
+const JPEG = await drawnPicture();
 
 beforeAll(async () => {
   bench = await houseBench();

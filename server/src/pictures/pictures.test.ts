@@ -2,6 +2,8 @@ import { v7 } from 'uuid';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import type { PictureReply } from '@myokinet/core/contracts';
 import { instant } from '@myokinet/core/quantities';
+import sharp from 'sharp';
+import { drawnPicture } from '../drawnPicture.ts';
 import { type TestBench, testBench, traineeDto } from '../testBench.ts';
 
 let bench: TestBench;
@@ -14,7 +16,7 @@ beforeEach(async () => {
 });
 afterEach(() => bench.close());
 
-const JPEG = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(200, 7)]);
+const JPEG = Buffer.from(await drawnPicture(), 'base64');
 const picture = (own: object = {}) => ({
   id: v7(),
   takenAt: instant(bench.now()),
@@ -39,7 +41,10 @@ it('is kept with its landmarks, and comes back as it was', async () => {
   expect((await list()).body).toEqual([{ ...told, kept: true, coach: 'Built-in coach' }]);
   const reply = await bench.app.inject({ url: `${at}/${dto.id}/image`, headers: { host: '127.0.0.1' } });
   expect(reply.headers['content-type']).toBe('image/jpeg');
-  expect(reply.rawPayload.equals(JPEG)).toBe(true);
+  // Drawn anew: what it shows, and nothing else that came in its file.
+  expect(await sharp(reply.rawPayload).metadata()).toMatchObject({ format: 'jpeg', width: 40, height: 30 });
+  expect(JPEG.includes('Invented')).toBe(true);
+  expect(reply.rawPayload.includes('Invented')).toBe(false);
 });
 
 it('may be taken off the record; what was read from it stays', async () => {
@@ -74,5 +79,16 @@ it('is refused when it is no picture, or too large, and nothing is kept', async 
     body: { code: 'body-too-large' },
   });
   expect(await bench.post(at, picture({ points: [] }))).toMatchObject({ status: 422 });
+  expect((await list()).body).toEqual([]);
+});
+
+it('is refused where its content is no JPEG, whatever it calls itself', async () => {
+  const png = await sharp({ create: { width: 8, height: 8, channels: 3, background: 'red' } })
+    .png()
+    .toBuffer();
+  const cut = JPEG.subarray(0, 40);
+  const mask = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.from('<script>alert(1)</script>')]);
+  for (const image of [png, cut, mask, Buffer.alloc(0)])
+    expect((await bench.post(at, picture({ image: image.toString('base64') || 'AAAA' }))).status).toBe(422);
   expect((await list()).body).toEqual([]);
 });

@@ -4,12 +4,10 @@ import type { Context } from '../context.ts';
 import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { TraineeStore } from '../trainees/store.ts';
+import { reencoded } from './reencoded.ts';
 import * as sql from './statements.ts';
 
 type PictureRow = Omit<PictureReply, 'points' | 'kept'> & { readonly points: string; readonly kept: number };
-
-/** First bytes of every JPEG file. */
-const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 
 export function pictureStore(context: Context, trainees: TraineeStore) {
   const { db, studioId } = context;
@@ -28,11 +26,10 @@ export function pictureStore(context: Context, trainees: TraineeStore) {
   return {
     list,
 
-    keep(actor: Actor, traineeId: string, dto: PictureDto): readonly PictureReply[] {
+    async keep(actor: Actor, traineeId: string, dto: PictureDto): Promise<readonly PictureReply[]> {
       mustMay(actor, 'measure');
       trainees.find(traineeId);
-      const image = Buffer.from(dto.image, 'base64');
-      if (!image.subarray(0, JPEG.length).equals(JPEG)) throw new Refusal('picture-unreadable');
+      const image = await reencoded(dto.image);
       acceptOnce(context, dto.id, { traineeId, dto }, () =>
         insert.run({ ...dto, studioId, coachId: actor.coachId, traineeId, points: JSON.stringify(dto.points), image }),
       );
