@@ -24,6 +24,7 @@ import type { LibraryStore } from '../library/store.ts';
 import type { ScreeningStore } from '../screenings/store.ts';
 import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
+import { keptVerdicts } from './kept.ts';
 import * as sql from './statements.ts';
 
 /** Sessions and symptoms older than these never decide a gate; a day is added for mornings after. */
@@ -204,6 +205,18 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
 
   const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id, now()));
 
+  const forLists = keptVerdicts<Judged>(db, {
+    listed: trainees.listed,
+    all() {
+      const rows = gatherers.studio(studioId, now());
+      return new Map(trainees.all().map((trainee) => [trainee.id, judge(trainee, trainee.ladderId, rows)]));
+    },
+    one(traineeId) {
+      const trainee = trainees.find(traineeId);
+      return judgeOne(trainee, trainee.ladderId);
+    },
+  });
+
   function factsFor(trainee: TraineeReply, here: number, capacities: readonly Capacity[]): PlannerFacts {
     const traineeId = trainee.id;
     const rows = sessionsToBuildOn.all({ traineeId, since: addDays(now(), -BUILD_ON_DAYS) });
@@ -250,10 +263,7 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
     },
 
     /** Every trainee of the studio, judged on the ladder of their target. */
-    all(): readonly Judged[] {
-      const rows = gatherers.studio(studioId, now());
-      return trainees.all().map((trainee) => judge(trainee, trainee.ladderId, rows));
-    },
+    all: (): readonly Judged[] => forLists(now(), library.current()),
 
     reply(traineeId: string): ReadinessReply {
       const trainee = trainees.find(traineeId);

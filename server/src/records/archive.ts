@@ -1,7 +1,7 @@
 import type { Instant } from '@myokinet/core/quantities';
 import { tableCsv } from '@myokinet/core/interchange';
 import type { Database } from 'better-sqlite3';
-import type { Belonging } from './belongings.ts';
+import type { Belonging } from '../database/belongings.ts';
 import type { ZipEntry } from './zip.ts';
 
 type Value = string | number | null | Buffer;

@@ -13,7 +13,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Device, foundStudio, type HouseBench, houseBench, invited } from '../studios/houseBench.ts';
 import { drawnPicture } from '../drawnPicture.ts';
 import { checkFor, screeningDto, sessionDto, symptomDto, traineeDto } from '../testBench.ts';
-import { belongings } from './belongings.ts';
+import { belongings } from '../database/belongings.ts';
 
 const JPEG = await drawnPicture();
 

@@ -12,7 +12,7 @@ import { acceptOnce } from '../database/acceptOnce.ts';
 import { digestOf } from '../identity/secrets.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import { archiveOf } from './archive.ts';
-import { type Belonging, belongings } from './belongings.ts';
+import { type Belonging, belongings } from '../database/belongings.ts';
 import * as sql from './statements.ts';
 import { zipped } from './zip.ts';
 
@@ -68,7 +68,7 @@ export function recordStore(context: Context, trainees: TraineeStore) {
         .all();
       const tables = (names as string[]).map((table): Belonging => {
         const columns = (copy.pragma(`table_info("${table}")`) as { name: string }[]).map((c) => c.name);
-        return { table, where: '1 = 1', columns };
+        return { table, where: '1 = 1', columns, traineeOf: () => 'NULL' };
       });
       const about = { title: 'Records of the studio', madeAt: instant(now()), version: version() };
       const stream = Readable.from(zipped(archiveOf(copy, tables, {}, about)));

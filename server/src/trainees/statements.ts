@@ -12,6 +12,13 @@ export const ALL_TRAINEES = `
   WHERE t.studio_id = @studioId AND t.archived_at IS NULL
   ORDER BY r.name COLLATE NOCASE, t.id`;
 
+export const LISTED = `
+  SELECT t.id
+  FROM trainee t
+  JOIN trainee_revision r ON r.id = t.current_revision
+  WHERE t.studio_id = @studioId AND t.archived_at IS NULL
+  ORDER BY r.name COLLATE NOCASE, t.id`;
+
 export const ONE_TRAINEE = `
   SELECT ${TRAINEE_COLUMNS}
   FROM trainee t

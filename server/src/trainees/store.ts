@@ -9,7 +9,7 @@ import { acceptOnce } from '../database/acceptOnce.ts';
 import type { CalibrationStore } from '../lab/calibrationStore.ts';
 import type { ScreeningStore } from '../screenings/store.ts';
 import type { LastingPainStore } from '../screenings/lastingStore.ts';
-import { ALL_TRAINEES, INSERT_REVISION, INSERT_TRAINEE, ONE_TRAINEE, POINT_TO_REVISION } from './statements.ts';
+import { ALL_TRAINEES, INSERT_REVISION, INSERT_TRAINEE, LISTED, ONE_TRAINEE, POINT_TO_REVISION } from './statements.ts';
 
 interface Neighbours {
   readonly screenings: ScreeningStore;
@@ -23,6 +23,7 @@ type TraineeRow = Omit<TraineeDto, Json> & Record<Json, string> & { savedAt: Ins
 export function traineeStore(context: Context, { screenings, calibrations, lastingPains }: Neighbours) {
   const { db, studioId, now } = context;
   const all = db.prepare<{ studioId: string }, TraineeRow>(ALL_TRAINEES);
+  const listed = db.prepare<{ studioId: string }, string>(LISTED).pluck();
   const one = db.prepare<{ traineeId: string; studioId: string }, TraineeRow>(ONE_TRAINEE);
   const insertTrainee = db.prepare(INSERT_TRAINEE);
   const pointToRevision = db.prepare(POINT_TO_REVISION);
@@ -49,6 +50,9 @@ export function traineeStore(context: Context, { screenings, calibrations, lasti
 
   return {
     find,
+
+    /** Who is in the lists, in their order. */
+    listed: (): readonly string[] => listed.all({ studioId }),
 
     all(): readonly TraineeReply[] {
       const outcomeOf = screenings.outcomesOfStudio();

@@ -5,6 +5,8 @@ export interface Belonging {
   readonly table: string;
   readonly where: string;
   readonly columns: readonly string[];
+  /** The trainee of a row, as an expression over the name that the row has in a statement. */
+  readonly traineeOf: (row: string) => string;
 }
 
 interface Column {
@@ -30,12 +32,13 @@ export function belongings(db: Database): readonly Belonging[] {
   const left = new Set((names.all() as string[]).filter((name) => !STAYS.has(name)));
   const found = new Map<string, Belonging>();
   const columnsOf = (table: string) => db.pragma(`table_info("${table}")`) as readonly Column[];
-  const add = (table: string, where: string) => {
+  const add = (table: string, where: string, traineeOf: Belonging['traineeOf']) => {
     left.delete(table);
-    found.set(table, { table, where, columns: columnsOf(table).map((c) => c.name) });
+    found.set(table, { table, where, traineeOf, columns: columnsOf(table).map((c) => c.name) });
   };
-  add('trainee', 'id = @id');
-  for (const table of left) if (columnsOf(table).some((c) => c.name === 'trainee_id')) add(table, 'trainee_id = @id');
+  add('trainee', 'id = @id', (row) => `${row}.id`);
+  for (const table of left)
+    if (columnsOf(table).some((c) => c.name === 'trainee_id')) add(table, 'trainee_id = @id', (row) => `${row}.trainee_id`);
   for (let before = -1; before !== found.size;) {
     before = found.size;
     for (const table of left) {
@@ -47,7 +50,11 @@ export function belongings(db: Database): readonly Belonging[] {
       const references = db.pragma(`foreign_key_list("${table}")`) as readonly Reference[];
       const owner = references.find((r) => needed.has(r.from) && found.has(r.table));
       const of = owner && found.get(owner.table);
-      if (owner && of) add(table, `"${owner.from}" IN (SELECT "${owner.to}" FROM "${of.table}" WHERE ${of.where})`);
+      if (!owner || !of) continue;
+      const { from, to } = owner;
+      const traineeOf = (row: string) =>
+        `(SELECT ${of.traineeOf(of.table)} FROM "${of.table}" WHERE "${of.table}"."${to}" = ${row}."${from}")`;
+      add(table, `"${from}" IN (SELECT "${to}" FROM "${of.table}" WHERE ${of.where})`, traineeOf);
     }
   }
   return [...found.values()];
