@@ -339,6 +339,9 @@ const WRITES: readonly Write[] = [
     () => '/api/gate-settings',
     () => ({ id: v7(), basedOn: null, traineeId, choices: { cleanSessions: 3 }, reason: 'careful' }),
   ],
+  ['ArchiveDto', 'POST', () => `${at}/archived`, () => ({ id: v7(), archived: false })],
+  // Of another name, so that nobody goes.
+  ['ErasureDto', 'POST', () => `${at}/erasure`, () => ({ id: v7(), name: 'Somebody Else', reason: 'asked for' })],
   ['EntryResetDto', 'POST', () => '/api/library/drills/plank/reset', () => ({ revision: v7(), basedOn: null })],
   ['LibraryImportDto', 'POST', () => '/api/library/imports', () => ({ id: v7(), format: 'json', text: '{}', apply: false, state: '' })],
   ['StudioSchoolsDto', 'PUT', () => '/api/schools', () => ({ revision: v7(), basedOn: null, ...DEFAULT_SCHOOLS })],
