@@ -37,8 +37,8 @@ const SHOTS = [
   { file: 'floor-phone.png', runs: ['Noor'], size: PHONE, act: onThePhone },
   { file: 'floor-group.png', runs: ['Jory', 'Noor', 'Tobias'], act: oneRound },
   { file: 'floor-after.png', runs: ['Tobias'], act: toTheEnd },
-  { file: 'workload.png', trainee: 'Jory', path: '/workload' },
-  { file: 'record.png', trainee: 'Petra', path: '/record', act: correctASession },
+  { file: 'record.png', trainee: 'Petra', path: '/record', act: recordAndWorkload },
+  { file: 'studio.png', studio: true, act: settingsAndPeople },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
   { file: 'gates.png', path: '/library/gates' },
   { file: 'library.png', path: (idOf) => `/library/drills/plank?for=${idOf('Kasper')}` },
@@ -72,19 +72,17 @@ const { drawFigure } = await tsImport('../e2e/drawnFigure.ts', import.meta.url);
 const folder = mkdtempSync(join(tmpdir(), 'myokinet-shots-'));
 const database = join(folder, 'shots.sqlite');
 await must(process.execPath, [SEEDER, database]);
-const server = spawn(process.execPath, [SERVER], {
-  cwd: ROOT,
-  env: { ...process.env, NODE_ENV: 'production', MYOKINET_DB: database, MYOKINET_PAGES: PAGES, MYOKINET_PORT: '0' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-const address = await new Promise((resolve) => server.stdout.on('data', (text) => resolve(/http:\S+/.exec(String(text))?.[0])));
+const demo = await serverOn({ MYOKINET_DB: database });
+// A real studio with the same crew in it.
+const studio = await serverOn({ MYOKINET_DB: undefined, MYOKINET_DATA: join(folder, 'data'), MYOKINET_ADOPT: database });
+const { address } = demo;
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 try {
   const caseload = await (await fetch(`${address}/api/caseload`)).json();
-  for (const { file, trainee, runs, path = '', size = LAPTOP, act } of SHOTS.filter((s) => s.file.startsWith(WANTED))) {
+  for (const { file, trainee, runs, studio: real, path = '', size = LAPTOP, act } of SHOTS.filter((s) => s.file.startsWith(WANTED))) {
     const context = await browser.newContext({ viewport: size, locale: 'en-GB', serviceWorkers: 'block' });
     const page = await context.newPage();
     await page.addInitScript(() => {
@@ -96,7 +94,8 @@ try {
     const id = idOf(trainee);
     const opened = runs && (await Promise.all(runs.map((name) => openRun(name, caseload))));
     await page.goto(
-      address + (opened ? `/floor/${opened.join('+')}` : trainee ? `/trainees/${id}${path}` : typeof path === 'string' ? path : path(idOf)),
+      (real ? studio.address : address) +
+        (opened ? `/floor/${opened.join('+')}` : trainee ? `/trainees/${id}${path}` : typeof path === 'string' ? path : path(idOf)),
     );
     await page.waitForLoadState('networkidle');
     await act?.(page);
@@ -105,9 +104,82 @@ try {
   }
 } finally {
   await browser.close();
-  server.kill('SIGTERM');
-  await once(server, 'exit');
+  for (const { server } of [demo, studio]) {
+    server.kill('SIGTERM');
+    await once(server, 'exit');
+  }
   rmSync(folder, { recursive: true, force: true });
+}
+
+/** Starts the built program, and reads its address and its first code off what it says. */
+async function serverOn(env) {
+  const server = spawn(process.execPath, [SERVER], {
+    cwd: ROOT,
+    env: { ...process.env, NODE_ENV: 'production', MYOKINET_PAGES: PAGES, MYOKINET_PORT: '0', ...env },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  let said = '';
+  await new Promise((resolve) =>
+    server.stdout.on('data', (text) => {
+      said += String(text);
+      if (said.includes('ready: ') && (env.MYOKINET_DB || said.includes('Data: '))) resolve();
+    }),
+  );
+  return { server, address: /ready: (http:\S+)/.exec(said)?.[1], code: /type this code there: (\S+)/.exec(said)?.[1] };
+}
+
+/** Pictures one below the other, as one page. */
+async function stacked(page, pictures) {
+  await page.setViewportSize({ width: LAPTOP.width, height: pictures.length * LAPTOP.height + (pictures.length - 1) * 20 });
+  const images = pictures.map((image) => `<img src="data:image/png;base64,${image}" width="${LAPTOP.width}">`).join('');
+  await page.goto('about:blank');
+  await page.setContent(`<body style="margin:0;display:grid;gap:20px;background:#d9cfb9">${images}</body>`);
+}
+
+const pictureOf = async (page) => (await page.screenshot()).toString('base64');
+
+async function recordAndWorkload(page) {
+  await correctASession(page);
+  const record = await pictureOf(page);
+  const caseload = await page.evaluate(async () => (await fetch('/api/caseload')).json());
+  await page.goto(new URL(`/trainees/${caseload.find((row) => row.name.startsWith('Jory')).id}/workload`, page.url()).href);
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(400);
+  await stacked(page, [record, await pictureOf(page)]);
+}
+
+/** Sets a studio up, lets two people in, and looks at settings and people. */
+async function settingsAndPeople(page) {
+  const fill = async (values) => {
+    for (const [label, value] of Object.entries(values)) await page.getByLabel(label, { exact: true }).fill(value);
+  };
+  const password = 'four plain words in line';
+  const own = { 'Your name': 'Ada Finch', 'Your initials': 'AF', 'Sign-in name': 'ada.finch', Password: password };
+  await fill({ 'Code on the console': studio.code, 'Name of the studio': 'North hall', ...own });
+  await page.getByRole('button', { name: 'Make the studio' }).click();
+  await page.getByRole('button', { name: /settings and sign out$/ }).waitFor();
+  const people = new URL('/people', page.url()).href;
+  for (const [role, name, initials, signInName] of [
+    ['coach', 'Bo Wren', 'BW', 'bo.wren'],
+    ['assistant', 'Cy Lark', 'CL', 'cy.lark'],
+  ]) {
+    await page.goto(people);
+    await page.getByLabel('Invite somebody as').selectOption(role);
+    await page.getByRole('button', { name: 'Make an invitation' }).click();
+    const code = await page.getByText(/^[A-Z0-9]{4}(-[A-Z0-9]{4}){3}$/).textContent();
+    await fetch(`${studio.address}/api/join`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ code, name, initials, signInName, password }),
+    });
+  }
+  await page.goto(people);
+  await page.getByText('cy.lark').waitFor();
+  const first = await pictureOf(page);
+  await page.goto(new URL('/settings', people).href);
+  await page.getByText('Last good copy').waitFor();
+  await page.waitForTimeout(400);
+  await stacked(page, [first, await pictureOf(page)]);
 }
 
 async function takeSomeTrials(page) {

@@ -73,6 +73,7 @@ export const ERROR_CATALOGUE = {
   'account-missing': [404, 'There is no such person in this studio.'],
   'not-first-run': [409, 'This studio has been set up already.'],
   'from-elsewhere': [403, 'This request came from another page than the program’s own.'],
+  'no-space': [507, 'There is no space left on the server’s disk. Nothing of this was saved.'],
   'studio-damaged': [503, 'The studio’s file is damaged.'],
   'copy-missing': [404, 'There is no such copy.'],
   'copy-unusable': [409, 'This copy cannot be brought back.'],

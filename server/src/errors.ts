@@ -22,6 +22,8 @@ export function refusalFrom(error: unknown, bodyLimit: number): Refusal {
     return new Refusal('body-too-large', `The request is larger than the limit of ${Math.round(bodyLimit / 1024)} kB.`);
   if (code === 'SQLITE_CONSTRAINT_PRIMARYKEY' || code === 'SQLITE_CONSTRAINT_UNIQUE')
     return new Refusal('id-reused', 'An id in this request already stands for something else.');
+  if (code === 'SQLITE_FULL' || code === 'ENOSPC') return new Refusal('no-space');
+  if (code?.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB') return new Refusal('studio-damaged');
   if (code === 'SQLITE_BUSY' || code === 'SQLITE_LOCKED') return new Refusal('busy');
   if (statusCode !== undefined && statusCode >= 400 && statusCode < 500) return new Refusal('body-unreadable');
   return new Refusal('unexpected');

@@ -1,4 +1,5 @@
 import type { DeviceReply, MeHere, OneTimeReply, PeopleReply } from '@myokinet/core/contracts';
+import { traineeDto } from '../testBench.ts';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { type Device, foundStudio, type HouseBench, houseBench, invited, PASSWORD } from '../studios/houseBench.ts';
@@ -122,6 +123,15 @@ describe('a request that changes something', () => {
   ])('%s is refused', async (_what, headers) => {
     expect(codeOf(await owner.put('/api/studio', add(), headers))).toBe('from-elsewhere');
     expect((await owner.look()).studio?.name).toBe('North hall');
+  });
+
+  it('from a page that still shows another studio lands nowhere', async () => {
+    const tab: Device = owner.tab();
+    await tab.post('/api/studios', { name: 'South hall' });
+    expect(codeOf(await owner.post('/api/trainees', traineeDto()))).toBe('from-elsewhere');
+    expect((await tab.get('/api/trainees')).body).toEqual([]);
+    expect((await owner.look()).studio?.name).toBe('South hall');
+    expect((await owner.post('/api/trainees', traineeDto())).status).toBe(201);
   });
 
   it('from the own page is taken', async () => {

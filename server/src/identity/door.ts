@@ -34,11 +34,14 @@ export function accountDoor({ accounts, files, now, secure }: Options) {
     return token === undefined ? undefined : accounts.signedIn(token);
   };
 
-  /** A page elsewhere may make a browser send the cookie, and can never read what has to go along with it. */
-  function mustBeOwnPage(request: FastifyRequest): void {
+  /**
+   * A page elsewhere may make a browser send the cookie, and can never read what has to go along with it. A page that still shows another
+   * studio, or another account, has another token: nothing of it lands here.
+   */
+  function mustBeOwnPage(request: FastifyRequest, { studioId }: SignedIn): void {
     if (request.method === 'GET' || request.method === 'HEAD') return;
     const sent = request.headers[TOKEN_HEADER];
-    const wanted = pageTokenOf(tokenOf(request) ?? '');
+    const wanted = pageTokenOf(tokenOf(request) ?? '', studioId);
     const same = typeof sent === 'string' && sent.length === wanted.length && timingSafeEqual(Buffer.from(sent), Buffer.from(wanted));
     if (!same) throw new Refusal('from-elsewhere');
   }
@@ -47,7 +50,7 @@ export function accountDoor({ accounts, files, now, secure }: Options) {
   function mustBeSignedIn(request: FastifyRequest): SignedIn {
     const signed = find(request);
     if (!signed) throw new Refusal('not-signed-in');
-    mustBeOwnPage(request);
+    mustBeOwnPage(request, signed);
     return signed;
   }
 
@@ -86,7 +89,7 @@ export function accountDoor({ accounts, files, now, secure }: Options) {
         studio: studioId && studioName && role ? { id: studioId, name: studioName, role, damaged: files.isDamaged(studioId) } : null,
         may: role ? actionsOf(role) : [],
         copies: role && roleMay(role, 'run-studio') ? files.copiesState() : null,
-        pageToken: pageTokenOf(token),
+        pageToken: pageTokenOf(token, studioId),
         signsUntil: addDays(confirmedAt, SIGN_IN.signHours / HOURS_A_DAY),
       };
     },

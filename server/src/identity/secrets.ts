@@ -21,7 +21,7 @@ export const newToken = (): string => randomBytes(TOKEN_BYTES).toString('base64u
 export const digestOf = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 
 /** What a page has to send along with whatever changes something: known to whoever may read the session's answers, and to nobody else. */
-export const pageTokenOf = (token: string): string => digestOf(`page ${token}`);
+export const pageTokenOf = (token: string, studioId: string | null): string => digestOf(`page ${token} ${studioId ?? ''}`);
 
 /** A code to be read out or written down: 76 random bits in four groups. */
 export function newCode(): string {

@@ -142,6 +142,25 @@ function spoil(file: string): void {
   closeSync(open);
 }
 
+describe('a clock that was ahead', () => {
+  it('leaves a copy that is none of today: the next is due all the same', async () => {
+    const first = await houseBench({ folder });
+    const owner = await foundStudio(first);
+    await first.house.copyNow();
+    first.passDays(2);
+    await owner.post('/api/copies');
+    first.passDays(-1.9);
+    const state = (await owner.get('/api/copies')).body as CopiesReply;
+    expect(state.copies.map((c) => c.madeAt > first.now().toISOString())).toContain(true);
+    expect(state.lastGoodAt === null || state.lastGoodAt <= first.now().toISOString()).toBe(true);
+    first.passDays(1);
+    expect(((await owner.get('/api/copies')).body as CopiesReply).overdue).toBe(false);
+    first.passDays(0.2);
+    expect(((await owner.get('/api/copies')).body as CopiesReply).overdue).toBe(true);
+    await first.close();
+  });
+});
+
 describe('a damaged file of one studio', () => {
   it('is said to its people alone, takes nothing in, and is mended with the newest copy', async () => {
     const first = await houseBench({ folder });

@@ -62,7 +62,8 @@ export function copyKeeper({ folder, passphrase, now }: Options) {
   }
 
   const lastGoodAt = (): Instant | null => {
-    const [newest] = names();
+    // A clock that was ahead may have left one that lies in the future: it is none of today.
+    const newest = names().find((name) => momentOf(name).getTime() <= now().getTime());
     return newest === undefined ? null : instant(momentOf(newest));
   };
 

@@ -46,9 +46,8 @@ export async function houseBench({ passphrase, adopt, folder = mkdtempSync(join(
 export type HouseBench = Awaited<ReturnType<typeof houseBench>>;
 
 /** A browser: it keeps the cookie, and sends along what its own pages know. */
-export function device(app: FastifyInstance) {
-  let cookie = '';
-  let pageToken = '';
+export function device(app: FastifyInstance, has = { cookie: '', pageToken: '' }) {
+  let { cookie, pageToken } = has;
 
   async function send(method: Method, url: string, body?: object, headers: Headers = {}) {
     const reply = await app.inject({
@@ -67,18 +66,21 @@ export function device(app: FastifyInstance) {
     if (set) cookie = set.value === '' ? '' : `myokinet-sign-in=${set.value}`;
     const json = reply.headers['content-type']?.toString().includes('json') ?? false;
     const read: unknown = json ? reply.json() : reply.body;
+    // Whatever tells who is here tells the page's token.
+    const told = (read as { pageToken?: unknown } | null)?.pageToken;
+    if (typeof told === 'string') pageToken = told;
     return { status: reply.statusCode, body: read as never, headers: reply.headers, cookies: reply.cookies };
   }
 
   /** Asks who is here, as a page does first. */
   async function look(): Promise<MeHere> {
-    const me = (await send('GET', '/api/me')).body as MeHere;
-    pageToken = me.pageToken ?? '';
-    return me;
+    return (await send('GET', '/api/me')).body as MeHere;
   }
 
   return {
     cookie: () => cookie,
+    /** Another tab of the same browser. */
+    tab: () => device(app, { cookie, pageToken }),
     get: (url: string, headers?: Headers) => send('GET', url, undefined, headers),
     post: (url: string, body: object = {}, headers?: Headers) => send('POST', url, body, headers),
     put: (url: string, body: object, headers?: Headers) => send('PUT', url, body, headers),

@@ -44,10 +44,11 @@ export function studioRoutes(app: FastifyInstance, { folder, accounts, studios, 
     return reply(studioId);
   });
 
-  app.post<{ Params: { name: string } }>('/api/copies/:name/restore', OPEN, (request) => {
+  app.post<{ Params: { name: string } }>('/api/copies/:name/restore', OPEN, async (request) => {
     const signed = mustRun(request);
     if (!door.mayStillSign(signed)) throw new Refusal('confirm-first');
     const { studioId, accountId } = signed;
+    await copies.settled();
     const coming = join(folder.setAside, `${studioId}.coming.sqlite`);
     copies.bringBack(request.params.name, studioId, coming);
     studios.close(studioId);

@@ -12,6 +12,9 @@ const asked = fetchBaseQuery({
   },
 });
 
+/** Nobody is signed in, or somebody else, or in another studio than this page shows. */
+const AWAY = new Set(['not-signed-in', 'from-elsewhere']);
+
 const codeOf = (error: FetchBaseQueryError | undefined) => (error?.data as Partial<ProblemReply> | undefined)?.code;
 
 /** Server state. Features add their endpoints; `stale.ts` says what a write makes stale. */
@@ -27,7 +30,7 @@ export const api = createApi({
     let result = await ask();
     if (codeOf(result.error) === 'confirm-first' && (await sessionHere.askPassword())) result = await ask();
     // Whoever is signed out loses nothing: it is as if the server were away, until they are back.
-    if (codeOf(result.error) === 'not-signed-in') {
+    if (AWAY.has(codeOf(result.error) ?? '')) {
       sessionHere.lost();
       return { error: { status: 'FETCH_ERROR', error: SIGNED_OUT } };
     }

@@ -41,10 +41,12 @@ interface Write {
   readonly body: { readonly id: string };
 }
 
-/** Refused for what it says; anything else (no answer, a server in trouble) is tried again. */
+const TOO_MANY = 429;
+
+/** Refused for what it says; anything else (no answer, a server in trouble, too much at once) is tried again. */
 function isRefusal(error: unknown): boolean {
   const { status } = error as { readonly status?: unknown };
-  return typeof status === 'number' && status >= 400 && status < 500;
+  return typeof status === 'number' && status >= 400 && status < 500 && status !== TOO_MANY;
 }
 
 const waitingKeys = new Set<string>();

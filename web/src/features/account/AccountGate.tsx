@@ -1,5 +1,5 @@
 import type { MeHere } from '@myokinet/core/contracts';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useMeQuery } from '../../client/api.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -24,6 +24,13 @@ export function AccountGate() {
   const me = data ?? (error && isOffline(error) && before ? before : undefined);
   // Who is inside stays inside, whatever becomes of the sign-in: a session on the floor is never taken away.
   if (me?.state === 'here' && me !== inside) setInside(me);
+  const moved = useRef<string>(undefined);
+  useEffect(() => {
+    const here = inside?.studio?.id;
+    // Another tab went to another studio: nothing of the one before may stay on this page.
+    if (moved.current !== undefined && here !== moved.current) location.assign('/');
+    moved.current = here;
+  }, [inside]);
   if (inside) return <Inside me={inside} before={before} />;
   if (!me) return error ? <ProblemNote error={error} retry={() => void refetch()} /> : <Waiting />;
   const done = () => void refetch();

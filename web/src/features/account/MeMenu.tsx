@@ -32,6 +32,16 @@ export function MeMenu() {
 function Menu({ close }: { readonly close: () => void }) {
   const { demo, may, name, studio, studios } = useMe();
   const [enter] = useEnterStudioMutation();
+  const [unsent, setUnsent] = useState(0);
+  // What was typed here is the studio's that it was typed in.
+  const go = async (id: string) => {
+    const count = await unsentHere();
+    setUnsent(count);
+    if (count > 0) return;
+    await enter(id);
+    await wipeDevice();
+    location.assign('/');
+  };
   if (demo)
     return (
       <div className="p-5">
@@ -53,15 +63,16 @@ function Menu({ close }: { readonly close: () => void }) {
       {studios
         .filter((s) => s.id !== studio?.id)
         .map((s) => (
-          <button
-            key={s.id}
-            type="button"
-            className="btn h-11 justify-start"
-            onClick={() => void enter(s.id).then(() => location.assign('/'))}
-          >
+          <button key={s.id} type="button" className="btn h-11 justify-start" onClick={() => void go(s.id)}>
             Go to {s.name} ({s.role})
           </button>
         ))}
+      {unsent > 0 && (
+        <p role="alert">
+          {unsent} {unsent === 1 ? 'entry' : 'entries'} of {studio?.name} on this device {unsent === 1 ? 'has' : 'have'} not reached the
+          server. Send or throw away first, then go.
+        </p>
+      )}
       <Link to="/settings" className="btn h-11 justify-start" onClick={close}>
         Settings: me, devices{may.includes('run-studio') && ', studio and copies'}
       </Link>

@@ -195,7 +195,7 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
 /** A proxy answers for a server that is gone. */
 function isGateway(error: unknown): boolean {
   const { status, originalStatus } = (error ?? {}) as { status?: number | string; originalStatus?: number };
-  return [502, 503, 504].includes(Number(originalStatus ?? status));
+  return [429, 502, 503, 504, 507].includes(Number(originalStatus ?? status));
 }
 
 function reasonOf(error: unknown): string {
