@@ -158,3 +158,37 @@ function spoil(file: string): void {
   writeSync(open, Buffer.alloc(Math.floor(size / 2), 0x5a), 0, Math.floor(size / 2), Math.floor(size / 4));
   closeSync(open);
 }
+
+test('a trainee goes into the archive, comes back, and is erased by whoever types the name', async ({ page }) => {
+  await setUp(page);
+  await addTrainee(page, 'Quillon Vantage');
+  await page.getByRole('button', { name: 'Save and ask the screening' }).click();
+  await expect(page).toHaveURL(/\/screening$/);
+  await page.getByRole('link', { name: 'Profile' }).click();
+  await page.getByRole('button', { name: 'Put into the archive' }).click();
+  await expect(page.getByRole('link', { name: 'In the archive' })).toBeVisible();
+  await page.getByRole('link', { name: 'Caseload' }).click();
+  await expect(page.getByText('No trainees yet')).toBeVisible();
+  await page.getByText(/^Archive/).click();
+  await page.getByRole('link', { name: 'Quillon Vantage' }).click();
+  await page.getByRole('button', { name: 'Bring back from the archive' }).click();
+  await expect(page.getByRole('link', { name: 'In the archive' })).toHaveCount(0);
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Take everything out (ZIP)' }).click();
+  expect((await download).suggestedFilename()).toMatch(/^records-\d{4}-\d\d-\d\d\.zip$/);
+
+  await page.getByRole('button', { name: 'Erase…' }).click();
+  const erase = page.getByRole('button', { name: 'Erase for good' });
+  await page.getByLabel(/^Type the name/).fill('Quillon');
+  await page.getByLabel(/^Why/).fill('asked for it');
+  await expect(erase).toBeDisabled();
+  await page.getByLabel(/^Type the name/).fill('Quillon Vantage');
+  await axeFindsNothing(page);
+  await erase.click();
+  await expect(page).toHaveURL(/\/caseload$/);
+  await expect(page.getByText('No trainees yet')).toBeVisible();
+  await page.goto(`${server.address}/people`);
+  await expect(page.getByText('erased somebody')).toBeVisible();
+  await expect(page.getByText('Quillon')).toHaveCount(0);
+});

@@ -94,12 +94,13 @@ export async function buildApp(
         scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         workerSrc: ["'self'"],
         styleSrc: ["'self'"],
+        fontSrc: ["'self'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
         mediaSrc: ["'self'", 'blob:'],
         upgradeInsecureRequests: null,
       },
     },
-    hsts: origin ? { maxAge: A_YEAR_SECONDS } : false,
+    hsts: origin ? { maxAge: A_YEAR_SECONDS, includeSubDomains: false } : false,
   });
 
   app.addHook('onRequest', async ({ headers, method }) => {

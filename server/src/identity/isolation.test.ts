@@ -6,11 +6,9 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Device, foundStudio, type HouseBench, houseBench, invited, PASSWORD } from '../studios/houseBench.ts';
+import { type Route, routesOf } from './routesOf.ts';
 import { drawnPicture } from '../drawnPicture.ts';
 import { checkFor, screeningDto, sessionDto, symptomDto, traineeDto } from '../testBench.ts';
-
-type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
-type Route = readonly [method: Method, path: string];
 
 let bench: HouseBench;
 let owner: Device;
@@ -107,23 +105,6 @@ async function founderElsewhere(): Promise<Device> {
   await owner.put(`/api/people/${accountId}`, { role: null });
   expect((await eve.look()).studio).toMatchObject({ name: 'South hall', role: 'owner' });
   return eve;
-}
-
-/** Every route that the server has, read off its own list. */
-function routesOf(tree: string): readonly Route[] {
-  const found: Route[] = [];
-  const path: string[] = [];
-  for (const line of tree.split('\n')) {
-    const match = /^([│ ]*)(?:├──|└──) (\S*?)(?: \(([A-Z, ]+)\))?$/.exec(line);
-    if (!match) continue;
-    const depth = (match[1] ?? '').length / 4;
-    path.length = depth;
-    path[depth] = match[2] ?? '';
-    const full = path.join('');
-    for (const method of (match[3] ?? '').split(', '))
-      if (full.startsWith('/api/') && ['GET', 'POST', 'PUT', 'DELETE'].includes(method)) found.push([method as Method, full]);
-  }
-  return found;
 }
 
 const filled = (path: string) => path.replaceAll(/:(\w+)/g, (_, name: string) => ids[name] ?? v7());
