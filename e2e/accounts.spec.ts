@@ -147,6 +147,7 @@ test('a damaged file is said to be so, and the newest copy brings the studio bac
     .first()
     .click();
   await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('button', { name: /^Ada Finch, North hall/ })).toBeVisible();
   await page.goto(`${server.address}/caseload`);
   await expect(page.getByText('Kept safe').first()).toBeVisible();
 });

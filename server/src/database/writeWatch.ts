@@ -12,11 +12,11 @@ const EVERYBODY = '*';
 
 /**
  * Notes about whom something was written, in whatever table: by temporary triggers, which belong to this connection and are part of the
- * write, so that a write that is taken back leaves no note (without keys of their own: inside a trigger the statement outside says what
- * becomes of a conflict). A table that nobody thought of counts for everybody.
+ * write, so that a write that is taken back leaves no note (looked for first: inside a trigger the statement
+ * outside says what becomes of a conflict). A table that nobody thought of counts for everybody.
  */
 export function writeWatch(db: Database) {
-  db.exec('CREATE TEMP TABLE IF NOT EXISTS touched (trainee_id TEXT NOT NULL)');
+  db.exec('CREATE TEMP TABLE IF NOT EXISTS touched (trainee_id TEXT PRIMARY KEY) WITHOUT ROWID');
   const about = new Map(belongings(db).map((b) => [b.table, b.traineeOf]));
   const names = db
     .prepare("SELECT name FROM main.sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
@@ -32,7 +32,7 @@ export function writeWatch(db: Database) {
         `CREATE TEMP TRIGGER IF NOT EXISTS "touched_${table}_${event}" AFTER ${event} ON main."${table}"
          BEGIN
            INSERT INTO touched SELECT t.id FROM (SELECT coalesce(${about.get(table)?.(row) ?? 'NULL'}, '${EVERYBODY}') AS id) t
-           WHERE t.id NOT IN (SELECT trainee_id FROM touched);
+           WHERE NOT EXISTS (SELECT 1 FROM touched WHERE trainee_id = t.id);
          END`,
       );
   const touched = db.prepare<[], string>('SELECT trainee_id FROM temp.touched').pluck();
