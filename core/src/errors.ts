@@ -67,6 +67,7 @@ export const ERROR_CATALOGUE = {
   'try-later': [429, 'Too many attempts; wait a little.'],
   'code-wrong': [403, 'This code is not known, was used, or has lapsed.'],
   'name-taken': [409, 'This sign-in name is taken.'],
+  'already-here': [409, 'This account is in the studio already.'],
   'last-owner': [409, 'A studio needs at least one owner.'],
   'name-differs': [422, 'The name that was typed is another one.'],
   'works-elsewhere': [409, 'This person works in another studio too.'],

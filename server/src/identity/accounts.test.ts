@@ -171,6 +171,29 @@ describe('people', () => {
     expect(((await owner.get('/api/people')).body as PeopleReply).members.map((m) => m.name)).toEqual(['Ada Finch']);
   });
 
+  it('who are here already change no role by an invitation', async () => {
+    const { code } = (await owner.post('/api/people/invitations', { id: v7(), role: 'assistant' })).body as OneTimeReply;
+    expect(codeOf(await owner.post('/api/me/studios', { code }))).toBe('already-here');
+    expect((await owner.look()).studio?.role).toBe('owner');
+    // The code is still good for whom it is meant.
+    const about = { code, name: 'Cy Lark', initials: 'cl', signInName: 'cy.lark', password: PASSWORD };
+    expect((await bench.device().post('/api/join', about)).status).toBe(200);
+  });
+
+  it('come into another studio with the account they have, and then get no new password from either', async () => {
+    const coach = await invited(bench, owner, 'coach', 'bo.wren');
+    const { accountId } = await coach.look();
+    const other = await invited(bench, owner, 'owner', 'eve.crow');
+    await other.post('/api/studios', { name: 'South hall' });
+    const { code } = (await other.post('/api/people/invitations', { id: v7(), role: 'assistant' })).body as OneTimeReply;
+    expect((await coach.post('/api/me/studios', { code })).body).toMatchObject({ studio: { name: 'South hall', role: 'assistant' } });
+    expect((await coach.look()).studios.map((s) => [s.name, s.role])).toEqual([
+      ['North hall', 'coach'],
+      ['South hall', 'assistant'],
+    ]);
+    expect(codeOf(await owner.post(`/api/people/${accountId}/reset-code`))).toBe('works-elsewhere');
+  });
+
   it('get a new password by an owner’s code, which works once; whoever works elsewhere too gets none', async () => {
     const coach = await invited(bench, owner, 'coach', 'bo.wren');
     const { accountId } = await coach.look();
