@@ -3,7 +3,7 @@ import type { Database } from 'better-sqlite3';
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import { demandsOn } from '@myokinet/core/ladders';
 import { openLibrary } from '@myokinet/core/library';
-import { capacityFromTrials } from '@myokinet/core/measuring';
+import { capacityFromTrials, ERROR_VERSION } from '@myokinet/core/measuring';
 import { addDays, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { RULES_VERSION } from '@myokinet/core/readiness';
 import { QUESTION_IDS } from '@myokinet/core/safety';
@@ -142,6 +142,7 @@ function prepare(db: Database) {
     capacity: into('capacity', 'check_id trainee_id measure_id side taken_at value band standard_error trials error_basis is_current', {
       followed_late: 0,
       scatter: 9,
+      error_version: ERROR_VERSION,
     }),
     session: into('session', 'id studio_id trainee_id coach_id performed_at drill_ids practised clean_finding', {
       ...{ effort: 6, minutes: 40, note: '', clean: 1, clean_reason: 'Clean.', push_dose: 60, pull_dose: 40, rules_version: RULES_VERSION },

@@ -51,8 +51,7 @@ export function PeoplePage() {
                     {shortDay(at, clock.now())} {new Date(at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
                   </time>
                   <span>
-                    <strong>{name ?? 'Somebody'}</strong> {auditWords(what)}
-                    {about && <>: {about}</>}
+                    <strong>{name ?? 'Somebody'}</strong> {auditWords(what, about)}
                     <span className="aside ms-2 text-sm">{address}</span>
                   </span>
                 </li>

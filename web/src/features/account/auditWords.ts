@@ -45,19 +45,19 @@ const DONE: Readonly<Record<string, string>> = {
   'POST /api/trainees/:id/stop-sign-closures': 'closed a stop sign',
 };
 
-/** What happens to accounts; behind a colon stands a role, or a copy. */
-const ACCOUNTS: Readonly<Record<string, (of: string) => string>> = {
+/** What happens to accounts: of a role or a copy, and about somebody. */
+const ACCOUNTS: Readonly<Record<string, (of: string, about: string) => string>> = {
   'made-studio': () => 'made the studio',
   'signed-in': () => 'signed in',
   'signed-out': () => 'signed out',
   'wrong-password': () => 'typed a wrong password',
   'changed-password': () => 'changed the password',
   'password-by-code': () => 'set a new password by code',
-  'gave-code': () => 'gave a code for a new password',
+  'gave-code': (_of, about) => `gave ${about} a code for a new password`,
   invited: (role) => `invited ${withArticle(role)}`,
-  joined: () => 'came in on an invitation of',
-  'made-member': (role) => `made somebody ${withArticle(role)}`,
-  'took-out': () => 'took somebody out of the studio',
+  joined: (_of, about) => `came in on an invitation of ${about}`,
+  'made-member': (role, about) => `made ${about} ${withArticle(role)}`,
+  'took-out': (_of, about) => `took ${about} out of the studio`,
   restored: (copy) => `brought back the copy ${copy}`,
 };
 
@@ -65,11 +65,14 @@ const withArticle = (role: string) => (role === 'coach' ? 'a coach' : `an ${role
 
 const LIBRARY = /^(?:PUT|POST) \/api\/library\/(\w+?)s\/:id(\/reset)?$/;
 
-/** What somebody did, to stand behind their name. */
-export function auditWords(what: string): string {
+/** What somebody did, to whom, to stand behind their name. */
+export function auditWords(what: string, about: string | null): string {
   const entry = LIBRARY.exec(what);
   if (entry)
     return `${entry[2] ? 'reset or retired' : 'changed'} a ${entry[1] === 'measure' ? 'check' : (entry[1] ?? 'entry')} of the library`;
   const [code = '', of = ''] = what.split(/:(.*)/);
-  return ACCOUNTS[code]?.(of) ?? DONE[what] ?? what;
+  const account = ACCOUNTS[code];
+  if (account) return account(of, about ?? 'somebody');
+  const words = DONE[what] ?? what;
+  return about === null ? words : `${words}: ${about}`;
 }
