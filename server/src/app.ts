@@ -9,7 +9,6 @@ import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
 import { correctionRoutes } from './corrections/routes.ts';
 import { gateRoutes } from './gates/routes.ts';
-import { digestOf } from './identity/secrets.ts';
 import { problemOf, refusalFrom } from './errors.ts';
 import { floorRoutes } from './floor/routes.ts';
 import { servePages } from './pages.ts';
@@ -40,7 +39,7 @@ const PATIENCE = { head: 15_000, request: 60_000 } as const;
 export interface AppOptions {
   readonly pages?: string | undefined;
   readonly log?: boolean;
-  /** How many requests one sign-in, or one address without one, may make in a minute. */
+  /** How many requests may come from one address in a minute, whoever is signed in there. */
   readonly perMinute?: number | undefined;
   /** Under which address the program is reached from elsewhere, over TLS, by a proxy on this machine. */
   readonly origin?: URL | undefined;
@@ -113,7 +112,6 @@ export async function buildApp(
     await app.register(rateLimit, {
       max: perMinute,
       timeWindow: '1 minute',
-      keyGenerator: (request) => digestOf(`${request.headers.cookie ?? ''} ${request.ip}`),
       allowList: (request) => !request.url.startsWith('/api/'),
       errorResponseBuilder: () => new Refusal('try-later', 'Too many requests in one minute; go on in a moment.'),
     });

@@ -3,6 +3,9 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ERROR_CATALOGUE } from '@myokinet/core/errors';
+import { BUILT_IN_COACH } from './actor.ts';
+import { buildApp } from './app.ts';
+import { openSeat } from './seat.ts';
 import { type TestBench, testBench, traineeDto } from './testBench.ts';
 
 let bench: TestBench;
@@ -81,4 +84,15 @@ it('an address that cannot be read is answered as carefully as the rest', async 
   expect(reply.statusCode).toBe(400);
   expect(reply.json()).toMatchObject({ code: 'body-unreadable' });
   expect(reply.headers).toMatchObject({ 'content-security-policy': "default-src 'none'", 'x-content-type-options': 'nosniff' });
+});
+
+it('more requests in a minute than are allowed have to wait, whatever cookie they bring', async () => {
+  const app = await buildApp(openSeat(bench.services, BUILT_IN_COACH), bench.now, { perMinute: 3 });
+  const ask = (url: string) => app.inject({ method: 'GET', url, headers: { host: '127.0.0.1', cookie: `a=${Math.random()}` } });
+  for (let i = 0; i < 3; i++) expect((await ask('/api/trainees')).statusCode).toBe(200);
+  const late = await ask('/api/trainees');
+  expect(late.statusCode).toBe(429);
+  expect(late.json()).toMatchObject({ code: 'try-later' });
+  expect(late.headers['retry-after']).toBeDefined();
+  await app.close();
 });

@@ -31,8 +31,8 @@ async function demo(file: string, config: Config, now: () => Date): Promise<Read
   return { app, listening: () => undefined, close: () => void db.close() };
 }
 
-/** Far more than a floor with twelve trainees asks for. */
-const PER_MINUTE = 1200;
+/** Far more than the tablets of one hall ask for. */
+const PER_MINUTE = 2400;
 
 async function realStudio(config: Config, now: () => Date): Promise<Ready> {
   const house = openHouse({
