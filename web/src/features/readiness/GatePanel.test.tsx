@@ -1,3 +1,5 @@
+import { actionsOf } from '@myokinet/core/accounts';
+import type { MeHere } from '@myokinet/core/contracts';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '@myokinet/core/catalogue';
 import { openLibrary } from '@myokinet/core/library';
 import { capacityFromTrials } from '@myokinet/core/measuring';
@@ -9,6 +11,7 @@ import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { expect, it } from 'vitest';
 import { createStore } from '../../app/store.ts';
+import { MeContext } from '../../client/session.ts';
 import { GatePanel } from './GatePanel.tsx';
 
 const { measure: measureOf } = BUILT_IN_LIBRARY;
@@ -16,21 +19,29 @@ const { measure: measureOf } = BUILT_IN_LIBRARY;
 const now = new Date('2026-11-24T12:00:00Z');
 const rung = openLibrary(BUILT_IN).rung('push-up', 'wall');
 
-function show(gate: Gate, renewal = false, headrooms: readonly Headroom[] = []) {
+/** The demo's coach, who types initials; with accounts the account's stand under what is signed. */
+const DEMO: MeHere = {
+  ...{ state: 'here', demo: true, accountId: 'a', name: 'Demo coach', initials: 'DC', signInName: 'demo', studio: null, studios: [] },
+  ...{ may: actionsOf('owner'), copies: null, pageToken: '', signsUntil: null },
+};
+
+function show(gate: Gate, renewal = false, headrooms: readonly Headroom[] = [], me = DEMO) {
   render(
     <Provider store={createStore()}>
-      <MemoryRouter>
-        <GatePanel
-          traineeId="t"
-          ladderId="push-up"
-          rung={rung}
-          gate={gate}
-          headrooms={headrooms}
-          measureOf={measureOf}
-          renewal={renewal}
-          now={now}
-        />
-      </MemoryRouter>
+      <MeContext value={me}>
+        <MemoryRouter>
+          <GatePanel
+            traineeId="t"
+            ladderId="push-up"
+            rung={rung}
+            gate={gate}
+            headrooms={headrooms}
+            measureOf={measureOf}
+            renewal={renewal}
+            now={now}
+          />
+        </MemoryRouter>
+      </MeContext>
     </Provider>,
   );
 }
@@ -118,4 +129,14 @@ it('may be signed against lines that guard nobody’s safety, with a reason, and
   cleanup();
   show(judgeGate({ ...base, locks: [{ code: 'never-screened' }] }), false, base.headrooms);
   expect(screen.queryByRole('button', { name: /Sign/ })).toBeNull();
+});
+
+it('open: whoever has an account signs with its initials, and an assistant does not sign', () => {
+  show(open, false, [], { ...DEMO, demo: false, initials: 'AF' });
+  expect(screen.queryByLabelText('Your initials')).toBeNull();
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Sign clearance as AF' }).disabled).toBe(false);
+  cleanup();
+  show(open, false, [], { ...DEMO, demo: false, may: actionsOf('assistant') });
+  expect(screen.queryByRole('button', { name: /^Sign clearance/ })).toBeNull();
+  expect(screen.getByText('A coach or an owner of the studio signs.')).toBeTruthy();
 });
