@@ -25,8 +25,8 @@ async function setUp(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Set up the studio');
 }
 
-async function signIn(page: Page, password = PASSWORD): Promise<void> {
-  await page.getByLabel('Sign-in name').fill('ada');
+async function signIn(page: Page, password = PASSWORD, name = 'ada'): Promise<void> {
+  await page.getByLabel('Sign-in name').fill(name);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
 }
@@ -122,6 +122,25 @@ test('whoever is signed out in the middle of typing loses nothing, signs in agai
   await expect(page.getByText('You are signed out.')).toHaveCount(0);
   await save.click();
   await expect(page).toHaveURL(/\/screening$/);
+});
+
+test('what one account typed and did not send is shown to no other on the same device, whatever is reloaded', async ({ page, context }) => {
+  await setUp(page);
+  await page.goto(`${server.address}/people`);
+  await page.getByRole('button', { name: 'Make an invitation' }).click();
+  const code = await page.getByText(/^[A-Z0-9]{4}(-[A-Z0-9]{4}){3}$/).textContent();
+  await server.send('POST', '/api/join', { code, name: 'Bo Wren', initials: 'bw', signInName: 'bo.wren', password: PASSWORD });
+  await addTrainee(page, 'Half typed');
+  await context.clearCookies();
+  await page.reload();
+  await signIn(page, PASSWORD, 'bo.wren');
+  const asked = page.getByRole('heading', { name: 'This device holds work of Ada Finch' });
+  await expect(asked).toBeVisible();
+  await page.reload();
+  await expect(asked).toBeVisible();
+  await page.getByRole('button', { name: /^Sign out, so that/ }).click();
+  await signIn(page);
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half typed');
 });
 
 test('a damaged file is said to be so, and the newest copy brings the studio back', async ({ page }) => {

@@ -57,8 +57,18 @@ export function accountDoor({ accounts, files, now, secure }: Options) {
 
   const mayStillSign = ({ confirmedAt }: SignedIn): boolean => confirmedAt > addDays(now(), -SIGN_IN.signHours / HOURS_A_DAY);
 
+  /** @throws Refusal `role-short` */
+  function mustRunStudio(request: FastifyRequest): SignedIn & { readonly studioId: string } {
+    const signed = mustBeSignedIn(request);
+    const { studioId, role } = signed;
+    if (studioId === null || role === null || !roleMay(role, 'run-studio'))
+      throw new Refusal('role-short', 'Only an owner of this studio may do this.');
+    return { ...signed, studioId };
+  }
+
   return {
     mayStillSign,
+    mustRunStudio,
     find,
     mustBeSignedIn,
 

@@ -1,4 +1,3 @@
-import { roleMay } from '@myokinet/core/accounts';
 import {
   ConfirmDto,
   FirstRunDto,
@@ -22,7 +21,6 @@ import { openLibrary } from '@myokinet/core/library';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { v7 } from 'uuid';
 import type { AccountStore } from './accountStore.ts';
-import type { SignedIn } from './signIns.ts';
 import { type AccountDoor, whenceOf } from './door.ts';
 import { plainCode } from './secrets.ts';
 import type { StudioFiles } from './studioFiles.ts';
@@ -65,15 +63,6 @@ export function identityRoutes(app: FastifyInstance, { accounts, files, door, sl
       if (error instanceof Refusal && GUESSES.has(error.code)) slow.failed(...keys);
       throw error;
     }
-  }
-
-  /** @throws Refusal `role-short` */
-  function mustRun(request: FastifyRequest): SignedIn & { readonly studioId: string } {
-    const signed = door.mustBeSignedIn(request);
-    const { studioId, role } = signed;
-    if (studioId === null || role === null || !roleMay(role, 'run-studio'))
-      throw new Refusal('role-short', 'Only an owner of this studio may do this.');
-    return { ...signed, studioId };
   }
 
   /** Gives the account's name to every studio that it belongs to and whose file is whole. */
@@ -177,31 +166,31 @@ export function identityRoutes(app: FastifyInstance, { accounts, files, door, sl
       .slice(0, AUDIT_LINES),
   });
 
-  app.get('/api/people', OPEN, (request) => people(mustRun(request).studioId));
+  app.get('/api/people', OPEN, (request) => people(door.mustRunStudio(request).studioId));
   app.post('/api/people/invitations', OPEN, (request, reply) => {
-    const signed = mustRun(request);
+    const signed = door.mustRunStudio(request);
     reply.code(201);
     return accounts.invite(signed, signed.studioId, validated(InvitationDto, request.body, scope()), request.ip);
   });
   app.delete<OfId>('/api/people/invitations/:id', OPEN, (request) => {
-    const { studioId } = mustRun(request);
+    const { studioId } = door.mustRunStudio(request);
     accounts.takeBackInvitation(studioId, request.params.id);
     return people(studioId);
   });
   app.put<OfAccount>('/api/people/:accountId', OPEN, (request) => {
-    const signed = mustRun(request);
+    const signed = door.mustRunStudio(request);
     const { role } = validated(MembershipDto, request.body, scope());
     accounts.setRole(signed, signed.studioId, { accountId: request.params.accountId, role: role ?? null }, request.ip);
     return people(signed.studioId);
   });
   app.post<OfAccount>('/api/people/:accountId/reset-code', OPEN, (request, reply) => {
-    const signed = mustRun(request);
+    const signed = door.mustRunStudio(request);
     reply.code(201);
     return accounts.resetCode(signed, signed.studioId, request.params.accountId, request.ip);
   });
 
   app.post('/api/studios', OPEN, (request, reply) => {
-    const signed = mustRun(request);
+    const signed = door.mustRunStudio(request);
     const id = v7();
     accounts.addStudio({ id, name: validated(StudioDto, request.body, scope()).name, ownerId: signed.accountId });
     introduce(signed.accountId);
@@ -210,7 +199,7 @@ export function identityRoutes(app: FastifyInstance, { accounts, files, door, sl
     return door.me(request);
   });
   app.put('/api/studio', OPEN, (request) => {
-    const { studioId } = mustRun(request);
+    const { studioId } = door.mustRunStudio(request);
     accounts.renameStudio(studioId, validated(StudioDto, request.body, scope()).name);
     return door.me(request);
   });

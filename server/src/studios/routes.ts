@@ -1,9 +1,8 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { roleMay } from '@myokinet/core/accounts';
 import type { CopiesReply } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import type { FastifyInstance } from 'fastify';
 import type { AccountStore } from '../identity/accountStore.ts';
 import type { AccountDoor } from '../identity/door.ts';
 import { type CopyKeeper, setAside } from './copies.ts';
@@ -26,26 +25,18 @@ const OPEN = { config: { open: true } } as const;
 export function studioRoutes(app: FastifyInstance, { folder, accounts, studios, copies, door, copyNow, now }: Options): void {
   const reply = (studioId: string): CopiesReply => ({ ...copies.state(), copies: copies.list(studioId) });
 
-  function mustRun(request: FastifyRequest) {
-    const signed = door.mustBeSignedIn(request);
-    const { studioId, role } = signed;
-    if (studioId === null || role === null || !roleMay(role, 'run-studio'))
-      throw new Refusal('role-short', 'Only an owner of this studio may do this.');
-    return { ...signed, studioId };
-  }
-
   app.get('/api/copies', OPEN, (request) => {
-    return reply(mustRun(request).studioId);
+    return reply(door.mustRunStudio(request).studioId);
   });
 
   app.post('/api/copies', OPEN, async (request) => {
-    const { studioId } = mustRun(request);
+    const { studioId } = door.mustRunStudio(request);
     await copyNow();
     return reply(studioId);
   });
 
   app.post<{ Params: { name: string } }>('/api/copies/:name/restore', OPEN, async (request) => {
-    const signed = mustRun(request);
+    const signed = door.mustRunStudio(request);
     if (!door.mayStillSign(signed)) throw new Refusal('confirm-first');
     const { studioId, accountId } = signed;
     await copies.settled();

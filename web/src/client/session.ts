@@ -7,6 +7,18 @@ const HERE = 'myokinet.me';
 
 export const rememberedMe = (): MeHere | undefined => readKept<MeHere | undefined>(HERE, undefined);
 
+/** Whose work this device holds: it changes only when nothing of the one before is left here. */
+const HOLDER = 'myokinet.holder';
+
+export interface Holder {
+  readonly accountId: string;
+  readonly name: string;
+}
+
+export const deviceHolder = (): Holder | undefined => readKept<Holder | undefined>(HOLDER, undefined);
+
+export const holdDevice = ({ accountId, name }: Holder): void => keep(HOLDER, { accountId, name });
+
 export const MeContext = createContext<MeHere | undefined>(undefined);
 
 /** Who works on this device. */

@@ -1,10 +1,10 @@
 import type { MeHere } from '@myokinet/core/contracts';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useMeQuery } from '../../client/api.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { isOffline } from '../../client/problem.ts';
-import { MeContext, rememberedMe } from '../../client/session.ts';
+import { deviceHolder, holdDevice, MeContext, rememberedMe } from '../../client/session.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { ConfirmPassword } from './ConfirmPassword.tsx';
 import { DamagedStudio } from './DamagedStudio.tsx';
@@ -31,7 +31,7 @@ export function AccountGate() {
     if (moved.current !== undefined && here !== moved.current) location.assign('/');
     moved.current = here;
   }, [inside]);
-  if (inside) return <Inside me={inside} before={before} />;
+  if (inside) return <Inside me={inside} />;
   if (!me) return error ? <ProblemNote error={error} retry={() => void refetch()} /> : <Waiting />;
   const done = () => void refetch();
   return me.state === 'first run' ? (
@@ -45,10 +45,14 @@ export function AccountGate() {
   );
 }
 
-function Inside({ me, before }: { readonly me: MeHere; readonly before: MeHere | undefined }) {
-  const [settled, setSettled] = useState(false);
-  if (before && before.accountId !== me.accountId && !settled)
-    return <OtherAccount before={before} me={me} done={() => setSettled(true)} />;
+function Inside({ me }: { readonly me: MeHere }) {
+  const [holder, setHolder] = useState(deviceHolder);
+  const another = holder !== undefined && holder.accountId !== me.accountId;
+  const forgetHolder = useCallback(() => setHolder(undefined), []);
+  useEffect(() => {
+    if (!another) holdDevice(me);
+  }, [another, me]);
+  if (another) return <OtherAccount before={holder} me={me} done={forgetHolder} />;
   return (
     <MeContext value={me}>
       {me.studio === null ? <NoStudio /> : me.studio.damaged ? <DamagedStudio studio={me.studio.name} /> : <Outlet />}

@@ -1,13 +1,13 @@
 import type { MeHere } from '@myokinet/core/contracts';
 import { useEffect, useState } from 'react';
-import { sessionHere } from '../../client/session.ts';
+import { type Holder, sessionHere } from '../../client/session.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { unsentHere, wipeDevice } from '../../client/deviceData.ts';
 import { useSignOutMutation } from './endpoints.ts';
 import { FrontPage } from './FrontPage.tsx';
 
 /** What another account left on this device goes before anything of this one comes; what was not sent is asked about. */
-export function OtherAccount({ before, me, done }: { readonly before: MeHere; readonly me: MeHere; readonly done: () => void }) {
+export function OtherAccount({ before, me, done }: { readonly before: Holder; readonly me: MeHere; readonly done: () => void }) {
   const [unsent, setUnsent] = useState<number>();
   const [signOut, { isLoading }] = useSignOutMutation();
   useEffect(() => {
