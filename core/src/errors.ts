@@ -28,6 +28,7 @@ export const ERROR_CATALOGUE = {
   'repeatability-too-small': [422, 'Too few repeated readings to tell how repeatable they are.'],
   'body-implausible': [422, 'These body measures fit no trainee.'],
   'set-up-impossible': [422, 'This set-up cannot be built.'],
+  'movement-impossible': [422, 'This movement cannot be done.'],
   'load-out-of-reach': [422, 'No set-up of this position gives that load.'],
   'band-nonsense': [422, 'These readings describe no band.'],
   'scale-reading-unusable': [422, 'This reading cannot teach the model.'],

@@ -16,14 +16,13 @@ import { ArrowDown, ArrowUp, Pencil } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { posed } from '../../kit/figure.ts';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
 import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
+import { DrillMotion } from './DrillMotion.tsx';
 import { CopyLink } from './CopyLink.tsx';
 import { usePlanUsesQuery } from './endpoints.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
-import { ANYBODY, BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './words.ts';
+import { BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './words.ts';
 import { CAUTION_WORDS } from '@myokinet/core/words';
 
 export function DrillPage() {
@@ -40,8 +39,8 @@ function Drilled({ drill }: { readonly drill: Drill }) {
       <StandingNote kind="drill" id={drill.id} now={new Date()} />
       <div className="grid items-start gap-x-10 gap-y-5 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <div>
-          <div className="sheet grid place-items-center p-3">
-            <SetUpFigure figure={posed(drill.pose, ANYBODY)} size={190} label={`Figure: ${drill.pose}`} />
+          <div className="sheet p-3">
+            <DrillMotion drill={drill} />
           </div>
           <Facts drill={drill} />
         </div>

@@ -7,13 +7,12 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { Empty } from '../../kit/Empty.tsx';
-import { posed } from '../../kit/figure.ts';
 import type { Option } from '../../kit/EntryFields.tsx';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { StillBody } from '../../kit/body/StillBody.tsx';
 import { useLibrary, useSchools, useStudioLibrary } from '../../client/LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
 import { type FilterName, useDrillFilter } from './useDrillFilter.ts';
-import { ANYBODY, asOptions, BLADE_WORDS, capital, jointsInWords } from './words.ts';
+import { asOptions, BLADE_WORDS, capital, jointsInWords } from './words.ts';
 
 const OPTIONS: Readonly<Record<FilterName, { readonly label: string; readonly options: readonly Option[] }>> = {
   joint: { label: 'Joint', options: asOptions(JOINTS) },
@@ -106,7 +105,7 @@ export function DrillsPage() {
   );
 }
 
-const FIGURE = 44;
+const FIGURE = 64;
 
 function DrillRow({ drill }: { readonly drill: Drill }) {
   const schools = useSchools();
@@ -116,9 +115,9 @@ function DrillRow({ drill }: { readonly drill: Drill }) {
     <li className="border-b border-base-300">
       <Link
         to={`/library/drills/${drill.id}`}
-        className="grid grid-cols-[3rem_1fr] items-center gap-x-3 py-1 hover:bg-base-200 md:grid-cols-[3rem_minmax(0,5fr)_minmax(0,5fr)_minmax(0,4fr)]"
+        className="grid grid-cols-[4.25rem_1fr] items-center gap-x-3 py-1 hover:bg-base-200 md:grid-cols-[4.25rem_minmax(0,5fr)_minmax(0,5fr)_minmax(0,4fr)]"
       >
-        <SetUpFigure figure={posed(drill.pose, ANYBODY)} size={FIGURE} />
+        <StillBody drill={drill} size={FIGURE} />
         <span className="leading-tight">
           <span className="font-semibold">{drill.name}</span>
           {own && <span className="ms-2 border-s-4 border-primary bg-primary/10 px-1.5 text-sm">the studio’s</span>}

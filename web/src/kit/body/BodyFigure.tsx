@@ -1,0 +1,78 @@
+import { frameAt, type Prepared, type Travel, type View } from '@myokinet/core/motion';
+import type { CSSProperties } from 'react';
+import { drawn } from './drawn.ts';
+import type { Ink, Shape } from './shape.ts';
+import { type Crop, windowOf } from './window.ts';
+
+/** Colours of the parts: the page's ink, thinner for what is far; paper is what the figure lies on. */
+const COLOURS: Readonly<Record<Ink, { readonly line: string; readonly fill: string }>> = {
+  near: same('var(--color-base-content)'),
+  far: same(mixed('var(--color-base-content)', 34)),
+  trunk: same(mixed('var(--color-base-content)', 66)),
+  blade: { line: 'var(--figure-paper)', fill: 'var(--color-warning)' },
+  equipment: { line: 'var(--color-secondary)', fill: mixed('var(--color-secondary)', 28) },
+  ground: { line: mixed('var(--color-secondary)', 45), fill: mixed('var(--color-secondary)', 12) },
+  band: same('var(--color-primary)'),
+  paper: same('var(--figure-paper)'),
+};
+
+function same(colour: string) {
+  return { line: colour, fill: colour };
+}
+
+function mixed(colour: string, percent: number): string {
+  return `color-mix(in oklab, ${colour} ${percent}%, var(--figure-paper))`;
+}
+
+export interface BodyFigureProps {
+  readonly prepared: Prepared;
+  readonly travel: Travel;
+  readonly view: View;
+  readonly crop?: Crop | undefined;
+  /** Pixels of a square; absent: as large as there is room. */
+  readonly size?: number;
+  /** What the figure lies on; absent: the page. */
+  readonly paper?: string;
+  /** Given where the figure is not only decoration. */
+  readonly label?: string;
+}
+
+/** A body at one point of its movement, seen from one side. */
+export function BodyFigure({ prepared, travel, view, crop, size, paper = 'var(--color-base-100)', label }: BodyFigureProps) {
+  const { box, camera } = windowOf(prepared, view, crop);
+  const skeleton = frameAt(prepared, travel);
+  const shapes = drawn(prepared, skeleton, view, camera(skeleton));
+  const { left, top, width, height } = box(skeleton);
+  return (
+    <svg
+      viewBox={`${left} ${top} ${width} ${height}`}
+      {...(size ? { width: size, height: size } : { className: 'h-full w-full' })}
+      style={{ '--figure-paper': paper } as CSSProperties}
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+    >
+      {crop === undefined && view !== 'above' && <path d={`M${left} 0H${left + width}`} stroke={COLOURS.ground.line} strokeWidth={0.02} />}
+      {shapes.map((shape, i) => (
+        // Shapes have no name of their own: the order is that of depth.
+        <ShapeMark key={i} shape={shape} />
+      ))}
+    </svg>
+  );
+}
+
+const round = (n: number) => Math.round(n * 1000) / 1000;
+
+function ShapeMark({ shape: { ink, points, width, filled, blunt } }: { readonly shape: Shape }) {
+  const { line, fill } = COLOURS[ink];
+  const [first] = points;
+  if (points.length === 1 && first) return <circle cx={round(first[0])} cy={round(first[1])} r={width / 2} style={{ fill: line }} />;
+  const d = points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${round(x)} ${round(y)}`).join('') + (filled ? 'Z' : '');
+  return (
+    <path
+      d={d}
+      style={{ fill: filled ? fill : 'none', stroke: line }}
+      strokeWidth={width}
+      strokeLinecap={blunt ? 'butt' : 'round'}
+      strokeLinejoin="round"
+    />
+  );
+}

@@ -1,0 +1,32 @@
+import { type Shown, tellingTravel } from '@myokinet/core/motion';
+import type { ShownDrill } from '@myokinet/core/movements';
+import { BodyFigure } from './BodyFigure.tsx';
+import { ANY_BODY, useMovement } from './useMovement.ts';
+
+export interface StillBodyProps {
+  readonly drill: ShownDrill;
+  readonly shown?: Shown;
+  /** Pixels of a square. */
+  readonly size: number;
+  readonly paper?: string;
+  readonly label?: string;
+}
+
+/** A drill at the point of its movement that tells most; a hand's work from near. Keeps its room while it is worked out. */
+export function StillBody({ drill, shown = ANY_BODY, size, paper, label }: StillBodyProps) {
+  const prepared = useMovement(drill, shown);
+  if (!prepared) return <span className="block" style={{ width: size, height: size }} aria-hidden />;
+  const { movement } = prepared;
+  const crop = movement.closeUp && movement.closeUp !== 'blades' ? { of: movement.closeUp } : undefined;
+  return (
+    <BodyFigure
+      prepared={prepared}
+      travel={tellingTravel(movement)}
+      view={(crop && movement.closeFrom) ?? movement.view}
+      crop={crop}
+      size={size}
+      {...(paper ? { paper } : {})}
+      {...(label ? { label } : {})}
+    />
+  );
+}
