@@ -23,9 +23,10 @@ const LIMB: Readonly<Partial<Record<PairedJoint, number>>> = {
   deviate: 0.06,
 };
 const LEG: Readonly<Partial<Record<PairedJoint, number>>> = { hip: 0.04, abduct: 0.12, hipTurn: 0.08, knee: 0.25, ankle: 0.02 };
-const PELVIS = { place: 3, pitch: 0.03, roll: 0.12, yaw: 0.12 } as const;
+const PELVIS = { place: 3, pitch: 0.06, roll: 0.12, yaw: 0.12 } as const;
 /** Loosely where no place is asked for, firmly where one is. */
 export const FIRM_PLACE = 60;
+const FIRM_PITCH = 0.4;
 
 /** What a metre off a support weighs against them: little at first, so that a far pose finds its way, then much. */
 const WEIGHTS = [100, 1500, 20_000] as const;
@@ -59,7 +60,7 @@ const ARM_PARTS: ReadonlySet<string> = new Set([
   'elbow',
 ]);
 /** Hands that lie flat bend their wrist as they must; others keep it. */
-const FLAT: ReadonlySet<string> = new Set(['palm', 'knuckles', 'index side', 'little side', 'back of the hand', 'tips']);
+const FLAT: ReadonlySet<string> = new Set(['palm', 'knuckles', 'index side', 'little side', 'back of the hand']);
 const GRIPPING: typeof LIMB = { wrist: 0.3, deviate: 0.3 };
 /** A straight elbow or knee stays straight; a bent one gives. */
 const HINGES: ReadonlySet<string> = new Set(['elbow', 'knee']);
@@ -78,7 +79,8 @@ function freeFigures(held: readonly Held[], place: number, wished: Figures): rea
   const free: Free[] = [0, 1, 2].map((at) => ({ at, stiffness: place, min: -9, max: 9 }));
   for (const joint of ['pitch', 'roll', 'yaw'] as const) {
     const [min, max] = MIDDLE[joint];
-    free.push({ at: middleAt(joint), stiffness: PELVIS[joint], min, max });
+    const stiffness = joint === 'pitch' && place >= FIRM_PLACE ? FIRM_PITCH : PELVIS[joint];
+    free.push({ at: middleAt(joint), stiffness, min, max });
   }
   for (const side of SIDES) {
     const parts = held.flatMap(({ contact }) => (contact.side === side ? [contact.part] : []));

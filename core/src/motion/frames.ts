@@ -1,12 +1,12 @@
-import { SIDES } from '../anatomy/index.ts';
+import { SIDES, type Side } from '../anatomy/index.ts';
 import { Refusal } from '../errors.ts';
 import { closed, FIRM_PLACE, greatestMiss, type Held } from './close.ts';
 import { mirroredContact, nameOf, pointsOf, type ContactName } from './contact.ts';
 import { type Frame, frameOf, type Shown, WRITTEN_FOR } from './frame.ts';
 import { FIGURES, type Figures, MIDDLE, MIDDLE_JOINTS, middleAt, PAIRED, PAIRED_JOINTS, pairedAt, valueAt } from './joints.ts';
 import type { KeyPose, Movement, Pose } from './movement.ts';
-import { type Skeleton, skeletonOf } from './skeleton.ts';
-import { midway, type Vec } from './space.ts';
+import { type Limbs, type Skeleton, skeletonOf } from './skeleton.ts';
+import { apart, midway, type Vec } from './space.ts';
 
 /** A movement worked out for one body: its key poses with every contact met. */
 export interface Prepared {
@@ -77,9 +77,10 @@ const STEPS = 3;
 
 function reached(frame: Frame, start: Figures, wished: Figures, held: readonly Held[], place: number | undefined): Figures {
   let figures = start;
+  const stride = start.map((v, i) => (valueAt(wished, i) - v) / STEPS);
   for (let step = 1; step <= STEPS; step += 1) {
-    const toward = start.map((v, i) => v + ((valueAt(wished, i) - v) * step) / STEPS);
-    figures = closed(frame, toward, held, { place, from: figures });
+    const toward = start.map((v, i) => v + valueAt(stride, i) * step);
+    figures = closed(frame, toward, held, { place, from: figures.map((v, i) => v + valueAt(stride, i)) });
   }
   return figures;
 }
@@ -155,13 +156,31 @@ export function figuresAt({ movement, frame, keys }: Prepared, travel: Travel): 
   return closed(frame, between, held, { place: a.firm || b.firm ? FIRM_PLACE : undefined });
 }
 
+/** Toes lie flat where a foot stands on its ball. */
+function flatToes(skeleton: Skeleton, standing: ReadonlySet<ContactName>): Skeleton {
+  const flat = (side: Side): Limbs => {
+    const limbs = skeleton[side];
+    const { ball, toe, ankle } = limbs;
+    const length = apart(ball, toe);
+    const [dx, dy] = [toe[0] - ball[0], toe[1] - ball[1]];
+    const level = Math.hypot(dx, dy);
+    // A sole that stands steeper than upright bends its toes away from the heel.
+    const away: readonly [number, number] = toe[2] < ball[2] - level ? [ankle[0] - ball[0], ankle[1] - ball[1]] : [-dx, -dy];
+    const reach = Math.hypot(...away) || 1;
+    return { ...limbs, toe: [ball[0] - (away[0] / reach) * length, ball[1] - (away[1] / reach) * length, ball[2]] };
+  };
+  const right = standing.has('right ball') ? flat('right') : skeleton.right;
+  const left = standing.has('left ball') ? flat('left') : skeleton.left;
+  return { ...skeleton, right, left };
+}
+
 /**
  * The body at a point of a movement's way.
  *
  * @param travel 0 at the start, 1 at the end
  */
 export function frameAt(prepared: Prepared, travel: Travel): Skeleton {
-  return skeletonOf(prepared.frame, figuresAt(prepared, travel));
+  return flatToes(skeletonOf(prepared.frame, figuresAt(prepared, travel)), new Set(contactsAt(prepared, travel)));
 }
 
 /** The contacts that hold at a point of the way, by name. */
@@ -182,7 +201,7 @@ function mirroredPose(pose: KeyPose): KeyPose {
   const flipped = Object.fromEntries(
     Object.entries(middle).map(([joint, value]) => [
       joint,
-      ['roll', 'yaw', 'bend', 'turn', 'tilt', 'look'].includes(joint) ? -(value as number) : value,
+      ['roll', 'yaw', 'spin', 'bend', 'turn', 'tilt', 'look'].includes(joint) ? -(value as number) : value,
     ]),
   );
   return {

@@ -5,13 +5,14 @@ type Limits = readonly [min: number, max: number];
 
 /**
  * What turns in the middle of the body, degrees. `pitch`, `roll` and `yaw` place the pelvis: pitch 0 is upright, 90 face down, -90 face
- * up; a positive roll tips the head to the right, a positive yaw looks to the left. `flex`, `bend` and `turn` are the trunk's (forward,
+ * up; a positive roll tips the head to the right, a positive yaw looks to the left; `spin` turns about the body's long axis, however it lies. `flex`, `bend` and `turn` are the trunk's (forward,
  * to the right, to the left), `nod`, `tilt` and `look` the neck's.
  */
 export const MIDDLE = {
   pitch: [-200, 270],
   roll: [-120, 120],
   yaw: [-200, 200],
+  spin: [-120, 120],
   flex: [-50, 90],
   bend: [-45, 45],
   turn: [-55, 55],
@@ -47,7 +48,7 @@ export const PAIRED = {
   abduct: [-35, 80],
   hipTurn: [-60, 65],
   knee: [-8, 162],
-  ankle: [-60, 45],
+  ankle: [-78, 48],
 } as const satisfies Readonly<Record<string, Limits>>;
 
 export type MiddleJoint = keyof typeof MIDDLE;

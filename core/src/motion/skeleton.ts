@@ -87,7 +87,7 @@ export function skeletonOf(frame: Frame, figures: Figures): Skeleton {
   const k = frame.statureM / WRITTEN_FOR;
   const m = (joint: MiddleJoint) => valueAt(figures, MIDDLE_INDEX[joint]);
   const pelvis: Vec = [valueAt(figures, 0), valueAt(figures, 1), valueAt(figures, 2)];
-  const pelvisTurn = after(after(aboutZ(m('yaw')), aboutY(m('pitch'))), aboutX(m('roll')));
+  const pelvisTurn = after(after(after(aboutZ(m('yaw')), aboutY(m('pitch'))), aboutX(m('roll'))), aboutZ(m('spin')));
   const half = after(after(aboutY(m('flex') / 2), aboutX(m('bend') / 2)), aboutZ(m('turn') / 2));
   const lower = after(pelvisTurn, half);
   const chestTurn = after(lower, half);
@@ -95,7 +95,7 @@ export function skeletonOf(frame: Frame, figures: Figures): Skeleton {
   const top = from(waist, chestTurn, [0, 0, lengths.trunk * (1 - BELOW_WAIST)]);
   const headTurn = after(after(after(chestTurn, aboutY(m('nod'))), aboutX(m('tilt'))), aboutZ(m('look')));
   const neck = from(top, chestTurn, [0, 0, 0.03 * k]);
-  const head = from(neck, headTurn, [0.015 * k, 0, 0.155 * k]);
+  const head = from(neck, headTurn, [0.015 * k, 0, 0.185 * k]);
   const limbs = (side: Side): Limbs => ({
     ...armOf(frame, figures, side, top, chestTurn),
     ...legOf(frame, figures, side, from(pelvis, pelvisTurn, [0, signOf(side) * halfHips, 0]), pelvisTurn),
@@ -107,7 +107,7 @@ export function skeletonOf(frame: Frame, figures: Figures): Skeleton {
     neck,
     head,
     nose: from(head, headTurn, [0.115 * k, 0, -0.015 * k]),
-    crown: from(neck, headTurn, [0.015 * k, 0, 0.26 * k]),
+    crown: from(neck, headTurn, [0.015 * k, 0, 0.29 * k]),
     pelvisTurn,
     chestTurn,
     headTurn,

@@ -28,8 +28,9 @@ const less = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 const column = (t: Turn, axis: 0 | 1 | 2): Vec => [t[axis], valueAt(t, 3 + axis), valueAt(t, 6 + axis)];
 
 /** The movers of the pelvis: its place and its turns. */
-export function pelvisMovers({ pelvis, pelvisTurn }: Skeleton, figures: Figures): readonly Mover[] {
+export function pelvisMovers({ pelvis }: Skeleton, figures: Figures): readonly Mover[] {
   const yaw = aboutZ(valueAt(figures, middleAt('yaw')));
+  const pitch = valueAt(figures, middleAt('pitch')) * DEGREE;
   const ways: readonly Vec[] = [
     [1, 0, 0],
     [0, 1, 0],
@@ -38,7 +39,7 @@ export function pelvisMovers({ pelvis, pelvisTurn }: Skeleton, figures: Figures)
   return [
     ...ways.map((along, at): Mover => ({ at, from: 0, along })),
     { at: middleAt('pitch'), from: 0, axis: column(yaw, 1), pivot: pelvis },
-    { at: middleAt('roll'), from: 0, axis: column(pelvisTurn, 0), pivot: pelvis },
+    { at: middleAt('roll'), from: 0, axis: turned(yaw, [Math.cos(pitch), 0, -Math.sin(pitch)]), pivot: pelvis },
     { at: middleAt('yaw'), from: 0, axis: [0, 0, 1], pivot: pelvis },
   ];
 }

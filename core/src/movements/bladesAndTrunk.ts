@@ -30,8 +30,8 @@ const RAISED_W = { plane: 0, raise: 66, rotate: 84, elbow: 92, pronate: 0 } as c
 const CONTRACT_FOREARMS_TALL = { plane: 88, raise: 92, rotate: 0, elbow: 92, pronate: 0, curl: 0 } as const;
 /** One forearm stays and pushes, the other slides forward. */
 const FOREARMS_KNEELING = stance(TABLETOP, {
-  start: { pitch: 102, both: { hip: 92, elbow: 88, raise: 104, pronate: 0, wrist: 0 } },
-  contacts: [...both('forearm'), ...both('knee')],
+  start: { pitch: 104, both: { hip: 100, elbow: 88, raise: 104, pronate: 0, wrist: 0 } },
+  contacts: [...both('forearm'), ...both('shin')],
 });
 
 export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
@@ -47,8 +47,8 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
     start: { both: { plane: 0, raise: 88, elbow: 2, pronate: -60 } },
     keys: [
       { flex: -8, both: { plane: -16 } },
-      { both: { plane: 20, raise: 140, pronate: -90 } },
-      { flex: -8, both: { plane: 4, raise: 140 } },
+      { both: { plane: 4, raise: 140, pronate: -60 } },
+      { flex: -8, both: { plane: -14, raise: 140 } },
       { flex: -8, both: { ...RAISED_W, plane: -16 } },
     ],
     view: 'above',
@@ -86,19 +86,26 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
     view: 'three-quarter',
   }),
   'floor-forearm-turn': sided(FOREARMS_KNEELING, {
-    start: { left: { plane: 40, raise: 40, elbow: 60 } },
-    contacts: [one('right', 'forearm'), ...both('knee')],
-    keys: [{ turn: 42, look: 40, right: APART, left: { plane: 0, raise: 70 } }],
+    start: { left: { plane: 90, raise: 62, elbow: 138 } },
+    contacts: [one('right', 'forearm'), ...both('shin')],
+    keys: [{ turn: 42, look: 40, right: APART, left: { plane: 0, raise: 70, elbow: 90 } }],
     view: 'three-quarter',
   }),
   'tabletop-hand-slide': sided(TABLETOP, {
-    slides: ['right palm'],
-    keys: [{ right: { raise: 142, wrist: 46 }, left: APART, pitch: 94 }],
-    contacts: [one('left', 'palm'), one('right', 'palm'), ...both('knee')],
+    keys: [
+      {
+        ...{ by: [-0.05, 0, -0.03], turn: 26, look: -10, shift: { 'right palm': [0.17, 0, 0] } },
+        ...{ left: { ...APART, raise: 92 }, right: { reach: 24, raise: 124, wrist: 52 }, both: { hip: 92, knee: 96 } },
+      },
+    ],
   }),
   'tabletop-forearm-slide': sided(FOREARMS_KNEELING, {
-    slides: ['right forearm'],
-    keys: [{ right: { raise: 128, elbow: 62 }, left: APART }],
+    keys: [
+      {
+        ...{ by: [-0.05, 0, -0.02], turn: 14, shift: { 'right forearm': [0.17, 0, 0] } },
+        ...{ left: { ...APART, raise: 112 }, right: { reach: 20, raise: 134, elbow: 60 }, both: { hip: 112, knee: 96 } },
+      },
+    ],
   }),
   'plank-shuffles': sided(PLANK, {
     keys: [
@@ -113,7 +120,7 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
   }),
   'rocked-back-reach': sided(TABLETOP, {
     start: { pitch: 96, both: { hip: 128, knee: 126, raise: 150, wrist: 60 }, at: [-0.2, 0, 0.32] },
-    contacts: [one('left', 'palm'), ...both('knee'), one('right', 'palm')],
+    contacts: [one('left', 'palm'), ...both('shin'), one('right', 'palm')],
     keys: [{ off: ['right palm'], right: { raise: 172, wrist: 0, pronate: 0 } }],
   }),
   'prone-a-lifts': lifted({ plane: -80, raise: 10, pronate: 90 }, { plane: -80, raise: 34, reach: -18, lift: -8 }),
@@ -165,7 +172,7 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
     ...BLADES,
   }),
   'wall-push-hold': move(AT_WALL, { start: { both: { reach: 22 } }, keys: [{ by: [0.015, 0, 0] }], second: 'back' }),
-  'tabletop-lean': move(TABLETOP, { keys: [{ by: [0.1, 0, 0], both: { ...APART, wrist: 98 } }] }),
+  'tabletop-lean': move(TABLETOP, { keys: [{ by: [0.07, 0, 0], both: { ...APART, wrist: 98 } }] }),
   plank: move(PLANK, { start: { both: { reach: 16 } }, keys: [{ flex: 3 }] }),
   'raised-arm-plank': sided(PLANK, {
     contacts: [one('left', 'palm'), one('right', 'palm'), ...both('ball')],
@@ -196,13 +203,11 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
   }),
   'reverse-tabletop': move(TABLETOP, {
     start: {
-      pitch: -88,
-      nod: 10,
-      at: [0, 0, 0.45],
-      both: { hip: -2, knee: 90, plane: -88, raise: 86, pronate: -20, wrist: 86, ankle: 0, rotate: 10 },
+      ...{ pitch: -62, nod: 10, at: [0, 0, 0.2] },
+      both: { hip: 62, knee: 80, plane: -88, raise: 60, pronate: -20, wrist: 80, ankle: 0, rotate: 10 },
     },
     contacts: [...both('palm'), ...both('sole')],
-    keys: [{ by: [0, 0, -0.28], both: { hip: 50, knee: 80 } }],
+    keys: [{ pitch: -88, by: [0.04, 0, 0.26], both: { hip: -2, knee: 88, raise: 86 } }],
   }),
   'knee-side-plank': sided(STANDING, {
     start: { roll: -62, at: [0, 0, 0.28], both: { knee: 90 }, left: { plane: 0, raise: 66, elbow: 92, rotate: 0 }, right: { raise: 12 } },
@@ -257,8 +262,8 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
     second: 'front',
   }),
   'prone-rotation-holds': sided(PRONE, {
-    start: { right: { plane: 0, raise: 88, elbow: 90, rotate: 0, pronate: 60 }, left: { plane: 60, raise: 120, elbow: 100 } },
-    keys: [{ right: { rotate: 46 } }],
+    start: { right: { plane: 0, raise: 88, elbow: 90, rotate: 84, pronate: 0 }, left: { plane: 0, raise: 120, elbow: 100, rotate: 86 } },
+    keys: [{ right: { rotate: 112 } }],
     view: 'three-quarter',
     second: 'above',
   }),

@@ -79,14 +79,14 @@ export const LONG_SITTING: Stance = {
 };
 
 export const TABLETOP: Stance = {
-  start: { at: [0, 0, 0.5], pitch: 88, nod: -8, both: { hip: 88, knee: 90, ankle: -50, plane: 90, raise: 88, pronate: 80, wrist: 88 } },
-  contacts: [...both('palm'), ...both('knee')],
+  start: { at: [0, 0, 0.5], pitch: 77, nod: -8, both: { hip: 77, knee: 90, ankle: -74, plane: 90, raise: 77, pronate: 80, wrist: 89 } },
+  contacts: [...both('palm'), ...both('shin')],
   view: 'side',
 };
 
 export const CHEST_LOW: Stance = {
-  start: { at: [0, 0, 0.46], pitch: 116, flex: -22, nod: -10, both: { hip: 112, knee: 88, ankle: -50, plane: 90, raise: 158, elbow: 42 } },
-  contacts: [...both('forearm'), ...both('knee')],
+  start: { at: [0, 0, 0.46], pitch: 116, flex: -22, nod: -10, both: { hip: 112, knee: 88, ankle: -74, plane: 90, raise: 158, elbow: 42 } },
+  contacts: [...both('forearm'), ...both('shin')],
   placed: true,
   view: 'side',
 };
@@ -98,8 +98,8 @@ export const PLANK: Stance = {
 };
 
 export const KNEE_PLANK: Stance = {
-  start: { at: [0, 0, 0.3], pitch: 56, nod: -10, both: { knee: 42, ankle: -50, plane: 90, raise: 57, pronate: 80, wrist: 85 } },
-  contacts: [...both('palm'), ...both('knee')],
+  start: { at: [0, 0, 0.3], pitch: 56, nod: -10, both: { knee: 42, ankle: -74, plane: 90, raise: 57, pronate: 80, wrist: 85 } },
+  contacts: [...both('palm'), ...both('shin')],
   view: 'side',
 };
 
@@ -110,13 +110,13 @@ export const FOREARM_PLANK: Stance = {
 };
 
 export const FOREARM_DOG: Stance = {
-  start: { at: [0, 0, 0.75], pitch: 135, nod: 5, both: { hip: 80, plane: 90, raise: 150, elbow: 90, ankle: 0, curl: 40 } },
+  start: { at: [0, 0, 0.75], pitch: 135, nod: 5, both: { hip: 80, plane: 90, raise: 178, elbow: 46, ankle: 0, curl: 40 } },
   contacts: [...both('forearm'), ...both('ball')],
   view: 'side',
 };
 
 export const PRONE: Stance = {
-  start: { at: [0, 0, 0.11], pitch: 90, both: { ankle: -50, raise: 10 } },
+  start: { at: [0, 0, 0.11], pitch: 90, both: { ankle: -74, raise: 10 } },
   contacts: [middle('front')],
   view: 'side',
 };
@@ -143,7 +143,7 @@ export const SIDE_LYING: Stance = {
 
 /** Facing a wall, palms on it at shoulder height. */
 export const AT_WALL: Stance = {
-  start: { at: [0, 0, 0.88], pitch: 12, both: { plane: 90, raise: 82, pronate: 80, wrist: 78, ankle: 12 } },
+  start: { at: [0, 0, 0.88], pitch: 12, both: { plane: 90, raise: 97, pronate: 80, wrist: 90, ankle: 12 } },
   contacts: [...both('palm', upright(0.62)), ...both('sole')],
   view: 'side',
 };
@@ -166,7 +166,7 @@ export const FEET_HANG: Stance = {
 
 /** Under a bar, feet forward on a step. */
 export const STEP_HANG: Stance = {
-  start: { at: [-0.02, 0, 0.78], pitch: 2, both: { ...OVERHEAD, hip: 50, knee: 32, ankle: 10 } },
+  start: { at: [-0.06, 0, 0.78], pitch: -6, both: { ...OVERHEAD, raise: 180, hip: 50, knee: 32, ankle: 10 } },
   contacts: [...both('grip', { kind: 'bar', x: 0, z: 1.98 }), ...both('sole', level(0.3))],
   view: 'side',
 };

@@ -14,7 +14,7 @@ const AT_TABLE = stance(SEATED, {
 
 /** Knuckles stay, the palm peels away. */
 const PEELED = { wrist: 56, knuckle: -34 } as const;
-const ON_KNUCKLES = [...both('knuckles'), ...both('knee')];
+const ON_KNUCKLES = [...both('knuckles'), ...both('shin')];
 
 export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
   'wrist-circles': move(FOREARMS_FORWARD, {
@@ -22,6 +22,7 @@ export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
     keys: [{ both: { wrist: 0, deviate: 22 } }, { both: { wrist: -55, deviate: 0 } }, { both: { wrist: 0, deviate: -32 } }],
     round: true,
     closeUp: 'right hand',
+    closeFrom: 'side',
   }),
   'palm-lifts': move(TABLETOP, { contacts: ON_KNUCKLES, keys: [{ both: PEELED }], closeUp: 'right hand' }),
   'elbow-wakers': sided(STANDING, {
@@ -55,26 +56,39 @@ export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
     view: 'front',
     closeUp: 'right hand',
   }),
-  'return-to-neutral': sided(AT_TABLE, { start: { right: { deviate: -32 } }, keys: [{ right: { deviate: 0 } }], closeUp: 'right hand' }),
-  'deviation-slides': sided(AT_TABLE, { start: { right: { deviate: 22 } }, keys: [{ right: { deviate: -36 } }], closeUp: 'right hand' }),
+  'return-to-neutral': sided(AT_TABLE, {
+    start: { right: { deviate: -32 } },
+    keys: [{ right: { deviate: 0 } }],
+    closeUp: 'right hand',
+    closeFrom: 'above',
+  }),
+  'deviation-slides': sided(AT_TABLE, {
+    start: { right: { deviate: 22 } },
+    keys: [{ right: { deviate: -36 } }],
+    closeUp: 'right hand',
+    closeFrom: 'above',
+  }),
   'weighted-deviations': sided(STANDING, {
     start: { right: { deviate: -30, curl: 80, elbow: 4 } },
     keys: [{ right: { deviate: 24 } }],
     props: [{ kind: 'stick', in: 'right hand' }],
     view: 'side',
     closeUp: 'right hand',
+    closeFrom: 'side',
   }),
   'heel-lifts-to-thumb': move(TABLETOP, {
-    contacts: [...both('index side'), ...both('knee')],
+    contacts: [...both('index side'), ...both('shin')],
     keys: [{ both: { wrist: 62, knuckle: -30, deviate: 8, pronate: 94, rotate: -12 } }],
     view: 'three-quarter',
     closeUp: 'right hand',
+    closeFrom: 'front',
   }),
   'heel-lifts-to-little-finger': move(TABLETOP, {
-    contacts: [...both('little side'), ...both('knee')],
+    contacts: [...both('little side'), ...both('shin')],
     keys: [{ both: { wrist: 62, knuckle: -30, deviate: -12, pronate: 55, rotate: 6 } }],
     view: 'three-quarter',
     closeUp: 'right hand',
+    closeFrom: 'front',
   }),
   'heel-lifts-at-wall': move(AT_WALL, {
     contacts: [...both('knuckles', upright(0.62)), ...both('sole')],
@@ -83,21 +97,22 @@ export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
   }),
   'back-of-hand-rocks': sided(TABLETOP, {
     start: { right: { wrist: -74, elbow: 22, pronate: 84, raise: 74 } },
-    contacts: [one('right', 'back of the hand'), one('left', 'palm'), ...both('knee')],
+    contacts: [one('right', 'back of the hand'), one('left', 'palm'), ...both('shin')],
     keys: [{ by: [-0.07, 0, 0], right: { elbow: 2 } }],
     closeUp: 'right hand',
   }),
   'back-of-hand-circles': sided(TABLETOP, {
     start: { right: { wrist: -74, pronate: 84, curl: 85, raise: 72 } },
-    contacts: [one('right', 'back of the hand'), one('left', 'palm'), ...both('knee')],
+    contacts: [one('right', 'back of the hand'), one('left', 'palm'), ...both('shin')],
     keys: [{ by: [-0.05, 0.03, 0] }, { by: [-0.06, -0.03, 0] }, { by: [-0.01, -0.04, 0] }],
     round: true,
     view: 'three-quarter',
     closeUp: 'right hand',
+    closeFrom: 'side',
   }),
   'peel-drill': sided(TABLETOP, {
     start: { right: { pronate: -84, wrist: 84 } },
-    contacts: [one('right', 'knuckles'), one('left', 'palm'), ...both('knee')],
+    contacts: [one('right', 'knuckles'), one('left', 'palm'), ...both('shin')],
     keys: [{ right: { elbow: 40, wrist: 62, knuckle: -26 } }],
     closeUp: 'right hand',
   }),
@@ -113,6 +128,7 @@ export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
     keys: [{ right: { pronate: 78 } }],
     props: [{ kind: 'stick', in: 'right hand' }],
     closeUp: 'right hand',
+    closeFrom: 'front',
   }),
   'band-wrist-curls': sided(ON_THIGH, {
     start: { right: { pronate: -84, wrist: 46, curl: 75 } },
@@ -129,6 +145,7 @@ export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
     ],
     props: [{ kind: 'stick', in: 'both hands', hangs: true }],
     closeUp: 'right hand',
+    closeFrom: 'side',
   }),
   'elbow-alignment': move(AT_WALL, {
     start: { both: { elbow: 24, rotate: -26, pronate: 56 } },
@@ -173,18 +190,21 @@ export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
     keys: [{ right: { wrist: -52 } }],
     props: [{ kind: 'weight', in: 'right hand' }],
     closeUp: 'right hand',
+    closeFrom: 'side',
   }),
   'finger-openers': sided(SEATED, {
     start: { right: { raise: 20, plane: 70, elbow: 96, pronate: 10, curl: 52 } },
     keys: [{ right: { curl: -5, spread: 24 } }],
     props: [{ kind: 'band', from: 'right fingertips', to: 'right hand' }],
     closeUp: 'right hand',
+    closeFrom: 'front',
   }),
   'towel-wringing': sided(STANDING, {
     start: { right: { raise: 14, plane: 60, elbow: 84, pronate: 60, curl: 40 } },
     keys: [{ right: { curl: 90, knuckle: 12 } }],
     props: [{ kind: 'towel', in: 'right hand' }],
     closeUp: 'right hand',
+    closeFrom: 'side',
   }),
   'forearm-stretch': sided(STANDING, {
     start: {

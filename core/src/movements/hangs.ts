@@ -25,7 +25,7 @@ const UNDER_LOW_BAR: Stance = {
   view: 'side',
 };
 
-const PULLED = { plane: 34, raise: 74, elbow: 124, lift: -10 } as const;
+const PULLED = { plane: 34, raise: 74, rotate: 76, elbow: 124, lift: -10 } as const;
 /** From a hang up to the bar, metres. */
 const UP = [-0.12, 0, 0.33] as const;
 const BAND = [{ kind: 'band', from: 'right foot', to: [0, 0, 2.2] }] as const;

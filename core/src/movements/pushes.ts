@@ -28,13 +28,17 @@ function pushUpAt(z: number, pitch: number): Stance {
   });
 }
 
-const pushUp = (base: Stance, more: Partial<Movement> = {}): Movement => move(base, { keys: [{ both: LOWERED }], ...more });
+const pushUp = (base: Stance, more: Partial<Movement> = {}, depth = 0.2): Movement =>
+  move(base, { keys: [{ pitch: (base.start.pitch ?? 0) + 65 * depth, by: [0.06, 0, -depth], both: LOWERED }], ...more });
 
 /** On ten fingertips. */
 function onTips(base: Stance, z = 0): Stance {
   const on = level(z);
   return stance(base, {
-    start: { both: { wrist: 52, knuckle: 14, curl: 26, spread: 14 } },
+    start: {
+      pitch: (base.start.pitch ?? 0) - 5,
+      both: { raise: (base.start.both?.raise ?? 70) - 8, wrist: 52, knuckle: 14, curl: 26, spread: 14 },
+    },
     contacts: [...both('tips', on), ...base.contacts.filter((c) => c.side !== undefined && c.part !== 'palm')],
   });
 }
@@ -54,7 +58,7 @@ const SEAT_UP: KeyPose = { off: ['seat'], by: [0, 0, 0.04], flex: 8, both: { lif
 const SEAT_LIGHT: KeyPose = { off: ['seat'], by: [0, 0, 0.012], flex: 14, both: { lift: -10, elbow: 4 } };
 
 const BENCH_DIP: Stance = stance(STANDING, {
-  start: { at: [0.12, 0, 0.5], both: { hip: 70, knee: 62, plane: -85, raise: 44, elbow: 6, pronate: -70, wrist: 70, curl: 0, ankle: 0 } },
+  start: { at: [0.12, 0, 0.5], both: { hip: 70, knee: 62, plane: -85, raise: 18, elbow: 6, pronate: -70, wrist: 70, curl: 0, ankle: 0 } },
   contacts: [...both('hand', level(0.47)), ...both('sole')],
   view: 'side',
 });
@@ -70,19 +74,18 @@ const BAR_SUPPORT: Stance = stance(STANDING, {
   contacts: RAILS,
   view: 'side',
 });
-const LOW_DIP: KeyPose = { by: [0.2, 0, -0.26], pitch: 22, both: { plane: -80, raise: 62, elbow: 88, lift: 4 } };
+const LOW_DIP: KeyPose = { by: [0.1, 0, -0.24], pitch: 16, both: { plane: -80, raise: 62, elbow: 88, lift: 4 } };
 
 const PIKE: Stance = stance(PLANK, {
-  start: { pitch: 150, nod: 6, at: [-0.1, 0, 1], both: { hip: 88, raise: 164, wrist: 86, ankle: 10 } },
+  start: { pitch: 154, nod: 6, at: [-0.1, 0, 1], both: { hip: 108, raise: 180, wrist: 86, ankle: 10 } },
   contacts: [...both('palm'), ...both('ball', level(0.4))],
 });
 const HANDSTAND: Stance = stance(PLANK, {
-  start: { pitch: 176, nod: -20, at: [0, 0, 1.05], both: { hip: -2, raise: 176, wrist: 84, ankle: -40 } },
-  contacts: both('palm'),
-  props: [{ kind: 'wall', x: 0.2 }],
+  start: { pitch: 182, nod: -20, at: [0.06, 0, 1.05], both: { hip: -4, raise: 178, wrist: 84, ankle: -40 } },
+  contacts: [...both('palm'), ...both('heel', upright(0.15))],
 });
 const FOREARM_BALANCE: Stance = stance(FOREARM_DOG, {
-  start: { pitch: 174, nod: -30, at: [0, 0, 0.8], both: { hip: 0, raise: 172, ankle: -40 } },
+  start: { pitch: 174, nod: -30, at: [0, 0, 0.8], both: { hip: 0, raise: 172, elbow: 90, ankle: -40 } },
   contacts: both('forearm'),
 });
 const CROUCHED: Stance = stance(PLANK, {
@@ -91,7 +94,7 @@ const CROUCHED: Stance = stance(PLANK, {
     flex: 24,
     nod: -34,
     at: [-0.22, 0, 0.5],
-    both: { hip: 118, knee: 118, abduct: 26, raise: 80, elbow: 18, ankle: 10, wrist: 88 },
+    both: { hip: 118, knee: 118, abduct: 26, raise: 48, elbow: 42, ankle: 10, wrist: 82 },
   },
   contacts: [...both('palm'), ...both('ball', level(0.15))],
   view: 'side',
@@ -113,7 +116,7 @@ const braced = (by: readonly [number, number, number], more: Partial<KeyPose> = 
 const FEET_OFF: KeyPose = { off: ['right sole', 'left sole'], by: [0.02, 0, 0.12], both: { hip: 74, knee: 96 }, left: { elbow: 40 } };
 
 const carry = (kind: 'side' | 'overhead', heavy: boolean, walks: boolean, view: Movement['view']): Movement => {
-  const arm = kind === 'side' ? { curl: 85, raise: 6 } : { plane: 60, raise: 172, elbow: 2, curl: 85 };
+  const arm = kind === 'side' ? { curl: 85, raise: 4 } : { plane: 60, raise: 172, elbow: 2, curl: 85 };
   const step: readonly KeyPose[] = [
     { off: ['left sole'], left: { hip: 36, knee: 42, plane: 90, raise: 16 } },
     {},
@@ -139,14 +142,14 @@ const lean = (metres: number, wrist: number): Movement =>
   move(PLANK, { start: { both: WIDE }, keys: [{ by: [metres, 0, -metres / 8], both: { wrist } }] });
 
 export const PUSHES: Readonly<Record<string, Movement>> = {
-  'kneeling-push-up': pushUp(KNEE_PLANK),
+  'kneeling-push-up': pushUp(KNEE_PLANK, {}, 0.17),
   'bench-dip-even': move(BENCH_DIP, { keys: [DIPPED] }),
   'bench-dip-slow-down': move(BENCH_DIP, { keys: [{ ...DIPPED, by: [0.02, 0, -0.11], both: { raise: 58, elbow: 52, hip: 82 } }] }),
   'bench-dip-slow-up': move(BENCH_DIP, { keys: [DIPPED], view: 'three-quarter' }),
   'practice-bench-dip': move(BENCH_DIP, { start: { both: { knee: 40, hip: 60 }, at: [0.12, 0, 0.5] }, keys: [DIPPED] }),
   'fingertip-swap': sided(onTips(LOW_TABLETOP), {
     start: { left: { wrist: 86, knuckle: 0, curl: 0, spread: 0 } },
-    contacts: [one('right', 'tips'), one('left', 'palm'), ...both('knee')],
+    contacts: [one('right', 'tips'), one('left', 'palm'), ...both('shin')],
     keys: [{ by: [0, -0.03, 0] }],
     view: 'three-quarter',
     closeUp: 'right hand',
@@ -170,15 +173,15 @@ export const PUSHES: Readonly<Record<string, Movement>> = {
   }),
   'practice-seat-light': move(pressing(undefined, undefined, { both: { hip: 114, knee: 88 } }, [...both('sole')]), { keys: [SEAT_LIGHT] }),
   'practice-heels-light': move(pressing(undefined, undefined, { both: { hip: 94, knee: 2 } }, [...both('heel')]), { keys: [SEAT_UP] }),
-  'practice-lift-off': move(pressing(undefined, undefined, { both: { hip: 96, knee: 4 } }, []), {
-    keys: [{ off: ['seat'], by: [-0.03, 0, 0.05], flex: 26, both: { lift: -14, elbow: 2, hip: 104, knee: 2 } }],
+  'practice-lift-off': move(pressing(undefined, undefined, { both: { hip: 96, knee: 4 } }, [...both('heel')]), {
+    keys: [{ off: ['seat', 'right heel', 'left heel'], by: [-0.03, 0, 0.05], flex: 26, both: { lift: -14, elbow: 2, hip: 104, knee: 2 } }],
   }),
   'practice-support-tabletop': move(TABLETOP, { start: { both: WIDE }, keys: [{ by: [0.03, 0, 0] }], view: 'three-quarter' }),
   'practice-support-plank': move(PLANK, { start: { both: WIDE }, keys: [{ flex: 3 }], second: 'three-quarter' }),
   'practice-protracted-hold': move(PLANK, { start: { both: { reach: 8 } }, keys: [{ both: { reach: 28 } }], closeUp: 'blades' }),
-  'practice-lean-5': lean(0.05, 91),
-  'practice-lean-10': lean(0.1, 95),
-  'practice-lean-15': lean(0.14, 98),
+  'practice-lean-5': lean(0.06, 94),
+  'practice-lean-10': lean(0.13, 101),
+  'practice-lean-15': lean(0.18, 105),
   'practice-pike-hold': move(PIKE, { keys: [{ both: { lift: 8 } }] }),
   'practice-coming-down': sided(PIKE, {
     keys: [
@@ -187,20 +190,20 @@ export const PUSHES: Readonly<Record<string, Movement>> = {
     ],
   }),
   'practice-wall-handstand': move(HANDSTAND, { keys: [{ both: { lift: 10 } }] }),
-  'practice-wall-push-up': move(AT_WALL, { keys: [{ both: LOWERED }] }),
+  'practice-wall-push-up': move(AT_WALL, { keys: [{ pitch: 18, by: [0.16, 0, -0.01], both: LOWERED }] }),
   'practice-far-wall-push-up': move(
     stance(AT_WALL, {
-      start: { pitch: 28, at: [-0.35, 0, 0.8], both: { raise: 78 } },
+      start: { pitch: 28, at: [-0.35, 0, 0.8], both: { raise: 104, wrist: 94 } },
       contacts: [...both('palm', upright(0.62)), ...both('ball')],
     }),
-    { keys: [{ both: LOWERED }] },
+    { keys: [{ pitch: 36, by: [0.16, 0, -0.04], both: LOWERED }] },
   ),
   'practice-push-up-60': pushUp(pushUpAt(0.6, 48)),
   'practice-push-up-45': pushUp(pushUpAt(0.45, 55)),
   'practice-push-up-30': pushUp(pushUpAt(0.3, 61)),
   'practice-push-up-15': pushUp(pushUpAt(0.15, 67)),
   'practice-floor-push-up': pushUp(PLANK),
-  'practice-lowered-hold': move(PLANK, { keys: [{ both: LOWERED }], view: 'three-quarter' }),
+  'practice-lowered-hold': pushUp(PLANK, { view: 'three-quarter' }),
   'practice-tempo-push-up': pushUp(PLANK, { view: 'side', second: 'three-quarter' }),
   'practice-loaded-push-up': pushUp(PLANK, { props: [{ kind: 'weight on the back' }] }),
   'practice-bar-support-half': move(BAR_SUPPORT, {
@@ -227,12 +230,15 @@ export const PUSHES: Readonly<Record<string, Movement>> = {
   'practice-tips-knees': move(onTips(LOW_TABLETOP), { closeUp: 'right hand', keys: [{ by: [0.02, 0, 0] }] }),
   'practice-tips-55': move(onTips(pushUpAt(0.35, 58), 0.35), { closeUp: 'right hand', keys: [{ by: [0.02, 0, 0] }] }),
   'practice-tips-plank': move(onTips(PLANK), { closeUp: 'right hand', keys: [{ flex: 3 }] }),
-  'practice-tips-lowered': move(onTips(PLANK), { closeUp: 'right hand', keys: [{ both: { ...LOWERED, elbow: 56, raise: 62 } }] }),
-  'practice-tips-push-ups': move(onTips(PLANK), { closeUp: 'right hand', keys: [{ both: LOWERED }] }),
+  'practice-tips-lowered': move(onTips(PLANK), {
+    closeUp: 'right hand',
+    keys: [{ pitch: 78, by: [0.02, 0, -0.1], both: { ...LOWERED, elbow: 56, raise: 62 } }],
+  }),
+  'practice-tips-push-ups': pushUp(onTips(PLANK), { closeUp: 'right hand' }),
   'practice-tips-lean': move(onTips(PLANK), { closeUp: 'right hand', keys: [{ by: [0.07, 0, 0] }] }),
   'practice-tips-lean-repeated': move(onTips(PLANK), { closeUp: 'right hand', keys: [{ by: [0.07, 0, 0] }], view: 'three-quarter' }),
   'practice-inv-forearm-plank': move(FOREARM_PLANK, { start: { both: WIDE }, keys: [{ flex: 3 }], view: 'three-quarter' }),
-  'practice-forearm-dog': move(FOREARM_DOG, { start: { both: { lift: -4 } }, keys: [{ both: { lift: 10 } }] }),
+  'practice-forearm-dog': move(FOREARM_DOG, { start: { both: { lift: -4 } }, keys: [{ both: { lift: 4 } }] }),
   'practice-dog-rocks': move(FOREARM_DOG, { keys: [{ by: [0.09, 0, -0.02] }] }),
   'practice-dog-leg-raises': sided(FOREARM_DOG, {
     contacts: [...both('forearm'), one('left', 'ball'), one('right', 'ball')],
@@ -243,7 +249,11 @@ export const PUSHES: Readonly<Record<string, Movement>> = {
     contacts: [...both('forearm'), one('left', 'ball', level(0.3))],
     keys: [{ right: { hip: 76, knee: 10 }, yaw: 6 }],
   }),
-  'practice-wall-inversion': move(FOREARM_BALANCE, { props: [{ kind: 'wall', x: 0.3 }], keys: [{ both: { lift: 8 } }] }),
+  'practice-wall-inversion': move(FOREARM_BALANCE, {
+    start: { pitch: 186 },
+    also: both('heel', upright(0.24)),
+    keys: [{ both: { lift: 8 } }],
+  }),
   'practice-forearm-balance': move(FOREARM_BALANCE, {
     start: { both: { abduct: 4 } },
     keys: [{ pitch: 178, both: { hip: 4 } }],
@@ -258,10 +268,10 @@ export const PUSHES: Readonly<Record<string, Movement>> = {
   'practice-lean-exit': move(CROUCHED, { keys: [{ by: [0.06, 0, 0] }, { by: [-0.03, 0, -0.01] }] }),
   'practice-block-lean': move(CROUCHED, { keys: [{ by: [0.07, 0, 0.01] }] }),
   'practice-one-foot-light': sided(stance(CROUCHED, { contacts: [...both('palm'), ...both('ball')] }), {
-    keys: [{ by: [0.05, 0, 0.02], off: ['right ball'], right: { knee: 134, ankle: -30 } }],
+    keys: [{ by: [0.05, 0, 0.02], off: ['right ball'], right: { hip: 130, knee: 134, ankle: 20 } }],
   }),
   'practice-both-feet-light': move(stance(CROUCHED, { contacts: [...both('palm'), ...both('ball')] }), {
-    keys: [{ by: [0.07, 0, 0.04], off: ['right ball', 'left ball'], both: { knee: 140, ankle: -40, hip: 124 } }],
+    keys: [{ by: [0.07, 0, 0.04], off: ['right ball', 'left ball'], both: { knee: 140, ankle: 20, hip: 124 } }],
   }),
   'practice-post-straight-wrist': sided(AT_POST, { keys: [{ by: [-0.02, 0, 0] }], view: 'three-quarter', closeUp: 'right hand' }),
   'practice-post-25': braced([-0.1, 0, -0.02]),

@@ -22,7 +22,7 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
     view: 'three-quarter',
   }),
   'upper-back-turns': sided(TABLETOP, {
-    contacts: [one('left', 'palm'), ...both('knee'), one('right', 'hand', { kind: 'body', at: 'nape', off: [0, -0.05, 0] })],
+    contacts: [one('left', 'palm'), ...both('shin'), one('right', 'hand', { kind: 'body', at: 'nape', off: [0, -0.05, 0] })],
     start: { turn: 22, right: { plane: 40, raise: 100, rotate: 60, elbow: 140 } },
     keys: [{ turn: -46 }],
     view: 'side',
@@ -82,9 +82,13 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
     second: 'back',
   }),
   'thread-and-open': sided(TABLETOP, {
-    contacts: [one('left', 'palm'), ...both('knee')],
+    contacts: [one('left', 'palm'), ...both('shin'), one('right', 'hand', { kind: 'level', z: 0.04 })],
     start: { turn: 30, bend: -6, right: { plane: 118, raise: 92, elbow: 4, wrist: 0 } },
-    keys: [{ turn: -50, bend: 0, look: -50, right: { plane: 4, raise: 92, wrist: 0 } }],
+    keys: [
+      { off: ['right hand'], turn: 16, right: { plane: 112, raise: 62, elbow: 128 } },
+      { off: ['right hand'], turn: -10, right: { plane: 70, raise: 50, elbow: 128 } },
+      { off: ['right hand'], turn: -50, bend: 0, look: -50, right: { plane: 4, raise: 92, elbow: 4, wrist: 0 } },
+    ],
     view: 'left side',
     second: 'front',
   }),
@@ -113,7 +117,7 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
   }),
   'blocks-pull-apart': move(CHEST_LOW, {
     start: { both: { elbow: 88, raise: 150, rotate: 0 } },
-    contacts: [...both('elbow', { kind: 'level', z: 0.12 }), ...both('knee')],
+    contacts: [...both('elbow', { kind: 'level', z: 0.12 }), ...both('shin')],
     keys: [{ pitch: 120, flex: -28, both: { rotate: 16 } }],
     props: [STRAP],
   }),
@@ -163,7 +167,7 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
       left: { plane: 80, raise: 140, elbow: 60 },
       both: { hip: 98 },
     },
-    contacts: [one('left', 'palm'), ...both('knee'), one('right', 'hand')],
+    contacts: [one('left', 'palm'), ...both('shin'), one('right', 'hand', { kind: 'level', z: 0.05 })],
     view: 'left side',
     second: 'above',
   }),
@@ -175,15 +179,15 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
   }),
   'kneeling-chest-to-floor': move(CHEST_LOW, {
     start: { both: { elbow: 6, raise: 168, pronate: 80, wrist: 10 } },
-    contacts: [...both('hand', { kind: 'level', z: 0.03 }), ...both('knee')],
+    contacts: [...both('hand', { kind: 'level', z: 0.03 }), ...both('shin')],
     keys: [{ pitch: 124, flex: -34, both: { raise: 178 } }],
   }),
   'prone-chest-turn': sided(PRONE, {
-    start: { right: { plane: 0, raise: 92, elbow: 2, pronate: 80 }, left: { plane: 40, raise: 40, elbow: 100 }, at: [0, 0, 0.12] },
+    start: { right: { plane: 0, raise: 92, elbow: 2, pronate: 80 }, left: { plane: -30, raise: 16 }, at: [0, 0, 0.12] },
     contacts: [middle('front'), one('right', 'hand', { kind: 'level', z: 0.03 })],
-    keys: [{ off: ['front'], roll: -48, turn: 4, look: 20, left: { plane: 60, raise: 60, elbow: 60 }, right: { plane: -34 } }],
-    view: 'front',
-    second: 'above',
+    keys: [{ off: ['front'], spin: -52, by: [0, 0.06, 0.05], look: 20, left: { plane: -60, raise: 30 }, right: { plane: -40 } }],
+    view: 'above',
+    second: 'front',
   }),
   'arm-across': sided(STANDING, {
     start: { right: { plane: 118, raise: 82, elbow: 8, curl: 0, reach: 10 }, left: { plane: 90, raise: 56, elbow: 116, rotate: -20 } },
@@ -220,9 +224,9 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
     contacts: both('ball'),
   }),
   'straddle-pulses': move(LONG_SITTING, {
-    start: { both: { abduct: 46, hip: 84, raise: 24, plane: 80, elbow: 20, pronate: 80 } },
+    start: { both: { abduct: 46, hip: 91, raise: 24, plane: 80, elbow: 20, pronate: 80 } },
     contacts: [middle('seat')],
-    keys: [{ both: { hip: 96 } }],
+    keys: [{ both: { hip: 98 } }],
     view: 'three-quarter',
     second: 'front',
   }),
@@ -240,14 +244,14 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
     view: 'side',
   }),
   'hip-compressions': move(LONG_SITTING, {
-    start: { pitch: 14, flex: 14, both: { hip: 98, plane: 88, raise: 48, elbow: 10, pronate: 80, wrist: 50 } },
+    start: { pitch: 14, flex: 14, both: { hip: 107, plane: 88, raise: 48, elbow: 10, pronate: 80, wrist: 50 } },
     contacts: [middle('seat'), ...both('palm')],
-    keys: [{ both: { hip: 106 } }],
+    keys: [{ both: { hip: 112 } }],
   }),
   'ribs-and-pelvis': move(SUPINE, {
     start: { flex: -16, both: { raise: 24 } },
     keys: [{ flex: 8 }],
-    contacts: [middle('seat'), ...both('sole')],
+    contacts: [middle('back'), ...both('sole')],
   }),
   'hollow-hold': move(SUPINE, {
     start: { flex: 34, nod: 20, both: { hip: 16, knee: 0, plane: 88, raise: 160, elbow: 2, ankle: -40 } },

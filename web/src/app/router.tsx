@@ -92,6 +92,7 @@ export const router = createBrowserRouter([
                     path: 'drills/:drillId/edit',
                     lazy: page(() => import('../features/library/EditDrillPage.tsx'), 'EditDrillPage'),
                   },
+                  { path: 'movements', lazy: page(() => import('../features/library/MovementsPage.tsx'), 'MovementsPage') },
                   { path: 'ladders', lazy: page(() => import('../features/library/LaddersPage.tsx'), 'LaddersPage') },
                   { path: 'ladders/:ladderId', lazy: page(() => import('../features/library/LadderPage.tsx'), 'LadderPage') },
                   {

@@ -76,7 +76,10 @@ export function DrillsPage() {
             Show every drill
           </button>
         )}
-        <Link className="btn btn-sm ms-auto" to={`/library/drills/${newId()}/edit?new=1`}>
+        <Link className="link ms-auto text-sm" to="/library/movements">
+          All movements at a glance
+        </Link>
+        <Link className="btn btn-sm" to={`/library/drills/${newId()}/edit?new=1`}>
           <Plus size={16} aria-hidden /> Write a drill
         </Link>
       </div>

@@ -8,6 +8,7 @@ import { type Crop, windowOf } from './window.ts';
 const COLOURS: Readonly<Record<Ink, { readonly line: string; readonly fill: string }>> = {
   near: same('var(--color-base-content)'),
   far: same(mixed('var(--color-base-content)', 34)),
+  faint: same(mixed('var(--color-base-content)', 14)),
   trunk: same(mixed('var(--color-base-content)', 66)),
   blade: { line: 'var(--figure-paper)', fill: 'var(--color-warning)' },
   equipment: { line: 'var(--color-secondary)', fill: mixed('var(--color-secondary)', 28) },
@@ -41,7 +42,7 @@ export interface BodyFigureProps {
 export function BodyFigure({ prepared, travel, view, crop, size, paper = 'var(--color-base-100)', label }: BodyFigureProps) {
   const { box, camera } = windowOf(prepared, view, crop);
   const skeleton = frameAt(prepared, travel);
-  const shapes = drawn(prepared, skeleton, view, camera(skeleton));
+  const shapes = drawn({ prepared, skeleton, view, see: camera(skeleton), of: crop?.of });
   const { left, top, width, height } = box(skeleton);
   return (
     <svg

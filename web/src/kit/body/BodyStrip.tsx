@@ -16,15 +16,15 @@ export function BodyStrip({
 }) {
   const travels = stripOf(prepared.movement);
   return (
-    <div role="img" aria-label={label} className="flex h-full w-full items-center justify-center gap-1">
+    <div role="img" aria-label={label} className="flex h-full w-full min-w-0 items-center justify-center">
       {travels.map((travel, i) => (
         <span key={travel} className="contents">
           {i > 0 && (
-            <span aria-hidden className="aside text-xl">
+            <span aria-hidden className="aside text-xs">
               →
             </span>
           )}
-          <span className="aspect-square min-w-0 flex-1">
+          <span className="h-full min-w-0 flex-1">
             <BodyFigure prepared={prepared} travel={travel} view={view} crop={crop} />
           </span>
         </span>

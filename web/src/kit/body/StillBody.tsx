@@ -1,6 +1,7 @@
 import { type Shown, tellingTravel } from '@myokinet/core/motion';
 import type { ShownDrill } from '@myokinet/core/movements';
 import { BodyFigure } from './BodyFigure.tsx';
+import { useNearScreen } from './useNearScreen.ts';
 import { ANY_BODY, useMovement } from './useMovement.ts';
 
 export interface StillBodyProps {
@@ -14,8 +15,9 @@ export interface StillBodyProps {
 
 /** A drill at the point of its movement that tells most; a hand's work from near. Keeps its room while it is worked out. */
 export function StillBody({ drill, shown = ANY_BODY, size, paper, label }: StillBodyProps) {
-  const prepared = useMovement(drill, shown);
-  if (!prepared) return <span className="block" style={{ width: size, height: size }} aria-hidden />;
+  const [ref, near] = useNearScreen<HTMLSpanElement>();
+  const prepared = useMovement(near ? drill : undefined, shown);
+  if (!prepared) return <span ref={ref} className="block" style={{ width: size, height: size }} aria-hidden />;
   const { movement } = prepared;
   const crop = movement.closeUp && movement.closeUp !== 'blades' ? { of: movement.closeUp } : undefined;
   return (

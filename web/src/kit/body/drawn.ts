@@ -1,4 +1,5 @@
-import type { Frame, Limbs, Prepared, Skeleton, Vec, View } from '@myokinet/core/motion';
+import type { CloseUp, Frame, Limbs, Prepared, Skeleton, Vec, View } from '@myokinet/core/motion';
+import type { Side } from '@myokinet/core/anatomy';
 import { midway, WRITTEN_FOR } from '@myokinet/core/motion';
 import type { Seen } from './camera.ts';
 import { equipmentOf } from './equipment.ts';
@@ -21,10 +22,20 @@ const THICK = {
 /** Beyond so much behind the middle of the body a limb counts as the far one, metres. */
 const FAR = 0.1;
 
+export interface Scene {
+  readonly prepared: Prepared;
+  readonly skeleton: Skeleton;
+  readonly view: View;
+  readonly see: See;
+  /** What is looked at from near: the rest steps back. */
+  readonly of?: CloseUp | undefined;
+}
+
 /** The shapes of a body and of what is about it, the far ones first. */
-export function drawn(prepared: Prepared, skeleton: Skeleton, view: View, see: See): readonly Shape[] {
+export function drawn({ prepared, skeleton, view, see, of }: Scene): readonly Shape[] {
   const k = prepared.frame.statureM / WRITTEN_FOR;
-  const shapes = [...body(skeleton, see, prepared.frame, k), ...equipmentOf(prepared, skeleton, see, view)];
+  const hand = of === 'right hand' ? 'right' : of === 'left hand' ? 'left' : undefined;
+  const shapes = [...body(skeleton, see, prepared.frame, k, hand), ...equipmentOf(prepared, skeleton, see, view)];
   return shapes.sort((a, b) => a.depth - b.depth);
 }
 
@@ -82,30 +93,37 @@ function shifted(p: Vec, t: Limbs['handTurn'], v: Vec): Vec {
   ];
 }
 
+/** A hand looked at from near stands before everything, metres. */
+const IN_FRONT = 2;
+
 /** How much the back must face the camera for the blades to be drawn. */
 const BACK_SEEN = 0.25;
 
-function body(s: Skeleton, see: See, frame: Frame, k: number): Shape[] {
+function body(s: Skeleton, see: See, frame: Frame, k: number, hand: Side | undefined): Shape[] {
   const middle = see(s.waist).near;
   const back = see(shifted(s.waist, s.chestTurn, [-1, 0, 0])).near - middle > BACK_SEEN;
-  const ofSide = (limbs: Limbs): Shape[] => {
-    const ink: Ink = see(limbs.shoulder).near < middle - FAR * k ? 'far' : 'near';
+  const ofSide = (side: Side): Shape[] => {
+    const limbs = s[side];
+    const leg: Ink = hand ? 'faint' : see(limbs.shoulder).near < middle - FAR * k ? 'far' : 'near';
+    const ink: Ink = hand ? (hand === side ? 'near' : 'faint') : leg;
+    const nearer = hand === side ? IN_FRONT : 0;
     const w = (name: keyof typeof THICK) => THICK[name] * k;
     return [
-      ...part(see, ink, w('thigh'), limbs.hip, limbs.knee),
-      ...part(see, ink, w('shank'), limbs.knee, limbs.ankle, -0.005),
+      ...part(see, leg, w('thigh'), limbs.hip, limbs.knee),
+      ...part(see, leg, w('shank'), limbs.knee, limbs.ankle, -0.005),
       line(
         see,
         ink,
         w('foot'),
         [limbs.heel, limbs.ball, limbs.toe].map((p) => midway(p, limbs.ankle, 0.22)),
       ),
-      ...part(see, ink, w('upperArm'), limbs.shoulder, limbs.elbow),
-      ...part(see, ink, w('forearm'), limbs.elbow, limbs.wrist, 0.01),
-      ...handOf(limbs, frame, see, ink, k),
+      ...part(see, ink, w('upperArm'), limbs.shoulder, limbs.elbow, nearer),
+      ...part(see, ink, w('forearm'), limbs.elbow, limbs.wrist, 0.01 + nearer),
+      ...handOf(limbs, frame, see, ink, k).map((shape) => ({ ...shape, depth: shape.depth + nearer })),
       ...(back ? [{ ...line(see, 'blade', 0.016 * k, limbs.blade, 0.14), filled: true as const }] : []),
     ];
   };
+  const trunkInk: Ink = hand ? 'faint' : 'trunk';
   const shoulders = (limbs: Limbs, inward: number) => midway(limbs.shoulder, s.top, inward);
   const outline = [
     midway(s.right.hip, s.pelvis, -0.1),
@@ -117,17 +135,17 @@ function body(s: Skeleton, see: See, frame: Frame, k: number): Shape[] {
     midway(s.left.hip, s.pelvis, -0.1),
     s.pelvis,
   ];
-  const trunk = { ...line(see, 'trunk', THICK.trunk * k, outline), filled: true as const, depth: middle };
-  const girdle = line(see, 'trunk', 0.095 * k, [s.right.shoulder, s.top, s.left.shoulder]);
+  const trunk = { ...line(see, trunkInk, THICK.trunk * k, outline), filled: true as const, depth: middle };
+  const girdle = line(see, trunkInk, 0.095 * k, [s.right.shoulder, s.top, s.left.shoulder]);
   const head = see(s.head);
   const facing = see(s.nose).near > head.near - 0.09 * k;
   return [
-    ...ofSide(s.right),
-    ...ofSide(s.left),
+    ...ofSide('right'),
+    ...ofSide('left'),
     trunk,
     { ...girdle, depth: middle + 0.001 },
-    line(see, 'trunk', THICK.neck * k, [s.top, s.head], -0.01),
-    { ink: 'trunk', points: [[head.x, head.y]], width: THICK.head * k, depth: head.near },
-    line(see, 'trunk', 0.04 * k, [midway(s.head, s.nose, 0.7), s.nose], facing ? 0.02 : -0.2),
+    line(see, trunkInk, THICK.neck * k, [s.top, s.head], -0.01),
+    { ink: trunkInk, points: [[head.x, head.y]], width: THICK.head * k, depth: head.near },
+    line(see, trunkInk, 0.04 * k, [midway(s.head, s.nose, 0.7), s.nose], facing ? 0.02 : -0.2),
   ];
 }

@@ -72,7 +72,7 @@ export function equipmentOf({ movement, frame, keys }: Prepared, s: Skeleton, se
     if (on.kind === 'level' && on.z > 0.06) levels.set(on.z, [...(levels.get(on.z) ?? []), ...points]);
     if (on.kind === 'bar')
       shapes.push(
-        stroke(see, 'equipment', 0.035, [
+        stroke(see, 'equipment', 0.05, [
           [on.x * k, -HALF_BAR, on.z * k],
           [on.x * k, HALF_BAR, on.z * k],
         ]),

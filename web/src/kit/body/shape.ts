@@ -1,5 +1,5 @@
 /** What a shape is made of; the drawing gives it its colour. */
-export type Ink = 'near' | 'far' | 'trunk' | 'blade' | 'equipment' | 'ground' | 'band' | 'paper';
+export type Ink = 'near' | 'far' | 'faint' | 'trunk' | 'blade' | 'equipment' | 'ground' | 'band' | 'paper';
 
 /** A line with round ends, or a filled outline with round corners, metres on the picture. */
 export interface Shape {

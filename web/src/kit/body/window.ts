@@ -74,7 +74,7 @@ function wholeOf(prepared: Prepared, view: View): Box {
   const see = lookedAt(view);
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const travel of stripOf(prepared.movement)) {
-    for (const { ink, points, width } of drawn(prepared, frameAt(prepared, travel), view, see)) {
+    for (const { ink, points, width } of drawn({ prepared, skeleton: frameAt(prepared, travel), view, see })) {
       if (ink === 'ground') continue;
       for (const [x, y] of points) {
         left = Math.min(left, x - width / 2);
