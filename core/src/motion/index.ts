@@ -1,7 +1,18 @@
 export { type Contact, type ContactName, type MiddlePart, type SidePart, type Support, both, middle, nameOf, one } from './contact.ts';
 export { type Frame, frameOf, type Shown, WRITTEN_FOR } from './frame.ts';
 export { type Beyond, beyondLimits, contactsAt, figuresAt, frameAt, mirrored, prepare, type Prepared, type Travel } from './frames.ts';
-export { type Beat, type Moment, momentAt, SHOWN_BEAT, stripOf, tellingTravel } from './pace.ts';
-export { type CloseUp, type End, type KeyPose, type Movement, type Pose, type Prop, type View, VIEWS } from './movement.ts';
+export { type Beat, type Moment, momentAt, SHOWN_BEAT, stripOf, tellingTravel, travelIn } from './pace.ts';
+export {
+  type CloseUp,
+  type End,
+  type KeyPose,
+  type Mark,
+  type Movement,
+  type Pose,
+  type Prop,
+  type View,
+  VIEWS,
+  type Way,
+} from './movement.ts';
 export { type Limbs, type Skeleton, skeletonOf } from './skeleton.ts';
 export { type Turn, type Vec, apart, midway } from './space.ts';

@@ -33,7 +33,17 @@ export interface KeyPose extends Pose {
 
 /** Where a band or strap ends. */
 export type End =
-  'right hand' | 'left hand' | 'right foot' | 'left foot' | 'right fingertips' | 'right elbow' | 'left elbow' | 'pelvis' | Vec;
+  | 'right hand'
+  | 'left hand'
+  | 'right foot'
+  | 'left foot'
+  | 'right fingertips'
+  | 'right elbow'
+  | 'left elbow'
+  | 'right shoulder'
+  | 'left fingertips'
+  | 'pelvis'
+  | Vec;
 
 /** What is moved or held besides what is leaned on. */
 export type Prop =
@@ -50,6 +60,36 @@ export type Prop =
   | { readonly kind: 'wall'; readonly x: number }
   | { readonly kind: 'helping hand'; readonly hand: Side };
 
+/** Where something is measured: an angle from one way to another at a joint, a gap, a weight on something. */
+export type Mark =
+  | {
+      readonly kind: 'angle';
+      readonly side: Side;
+      readonly at: 'shoulder' | 'elbow' | 'wrist' | 'hip';
+      readonly from: Way;
+      readonly to: Way;
+    }
+  | { readonly kind: 'gap'; readonly from: End; readonly to: End }
+  | { readonly kind: 'weight'; readonly on: End };
+
+/** A way in which a part of the body points, or the room. */
+export type Way =
+  | 'trunk down'
+  | 'trunk up'
+  | 'upper arm'
+  | 'upper arm on'
+  | 'forearm'
+  | 'forearm on'
+  | 'forearm back'
+  | 'hand'
+  | 'fingers'
+  | 'thumb'
+  | 'thigh'
+  | 'up'
+  | 'forward'
+  | 'outward'
+  | Vec;
+
 /** How a body moves: from a start through key poses and back, or round. */
 export interface Movement {
   readonly start: Pose;
@@ -64,6 +104,8 @@ export interface Movement {
   /** Done on one side, then mirrored. */
   readonly sided?: true;
   readonly props?: readonly Prop[];
+  /** What a check measures on it. */
+  readonly marks?: readonly Mark[];
   readonly view: View;
   readonly second?: View;
   readonly closeUp?: CloseUp;

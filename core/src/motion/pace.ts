@@ -32,9 +32,31 @@ export function momentAt({ round }: Pick<Movement, 'round'>, { out, hold, back }
   return { travel: back > 0 ? 1 - (t - out - hold) / back : 0, part: 'back' };
 }
 
+/** Seconds in which a body goes into a hold (project default). */
+const INTO_HOLD = 1.5;
+
+/**
+ * How far a movement has come in a part of a counted set: the same clock that counts moves the figure.
+ *
+ * @param part `in` and `back` are a breath's two halves; `still` is a hold
+ * @param share of the part that is over, 0 to 1
+ * @param seconds since the set began
+ * @example travelIn(pushUp, 'back', 0.25, 4) // 0.75
+ */
+export function travelIn(
+  { round }: Pick<Movement, 'round'>,
+  part: 'out' | 'hold' | 'back' | 'in' | 'still',
+  share: number,
+  seconds: number,
+): Travel {
+  if (part === 'still') return Math.min(1, seconds / INTO_HOLD) * (round ? 0 : 1);
+  if (round) return part === 'out' || part === 'in' ? share / 2 : part === 'hold' ? 0.5 : (1 + share) / 2;
+  return part === 'out' || part === 'in' ? share : part === 'hold' ? 1 : 1 - share;
+}
+
 /** The point of its way at which a movement tells most: its end, or half way round. */
 export function tellingTravel({ round, keys }: Pick<Movement, 'round' | 'keys'>): Travel {
-  return round ? Math.ceil(keys.length / 2) / (keys.length + 1) : 1;
+  return round ? Math.max(1, Math.floor(keys.length / 2)) / (keys.length + 1) : 1;
 }
 
 /** The points of its way that are printed side by side: start and end, or three of what goes round or has stations. */

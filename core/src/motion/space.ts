@@ -6,8 +6,6 @@ export type Turn = readonly [number, number, number, number, number, number, num
 
 const DEGREE = Math.PI / 180;
 
-export const NO_TURN: Turn = [1, 0, 0, 0, 1, 0, 0, 0, 1];
-
 /** About the axis that points forward: a positive turn tips the head to the right. */
 export function aboutX(degrees: number): Turn {
   const [c, s] = [Math.cos(degrees * DEGREE), Math.sin(degrees * DEGREE)];
@@ -48,11 +46,6 @@ export function after(a: Turn, b: Turn): Turn {
     a[6] * b[1] + a[7] * b[4] + a[8] * b[7],
     a[6] * b[2] + a[7] * b[5] + a[8] * b[8],
   ];
-}
-
-/** The turn back. */
-export function undone(t: Turn): Turn {
-  return [t[0], t[3], t[6], t[1], t[4], t[7], t[2], t[5], t[8]];
 }
 
 /** A way given in the axes of a turned part, in the axes of the room. */

@@ -36,13 +36,14 @@ export function stance(base: Stance, { start, also = [], contacts, props, view }
 
 /** A movement out of a stance. */
 export function move(base: Stance, own: Own): Movement {
-  const { keys = [], slides, round, second, closeUp, closeFrom } = own;
+  const { keys = [], slides, round, second, closeUp, closeFrom, marks } = own;
   const { start, contacts, props = [], view, placed } = stance(base, own);
   return {
     ...{ start, keys, contacts, view },
     ...(props.length > 0 ? { props } : {}),
     ...(placed ? { placed } : {}),
     ...(slides ? { slides } : {}),
+    ...(marks ? { marks } : {}),
     ...(round ? { round } : {}),
     ...(second ? { second } : {}),
     ...(closeUp ? { closeUp } : {}),
@@ -94,6 +95,13 @@ export const CHEST_LOW: Stance = {
 export const PLANK: Stance = {
   start: { at: [0, 0, 0.45], pitch: 72, nod: -10, both: { plane: 90, raise: 74, pronate: 80, wrist: 87, ankle: 12 } },
   contacts: [...both('palm'), ...both('ball')],
+  view: 'side',
+};
+
+/** Hips high over hands and feet on the floor, arms and legs straight. */
+export const PIKE: Stance = {
+  start: { at: [-0.3, 0, 0.85], pitch: 142, nod: 4, both: { hip: 92, plane: 90, raise: 178, pronate: 80, wrist: 60, ankle: 20 } },
+  contacts: [...both('palm'), ...both('sole')],
   view: 'side',
 };
 

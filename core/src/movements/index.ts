@@ -1,6 +1,7 @@
 import type { Movement } from '../motion/index.ts';
 import type { PoseName } from '../statics/index.ts';
 import { BLADES_AND_TRUNK } from './bladesAndTrunk.ts';
+import { CHECK_FIGURES } from './checks.ts';
 import { BY_POSE } from './byPose.ts';
 import { HANDS_AND_FOREARMS } from './handsAndForearms.ts';
 import { HANGS } from './hangs.ts';
@@ -16,6 +17,9 @@ export const MOVEMENTS: Readonly<Record<string, Movement>> = {
   ...PUSHES,
 };
 
+/** What is shown: a drill, or a check at the end of its movement. */
+export type ShownThing = ShownDrill | ShownCheck;
+
 /** What a drill says of how it is shown. */
 export interface ShownDrill {
   readonly id: string;
@@ -24,18 +28,21 @@ export interface ShownDrill {
   readonly movement?: string | undefined;
 }
 
+/** What a check says of how it is shown. */
+export interface ShownCheck {
+  readonly check: string;
+  readonly pose: PoseName;
+}
+
 /**
- * The movement of a drill: its own, that of the drill it was written from, or the working position it names.
+ * The movement of a drill: its own, that of the drill it was written from, or the working position it names; of a check its end position.
  *
  * @example movementOf({ id: 'plank', pose: 'plank' }).view // 'side'
  */
-export function movementOf({ id, pose, movement = id }: ShownDrill): Movement {
+export function movementOf(thing: ShownThing): Movement {
+  if ('check' in thing) return CHECK_FIGURES[thing.check] ?? BY_POSE[thing.pose];
+  const { id, pose, movement = id } = thing;
   return MOVEMENTS[movement] ?? BY_POSE[pose];
 }
 
-/** The same, with the key under which its figures may be kept. */
-export function movementKey({ id, pose, movement = id }: ShownDrill): string {
-  return movement in MOVEMENTS ? movement : `pose ${pose}`;
-}
-
-export { BY_POSE };
+export { BY_POSE, CHECK_FIGURES };

@@ -1,4 +1,3 @@
-import type { WorkingPosition } from '@myokinet/core/measuring';
 import {
   type Build,
   type KnownBody,
@@ -14,16 +13,6 @@ import {
   type SupportPlan,
   type Surface,
 } from '@myokinet/core/statics';
-
-/** The figure of a body in each position in which checks are taken. */
-export const POSE_OF_POSITION: Readonly<Record<WorkingPosition, PoseName>> = {
-  standing: 'standing',
-  seated: 'seated',
-  supine: 'supine',
-  'hands and knees': 'hands and knees',
-  plank: 'plank',
-  hanging: 'feet-supported hang, half',
-};
 
 /** What is drawn of a body: its joints, and the lines of what it rests on or hangs from, y down as on the screen. */
 export interface Figure {
@@ -62,7 +51,7 @@ const SURFACES: Readonly<Record<Surface, (joints: Joints, frame: Frame) => strin
 const MARGIN = 0.16;
 
 /** A working position as it is sketched. */
-export function posed(name: PoseName, build: Build): Figure {
+function posed(name: PoseName, build: Build): Figure {
   const pose = POSES[name];
   const joints = linkage(pose, build);
   const xs = Object.values(joints).map((p) => p.x);

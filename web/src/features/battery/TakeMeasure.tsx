@@ -130,7 +130,7 @@ export function TakeMeasure({ measure, trainee, desk, now, ownError, demands, ch
       </div>
       <div className={`mt-1 grid flex-1 content-start gap-x-8 gap-y-2 ${wide ? '' : 'lg:grid-cols-[20rem_1fr]'}`}>
         <div className={`text-sm lg:text-base ${wide ? 'hidden' : ''}`}>
-          <ProtocolLines measure={measure} trainee={trainee} size={72} />
+          <ProtocolLines measure={measure} size={96} />
           <p className="aside mt-1 text-sm max-lg:hidden">
             {whatCounts(measure)} Sharp pain, a pinch, numbness or tingling: stop, and skip with “pain”.
           </p>

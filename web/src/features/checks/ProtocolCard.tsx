@@ -2,23 +2,14 @@ import type { TraineeReply } from '@myokinet/core/contracts';
 import { type Measure, formatReading } from '@myokinet/core/measuring';
 import { originInWords, referencesFor } from '@myokinet/core/reference';
 import { formatAmount } from '@myokinet/core/quantities';
-import { POSE_OF_POSITION, posed } from '../../kit/figure.ts';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
-import { buildOf, personOf } from '../trainee/index.ts';
+import { CheckFigure } from '../../kit/body/CheckFigure.tsx';
+import { personOf } from '../trainee/index.ts';
 
 /** The figure and the steps of a protocol. */
-export function ProtocolLines({
-  measure,
-  trainee,
-  size,
-}: {
-  readonly measure: Measure;
-  readonly trainee: TraineeReply;
-  readonly size: number;
-}) {
+export function ProtocolLines({ measure, size }: { readonly measure: Measure; readonly size: number }) {
   return (
     <div className="flex items-start gap-3">
-      <SetUpFigure figure={posed(POSE_OF_POSITION[measure.position], buildOf(trainee))} size={size} />
+      <CheckFigure check={measure} size={size} />
       <ol className="list-decimal space-y-0.5 ps-5">
         {measure.protocol.map((line) => (
           <li key={line}>{line}</li>
@@ -45,7 +36,7 @@ export function ProtocolCard({ measure, trainee }: { readonly measure: Measure; 
   return (
     <aside className="sheet hidden p-4 lg:block" aria-label="Protocol">
       <div className="flex items-center gap-3">
-        <SetUpFigure figure={posed(POSE_OF_POSITION[measure.position], buildOf(trainee))} size={72} />
+        <CheckFigure check={measure} size={96} />
         <div>
           <h2>{measure.name}</h2>
           <p className="aside text-sm">{measure.instrument}</p>

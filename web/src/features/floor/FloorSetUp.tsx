@@ -3,25 +3,22 @@ import { Refusal } from '@myokinet/core/errors';
 import type { Step } from '@myokinet/core/floor';
 import { setUpInWords, supportOn } from '@myokinet/core/statics';
 import { useMemo } from 'react';
-import { figureOn } from '../../kit/figure.ts';
 import { scaleToShow } from '../../kit/scaleToShow.ts';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
-import { buildOf } from '../trainee/index.ts';
+import type { FloorClock } from './floorClock.ts';
+import { FloorFigure } from './FloorFigure.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 
-/** Before the styles of the page decide. */
-const SIZE = 144;
-
 /** How the drill is arranged on this trainee: figure, words, and what the hands then carry with its band. */
-export function FloorSetUp({ person, step }: { readonly person: FloorPerson; readonly step: Step }) {
+export function FloorSetUp({ clock, person, step }: { readonly clock: FloorClock; readonly person: FloorPerson; readonly step: Step }) {
   const { drill } = step;
   const { body, kept } = person;
-  const figure = useMemo(() => figureOn(drill, buildOf(kept.pack.trainee), body), [drill, kept.pack.trainee, body]);
   const standIn = standInsInWords(standInsFor(drill, kept.pack.trainee.equipment));
   const words = useMemo(() => setUpWords(drill, body), [drill, body]);
   return (
-    <figure className="flex items-center gap-4 [&_svg]:size-28 sm:[&_svg]:size-36 lg:[&_svg]:size-56">
-      <SetUpFigure figure={figure} size={SIZE} label={`${drill.name}: ${drill.position}`} />
+    <figure className="flex items-center gap-4">
+      <div className="size-32 flex-none sm:size-44 lg:size-72 low:size-32">
+        <FloorFigure clock={clock} person={person} step={step} />
+      </div>
       <figcaption className="min-w-0 flex-1 text-lg leading-snug">
         {words ? (
           <>

@@ -10,6 +10,7 @@ import { FeelChoice } from './FeelChoice.tsx';
 import { firstName } from './FloorBar.tsx';
 import type { FloorClock } from './floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
+import { FloorFigure } from './FloorFigure.tsx';
 import { FloorSetUp } from './FloorSetUp.tsx';
 import { JustDone } from './JustDone.tsx';
 import { Meanwhile } from './Meanwhile.tsx';
@@ -209,6 +210,16 @@ export function Stage({
               {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={(phase.paused ?? now) - phase.since} />}
             </Ticking>
           )}
+          {phase.kind === 'work' && (
+            <div className="aspect-square max-h-[34dvh] min-h-0 self-center max-sm:max-h-[22dvh] low:hidden">
+              <FloorFigure
+                clock={clock}
+                person={person}
+                step={step}
+                counted={byFeel ? undefined : { pace: stage.pace, seconds: (now) => (phase.paused ?? now) - phase.since }}
+              />
+            </div>
+          )}
           {phase.kind === 'work' && phase.paused !== undefined && (
             <p role="status" className="state-mark text-center text-lg">
               The count stands still until this is answered.
@@ -256,7 +267,7 @@ export function Stage({
             </div>
           )}
           {between && last && <JustDone last={last} handle={lastSet} named={last.step.itemId !== step.itemId} />}
-          {(between || phase.kind === 'lead') && !fault && <FloorSetUp person={person} step={step} />}
+          {(between || phase.kind === 'lead') && !fault && <FloorSetUp clock={clock} person={person} step={step} />}
         </div>
         <div className={`flex flex-col gap-3 ${fault ? 'max-lg:order-first low:order-none' : ''}`}>
           {fault && <FaultCue person={person} fault={fault} stayed={stage.stayed} easier={easier} />}

@@ -120,7 +120,7 @@ function DrillRow({ drill }: { readonly drill: Drill }) {
         to={`/library/drills/${drill.id}`}
         className="grid grid-cols-[4.25rem_1fr] items-center gap-x-3 py-1 hover:bg-base-200 md:grid-cols-[4.25rem_minmax(0,5fr)_minmax(0,5fr)_minmax(0,4fr)]"
       >
-        <StillBody drill={drill} size={FIGURE} />
+        <StillBody of={drill} size={FIGURE} />
         <span className="leading-tight">
           <span className="font-semibold">{drill.name}</span>
           {own && <span className="ms-2 border-s-4 border-primary bg-primary/10 px-1.5 text-sm">the studio’s</span>}

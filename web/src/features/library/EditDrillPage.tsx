@@ -7,8 +7,7 @@ import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { useDesk } from '../../client/useDesk.ts';
-import { posed } from '../../kit/figure.ts';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { StillBody } from '../../kit/body/StillBody.tsx';
 import { blankDrill, copyOfDrill, STUDIO_ORIGIN } from './blankEntries.ts';
 import { DeskBar } from './DeskBar.tsx';
 import { BladeFields, DoseFields, HandLoadFields, withText } from './DrillFields.tsx';
@@ -19,7 +18,7 @@ import { NeighboursField } from './NeighboursField.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { TrainsField } from './TrainsField.tsx';
 import { useEntryProblems } from './useEntryProblems.ts';
-import { ANYBODY, asOptions } from './words.ts';
+import { asOptions } from './words.ts';
 import { CAUTION_WORDS } from '@myokinet/core/words';
 
 interface DrillEntry {
@@ -118,7 +117,7 @@ function DrillEditor({ start }: { readonly start: Drill }) {
               options={asOptions(Object.keys(POSES))}
               change={(v) => edit({ pose: v as Drill['pose'] })}
             />
-            <SetUpFigure figure={posed(drill.pose, ANYBODY)} size={56} />
+            <StillBody of={drill} size={72} />
           </div>
           <SelectField label="Joint" value={drill.joint} options={asOptions(JOINTS)} change={(v) => edit({ joint: v as Drill['joint'] })} />
           <div className="sm:col-span-2">

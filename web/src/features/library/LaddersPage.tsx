@@ -2,11 +2,10 @@ import type { Ladder } from '@myokinet/core/ladders';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
-import { figureOn } from '../../kit/figure.ts';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { shownOf } from '../../kit/body/shownOf.ts';
+import { StillBody } from '../../kit/body/StillBody.tsx';
 import { useLibrary, useStudioLibrary } from '../../client/LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
-import { ANY_BODY_MODEL, ANYBODY } from './words.ts';
 
 /** Every ladder at a glance: where it starts, where it leads, and how many rungs lie between. */
 export function LaddersPage() {
@@ -42,8 +41,8 @@ function LadderCard({ ladder, own }: { readonly ladder: Ladder; readonly own: bo
     <li className="border-b border-base-300">
       <Link to={`/library/ladders/${ladder.id}`} className="flex items-center gap-3 py-2 hover:bg-base-200">
         <span className="flex flex-none items-end gap-1">
-          {first && <SetUpFigure figure={figureOn(first, ANYBODY, ANY_BODY_MODEL)} size={46} />}
-          {last && <SetUpFigure figure={figureOn(last, ANYBODY, ANY_BODY_MODEL)} size={46} />}
+          {first && <StillBody begun of={shownOf(first)} size={56} />}
+          {last && <StillBody begun of={shownOf(last)} size={56} />}
         </span>
         <span className="leading-snug">
           <span className="font-semibold">{ladder.name}</span>

@@ -6,15 +6,14 @@ import { originInWords } from '@myokinet/core/reference';
 import { Pencil } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { POSE_OF_POSITION, posed } from '../../kit/figure.ts';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { CheckFigure } from '../../kit/body/CheckFigure.tsx';
 import { CopyLink } from './CopyLink.tsx';
 import { LeadList } from './LeadList.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { DEVICE_WORDS, errorInWords, goodInWords, pictureInWords } from './measureWords.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
 import { StandingNote } from './StandingNote.tsx';
-import { ANYBODY, capital, STRENGTH_WORDS } from './words.ts';
+import { capital, STRENGTH_WORDS } from './words.ts';
 
 /** One check: how it is taken, how it is read, who asks for it and what trains it. */
 export function MeasurePage() {
@@ -46,7 +45,7 @@ function Measured({ measure: m }: { readonly measure: Measure }) {
       <div className="mt-3 grid items-start gap-x-10 gap-y-5 lg:grid-cols-2">
         <div>
           <div className="flex items-start gap-4">
-            <SetUpFigure figure={posed(POSE_OF_POSITION[m.position], ANYBODY)} size={88} />
+            <CheckFigure check={m} size={150} />
             <ol className="list-decimal space-y-1 ps-5">
               {m.protocol.map((line) => (
                 <li key={line}>{line}</li>

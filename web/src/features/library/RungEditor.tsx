@@ -5,13 +5,13 @@ import { CLIMBS, type Rung } from '@myokinet/core/ladders';
 import { POSES } from '@myokinet/core/statics';
 import { CLIMBS_WORDS } from '@myokinet/core/words';
 import { ChevronDown, ChevronRight, Copy, GripVertical, Trash2 } from 'lucide-react';
-import { figureOn } from '../../kit/figure.ts';
-import { SetUpFigure } from '../../kit/SetUpFigure.tsx';
+import { shownOf } from '../../kit/body/shownOf.ts';
+import { StillBody } from '../../kit/body/StillBody.tsx';
 import { DemandRows } from './DemandRows.tsx';
 import { SupportNote } from './SupportNote.tsx';
 import { SelectField, TextField } from '../../kit/EntryFields.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
-import { ANY_BODY_MODEL, ANYBODY, asOptions } from './words.ts';
+import { asOptions } from './words.ts';
 
 export interface RungEditorProps {
   readonly rung: Rung;
@@ -47,7 +47,7 @@ export function RungEditor({ rung, place, open, toggle, problemOf, findings, cha
         >
           <GripVertical size={16} aria-hidden />
         </button>
-        <SetUpFigure figure={figureOn(rung, ANYBODY, ANY_BODY_MODEL)} size={36} />
+        <StillBody begun of={shownOf(rung)} size={36} />
         <button type="button" className="flex flex-1 cursor-pointer items-center gap-1.5 text-start" aria-expanded={open} onClick={toggle}>
           {open ? <ChevronDown size={16} aria-hidden /> : <ChevronRight size={16} aria-hidden />}
           <span>

@@ -13,8 +13,7 @@ export const KIND_WORDS: Readonly<Record<EntryKind, { readonly name: string; rea
 };
 
 /** A figure of nobody in particular. */
-export const ANYBODY = { stature: 1.7 } as const;
-export const ANY_BODY_MODEL = bodyModel({ statureM: ANYBODY.stature, massKg: 70 });
+export const ANY_BODY_MODEL = bodyModel({ statureM: 1.7, massKg: 70 });
 
 export const BLADE_WORDS: Readonly<Record<Blade, string>> = { set: 'Set', sweep: 'Full sweep', follow: 'Follow' };
 

@@ -1,6 +1,7 @@
 import { frameAt, type Prepared, type Travel, type View } from '@myokinet/core/motion';
 import type { CSSProperties } from 'react';
 import { drawn } from './drawn.ts';
+import { type DrawnMark, drawnMark } from './marks.ts';
 import type { Ink, Shape } from './shape.ts';
 import { type Crop, windowOf } from './window.ts';
 
@@ -56,7 +57,27 @@ export function BodyFigure({ prepared, travel, view, crop, size, paper = 'var(--
         // Shapes have no name of their own: the order is that of depth.
         <ShapeMark key={i} shape={shape} />
       ))}
+      {prepared.movement.marks?.map((mark, i) => (
+        <MeasureMark key={i} mark={drawnMark(mark, skeleton, camera(skeleton))} breadth={width} />
+      ))}
     </svg>
+  );
+}
+
+/** Of a figure's breadth. */
+const MARK = 0.014;
+
+function MeasureMark({ mark: { dashed, solid }, breadth }: { readonly mark: DrawnMark; readonly breadth: number }) {
+  const line = (points: readonly (readonly [number, number])[]) => `M${points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}`;
+  return (
+    <g fill="none" strokeLinecap="round" strokeLinejoin="round" stroke="var(--color-primary)" strokeWidth={breadth * MARK}>
+      {dashed.map((points) => (
+        <path key={line(points)} d={line(points)} strokeDasharray={`${breadth * 0.02} ${breadth * 0.025}`} />
+      ))}
+      {solid.map((points) => (
+        <path key={line(points)} d={line(points)} strokeWidth={breadth * MARK * 1.5} />
+      ))}
+    </g>
   );
 }
 

@@ -1,15 +1,6 @@
-import {
-  type End,
-  type Limbs,
-  midway,
-  type Prepared,
-  type Prop,
-  type Skeleton,
-  type Vec,
-  type View,
-  WRITTEN_FOR,
-} from '@myokinet/core/motion';
+import { midway, type Prepared, type Prop, type Skeleton, type Vec, type View, WRITTEN_FOR } from '@myokinet/core/motion';
 import type { Seen } from './camera.ts';
+import { endAt } from './ends.ts';
 import type { Ink, Shape } from './shape.ts';
 
 type See = (point: Vec) => Seen;
@@ -126,23 +117,13 @@ function wall(see: See, x: number, k: number): Shape {
   return { ...stroke(see, 'ground', 0.03, corners, BEHIND), filled: true };
 }
 
-function limbsOf(s: Skeleton, end: End): Vec {
-  if (typeof end !== 'string') return end;
-  if (end === 'pelvis') return s.pelvis;
-  const limbs: Limbs = end.startsWith('right') ? s.right : s.left;
-  if (end.endsWith('hand')) return limbs.grip;
-  if (end.endsWith('fingertips')) return limbs.fingertips;
-  if (end.endsWith('elbow')) return limbs.elbow;
-  return limbs.ball;
-}
-
 function drawnProp(prop: Prop, s: Skeleton, see: See, k: number): readonly Shape[] {
   const disc = (at: Vec, width: number, ink: Ink = 'equipment'): Shape => {
     const p = see(at);
     return { ink, width: width * k, points: [[p.x, p.y]], depth: p.near + 0.08 };
   };
   const held = (hand: 'right hand' | 'left hand' | 'both hands' | 'pelvis') =>
-    hand === 'both hands' ? midway(s.right.grip, s.left.grip) : limbsOf(s, hand);
+    hand === 'both hands' ? midway(s.right.grip, s.left.grip) : endAt(s, hand);
   switch (prop.kind) {
     case 'weight': {
       const at = held(prop.in);
@@ -177,7 +158,7 @@ function drawnProp(prop: Prop, s: Skeleton, see: See, k: number): readonly Shape
       ];
     case 'band':
     case 'strap': {
-      const [a, b] = [limbsOf(s, prop.from), limbsOf(s, prop.to)];
+      const [a, b] = [endAt(s, prop.from), endAt(s, prop.to)];
       return [stroke(see, 'band', prop.kind === 'band' ? 0.018 : 0.026, [a, b], (see(a).near + see(b).near) / 2 + 0.1)];
     }
     case 'stick': {
@@ -205,7 +186,7 @@ function drawnProp(prop: Prop, s: Skeleton, see: See, k: number): readonly Shape
       return [stick, stroke(see, 'band', 0.012, [mid, low]), disc(low, 0.12)];
     }
     case 'ball':
-      return [disc(prop.in ? limbsOf(s, prop.in) : (prop.at ?? [0, 0, 0]), 0.1)];
+      return [disc(prop.in ? endAt(s, prop.in) : (prop.at ?? [0, 0, 0]), 0.1)];
     case 'block': {
       const ends: [Vec, Vec] = prop.between === 'elbows' ? [s.right.elbow, s.left.elbow] : [s.right.knuckles, s.left.knuckles];
       return [stroke(see, 'equipment', 0.09 * k, [midway(ends[0], ends[1], 0.25), midway(ends[0], ends[1], 0.75)])];

@@ -1,5 +1,5 @@
 import { type Movement, mirrored, prepare, type Prepared, type Shown } from '@myokinet/core/motion';
-import type { ShownDrill } from '@myokinet/core/movements';
+import type { ShownThing } from '@myokinet/core/movements';
 import { useEffect, useState } from 'react';
 import { whenIdle } from './whenIdle.ts';
 
@@ -15,28 +15,30 @@ export const ANY_BODY: Shown = { stature: 1.7 };
 
 export type ShownSide = 'as written' | 'mirrored';
 
+const nameOf = (thing: ShownThing) => ('check' in thing ? `check ${thing.check}` : (thing.movement ?? thing.id)) + ` ${thing.pose}`;
+
 const keyOf = (key: string, side: ShownSide, { sex, stature, armM, legM }: Shown) => [key, side, sex, stature, armM, legM].join('|');
 
 /**
- * The movement of a drill worked out for a body; nothing until it is.
+ * A movement worked out for a body; nothing until it is.
  *
- * @param drill what is shown; a check's figure comes as its movement
+ * @param thing a drill or a check
  */
-export function useMovement(drill: ShownDrill | undefined, shown: Shown = ANY_BODY, side: ShownSide = 'as written'): Prepared | undefined {
-  const wanted = drill && keyOf(`${drill.movement ?? drill.id} ${drill.pose}`, side, shown);
+export function useMovement(thing: ShownThing | undefined, shown: Shown = ANY_BODY, side: ShownSide = 'as written'): Prepared | undefined {
+  const wanted = thing && keyOf(nameOf(thing), side, shown);
   const [, setReady] = useState<string>();
   useEffect(() => {
-    if (!drill || !wanted || kept.has(wanted)) return;
+    if (!thing || !wanted || kept.has(wanted)) return;
     let left = false;
     void loaded()
-      .then((m) => whenIdle(() => (left ? undefined : workedOut(wanted, m.movementOf(drill), shown, side))))
+      .then((m) => whenIdle(() => (left ? undefined : workedOut(wanted, m.movementOf(thing), shown, side))))
       .then(() => {
         if (!left) setReady(wanted);
       });
     return () => {
       left = true;
     };
-  }, [drill, wanted, shown, side]);
+  }, [thing, wanted, shown, side]);
   return wanted ? kept.get(wanted) : undefined;
 }
 

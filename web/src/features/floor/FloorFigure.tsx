@@ -1,0 +1,63 @@
+import type { Pace } from '@myokinet/core/floor';
+import { paceAt } from '@myokinet/core/floor';
+import type { Step } from '@myokinet/core/floor';
+import { type Beat, momentAt, type Prepared, SHOWN_BEAT, type Shown, stripOf, travelIn } from '@myokinet/core/motion';
+import { useMemo } from 'react';
+import { BodyFigure } from '../../kit/body/BodyFigure.tsx';
+import { BodyStrip } from '../../kit/body/BodyStrip.tsx';
+import { useMovement } from '../../kit/body/useMovement.ts';
+import { useStillness } from '../../kit/body/useStillness.ts';
+import type { FloorClock } from './floorClock.ts';
+import type { FloorPerson } from './floorPeople.ts';
+import { Ticking } from './Ticking.tsx';
+
+interface FloorFigureProps {
+  readonly clock: FloorClock;
+  readonly person: FloorPerson;
+  readonly step: Step;
+  /** The set that is counted: the same clock moves the figure. Absent: it shows how the set will be done. */
+  readonly counted?: { readonly pace: Pace; readonly seconds: (now: number) => number } | undefined;
+}
+
+/** The drill on this trainee's body, on the side that is next, as it is done. */
+export function FloorFigure({ clock, person, step, counted }: FloorFigureProps) {
+  const { drill } = step;
+  const { sex, stature, armLength, legLength } = person.kept.pack.trainee;
+  const shown = useMemo(
+    (): Shown => ({
+      sex: sex === 'unstated' ? undefined : sex,
+      stature: stature / 100,
+      armM: typeof armLength === 'number' ? armLength / 100 : undefined,
+      legM: typeof legLength === 'number' ? legLength / 100 : undefined,
+    }),
+    [sex, stature, armLength, legLength],
+  );
+  const prepared = useMovement(drill, shown, step.side === 'left' ? 'mirrored' : 'as written');
+  const still = useStillness();
+  const label = `${drill.name}: ${drill.position}`;
+  if (!prepared) return <div className="h-full w-full" aria-busy="true" />;
+  if (still || stripOf(prepared.movement).length === 1)
+    return <BodyStrip prepared={prepared} view={prepared.movement.view} label={label} />;
+  return (
+    <Ticking clock={clock}>
+      {(now) => (
+        <BodyFigure
+          prepared={prepared}
+          travel={
+            counted ? countedTravel(prepared, counted.pace, counted.seconds(now)) : momentAt(prepared.movement, beatOf(drill), now).travel
+          }
+          view={prepared.movement.view}
+          label={label}
+        />
+      )}
+    </Ticking>
+  );
+}
+
+const beatOf = ({ dose }: Step['drill']): Beat => dose.tempo ?? SHOWN_BEAT;
+
+function countedTravel({ movement }: Prepared, pace: Pace, seconds: number): number {
+  const { part, from, until } = paceAt(pace, seconds);
+  const share = until > from ? Math.min(1, Math.max(0, (seconds - from) / (until - from))) : 1;
+  return travelIn(movement, part, share, seconds);
+}
