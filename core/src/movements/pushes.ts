@@ -59,7 +59,7 @@ const SEAT_LIGHT: KeyPose = { off: ['seat'], by: [0, 0, 0.012], flex: 14, both: 
 
 const BENCH_DIP: Stance = stance(STANDING, {
   start: { at: [0.12, 0, 0.5], both: { hip: 70, knee: 62, plane: -85, raise: 18, elbow: 6, pronate: -70, wrist: 70, curl: 0, ankle: 0 } },
-  contacts: [...both('hand', level(0.47)), ...both('sole')],
+  contacts: [...both('grip', level(0.47)), ...both('sole')],
   view: 'side',
 });
 const DIPPED: KeyPose = { by: [0.03, 0, -0.2], both: { raise: 66, elbow: 88, hip: 92 } };
@@ -271,7 +271,7 @@ export const PUSHES: Readonly<Record<string, Movement>> = {
     keys: [{ by: [0.05, 0, 0.02], off: ['right ball'], right: { hip: 130, knee: 134, ankle: 20 } }],
   }),
   'practice-both-feet-light': move(stance(CROUCHED, { contacts: [...both('palm'), ...both('ball')] }), {
-    keys: [{ by: [0.07, 0, 0.04], off: ['right ball', 'left ball'], both: { knee: 140, ankle: 20, hip: 124 } }],
+    keys: [{ by: [0.07, 0, 0.06], off: ['right ball', 'left ball'], both: { knee: 146, ankle: 20, hip: 128 } }],
   }),
   'practice-post-straight-wrist': sided(AT_POST, { keys: [{ by: [-0.02, 0, 0] }], view: 'three-quarter', closeUp: 'right hand' }),
   'practice-post-25': braced([-0.1, 0, -0.02]),

@@ -85,7 +85,7 @@ export const SHOULDER_MOBILITY: Readonly<Record<string, Movement>> = {
     contacts: [one('left', 'palm'), ...both('shin'), one('right', 'hand', { kind: 'level', z: 0.04 })],
     start: { turn: 30, bend: -6, right: { plane: 118, raise: 92, elbow: 4, wrist: 0 } },
     keys: [
-      { off: ['right hand'], turn: 16, right: { plane: 112, raise: 62, elbow: 128 } },
+      { off: ['right hand'], turn: -2, right: { plane: 146, raise: 88, elbow: 24 } },
       { off: ['right hand'], turn: -10, right: { plane: 70, raise: 50, elbow: 128 } },
       { off: ['right hand'], turn: -50, bend: 0, look: -50, right: { plane: 4, raise: 92, elbow: 4, wrist: 0 } },
     ],

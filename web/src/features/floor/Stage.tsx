@@ -205,19 +205,23 @@ export function Stage({
         data-at-work={atWork ? true : undefined}
       >
         <div className="flex flex-col gap-3">
-          {phase.kind === 'work' && !byFeel && (
-            <Ticking clock={clock}>
-              {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={(phase.paused ?? now) - phase.since} />}
-            </Ticking>
-          )}
           {phase.kind === 'work' && (
-            <div className="aspect-square max-h-[34dvh] min-h-0 self-center max-sm:max-h-[22dvh] low:hidden">
-              <FloorFigure
-                clock={clock}
-                person={person}
-                step={step}
-                counted={byFeel ? undefined : { pace: stage.pace, seconds: (now) => (phase.paused ?? now) - phase.since }}
-              />
+            <div className="flex flex-col gap-x-4 lg:flex-row lg:items-center">
+              {!byFeel && (
+                <div className="lg:flex-1">
+                  <Ticking clock={clock}>
+                    {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={(phase.paused ?? now) - phase.since} />}
+                  </Ticking>
+                </div>
+              )}
+              <div className="h-[14dvh] w-full sm:h-[22dvh] lg:h-72 lg:flex-1 low:hidden">
+                <FloorFigure
+                  clock={clock}
+                  person={person}
+                  step={step}
+                  counted={byFeel ? undefined : { pace: stage.pace, seconds: (now) => (phase.paused ?? now) - phase.since }}
+                />
+              </div>
             </div>
           )}
           {phase.kind === 'work' && phase.paused !== undefined && (

@@ -7,7 +7,7 @@ import { ANY_BODY, useMovement } from '../../kit/body/useMovement.ts';
 export function DrillMotion({ drill }: { readonly drill: Drill }) {
   const [mirrored, setMirrored] = useState(false);
   const prepared = useMovement(drill, ANY_BODY, mirrored ? 'mirrored' : 'as written');
-  if (!prepared) return <div className="aspect-square" aria-busy="true" />;
+  if (!prepared) return <div className="aspect-[4/3]" aria-busy="true" />;
   return (
     <MovingBody
       key={drill.id}

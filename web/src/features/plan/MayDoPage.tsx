@@ -11,6 +11,7 @@ import { Waiting } from '../../kit/Waiting.tsx';
 import { useCaseloadQuery } from '../caseload/index.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
 import { useTraineeQuery } from '../trainee/index.ts';
+import { AskedRanges } from './AskedRanges.tsx';
 import { useBriefQuery } from './endpoints.ts';
 import { planRules } from './planRules.ts';
 
@@ -18,6 +19,7 @@ import { planRules } from './planRules.ts';
 export function MayDoPage() {
   const { drillId = '' } = useParams();
   const id = useId();
+  const library = useLibrary();
   const [search, setSearch] = useSearchParams();
   const { data: caseload, error, refetch } = useCaseloadQuery();
   const traineeId = search.get('for') ?? '';
@@ -44,6 +46,7 @@ export function MayDoPage() {
           ))}
       </select>
       {traineeId !== '' && <Answer key={traineeId} traineeId={traineeId} drillId={drillId} />}
+      <AskedRanges drill={library.drill(drillId)} traineeId={traineeId} />
     </section>
   );
 }

@@ -55,7 +55,7 @@ export function MovingBody({ prepared, beat = SHOWN_BEAT, label, sides }: Moving
   const [travel, setTravel] = usePlayed(prepared, beat, playing);
   return (
     <figure>
-      <div className="grid aspect-square place-items-center print:hidden">
+      <div className="grid aspect-[4/3] place-items-center print:hidden">
         {still && !playing && travel === 0 ? (
           <BodyStrip prepared={prepared} view={view} crop={crop} label={label} />
         ) : (

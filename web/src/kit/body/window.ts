@@ -65,7 +65,7 @@ function behindTrunk({ waist, chestTurn: t }: Skeleton): (point: Vec) => Seen {
   };
 }
 
-/** The square that holds the body and its equipment all the way; worked out once. */
+/** The box that holds the body and its equipment all the way; worked out once. */
 function wholeOf(prepared: Prepared, view: View): Box {
   const known = boxes.get(prepared) ?? new Map<View, Box>();
   boxes.set(prepared, known);
@@ -84,8 +84,7 @@ function wholeOf(prepared: Prepared, view: View): Box {
       }
     }
   }
-  const extent = Math.max(right - left, bottom - top) + 2 * MARGIN;
-  const box = { left: (left + right - extent) / 2, top: (top + bottom - extent) / 2, width: extent, height: extent };
+  const box = { left: left - MARGIN, top: top - MARGIN, width: right - left + 2 * MARGIN, height: bottom - top + 2 * MARGIN };
   known.set(view, box);
   return box;
 }

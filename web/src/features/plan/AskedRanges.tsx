@@ -1,0 +1,99 @@
+import type { Drill } from '@myokinet/core/drills';
+import { formatReadingWithBand } from '@myokinet/core/measuring';
+import { type AskedRange, type HeldRange, heldRanges, type HeldState, rangesOf, type Shown } from '@myokinet/core/motion';
+import { shortDay } from '@myokinet/core/quantities';
+import { useMemo } from 'react';
+import { nowInstant } from '../../client/clock.ts';
+import { useLibrary } from '../../client/LibraryContext.ts';
+import { ProblemNote } from '../../client/ProblemNote.tsx';
+import { ANY_BODY, useMovement } from '../../kit/body/useMovement.ts';
+import { useChecksQuery } from '../checks/index.ts';
+import { useTraineeQuery } from '../trainee/index.ts';
+
+const STATES: Readonly<Record<HeldState, { readonly says: string; readonly mark: string }>> = {
+  enough: { says: 'enough', mark: 'state-spare' },
+  about: { says: 'too close to call', mark: 'state-mark' },
+  short: { says: 'short', mark: 'state-short font-semibold' },
+  stale: { says: 'checked too long ago', mark: 'state-unknown' },
+  unchecked: { says: 'never checked', mark: 'state-unknown' },
+  'not measured': { says: '', mark: '' },
+};
+
+/** The peak angle of each joint that a drill's movement asks for, by side; against one trainee where one is chosen. */
+export function AskedRanges({ drill, traineeId }: { readonly drill: Drill; readonly traineeId: string }) {
+  return (
+    <section aria-label="What the movement asks of the joints" className="mt-3">
+      <h3>What the movement asks of the joints</h3>
+      {traineeId === '' ? <Asked drill={drill} shown={ANY_BODY} /> : <OfTrainee drill={drill} traineeId={traineeId} />}
+    </section>
+  );
+}
+
+function OfTrainee({ drill, traineeId }: { readonly drill: Drill; readonly traineeId: string }) {
+  const trainee = useTraineeQuery(traineeId);
+  const checks = useChecksQuery(traineeId);
+  const failed = [trainee, checks].find((q) => q.error && !q.data);
+  const shown = useMemo(
+    (): Shown | undefined =>
+      trainee.data && { sex: trainee.data.sex === 'unstated' ? undefined : trainee.data.sex, stature: trainee.data.stature / 100 },
+    [trainee.data],
+  );
+  if (failed) return <ProblemNote error={failed.error} retry={() => void failed.refetch()} />;
+  if (!shown || !checks.data) return <Asked drill={drill} shown={ANY_BODY} />;
+  const capacities = checks.data.filter((c) => !c.takenBack).flatMap((c) => c.capacities);
+  return <Asked drill={drill} shown={shown} held={(asked, measures) => heldRanges(asked, capacities, measures, new Date(nowInstant()))} />;
+}
+
+type Hold = (asked: readonly AskedRange[], measures: Parameters<typeof heldRanges>[2]) => readonly HeldRange[];
+
+function Asked({ drill, shown, held }: { readonly drill: Drill; readonly shown: Shown; readonly held?: Hold }) {
+  const library = useLibrary();
+  const prepared = useMovement(drill, shown);
+  const rows = useMemo(() => {
+    if (!prepared) return undefined;
+    const asked = rangesOf(prepared);
+    const measures = new Map(library.everyMeasure.map((m) => [m.id, m]));
+    return held ? held(asked, measures) : asked.map((a): HeldRange => ({ asked: a, state: 'not measured' }));
+  }, [prepared, library, held]);
+  if (!rows) return <p className="aside">…</p>;
+  if (rows.length === 0) return <p className="aside">Nothing that everybody has not.</p>;
+  return (
+    <div className="overflow-x-auto">
+      <table className="plain-table dense text-sm">
+        <thead>
+          <tr>
+            <th scope="col">Range</th>
+            <th scope="col">Side</th>
+            <th scope="col">Asked</th>
+            {held && <th scope="col">Has</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ asked, state, measure, capacity }) => (
+            <tr key={`${asked.range} ${asked.side} ${asked.loaded}`}>
+              <th scope="row" className="font-normal">
+                {asked.range.charAt(0).toUpperCase() + asked.range.slice(1)}
+                {asked.loaded && <span className="aside"> under load</span>}
+              </th>
+              <td>{asked.side}</td>
+              <td>{asked.range === 'elbow extension' ? 'straight' : `${Math.round(asked.degrees)}°`}</td>
+              {held && (
+                <td>
+                  {measure && capacity && (
+                    <>
+                      {formatReadingWithBand(measure, capacity.value, capacity.band)}, {shortDay(capacity.takenAt, new Date(nowInstant()))}:{' '}
+                    </>
+                  )}
+                  <span className={STATES[state].mark}>{STATES[state].says}</span>
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="aside mt-1 text-sm">
+        Peak angles of the drawn movement, worked out on {held ? 'this trainee’s build' : 'a body of 1.70 m'}; within about 5°.
+      </p>
+    </div>
+  );
+}
