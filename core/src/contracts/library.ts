@@ -165,6 +165,7 @@ export class DrillDto {
   @IsIn(QUALITIES) quality!: Quality;
   @IsIn(POSITIONS) position!: Position;
   @IsIn(Object.keys(POSES), { message: 'This figure is not among the drawings.' }) pose!: PoseName;
+  @IsOptional() @IsEntryId() movement?: string;
   @SomeOf(EQUIPMENT_IDS) equipment!: Equipment[];
   @Part(() => DoseRangeDto) dose!: DoseRangeDto;
   @Part(() => EffortDto) effort!: EffortDto;

@@ -79,6 +79,8 @@ export interface Drill {
   readonly quality: Quality;
   readonly position: Position;
   readonly pose: PoseName;
+  /** The built-in drill whose movement it shows; absent: its own, or else its position alone. */
+  readonly movement?: string;
   readonly equipment: readonly Equipment[];
   readonly dose: DoseRange;
   readonly effort: Effort;

@@ -46,6 +46,7 @@ const COLUMNS: Readonly<Record<string, Column>> = {
   quality: text((d) => d.quality),
   position: text((d) => d.position),
   pose: text((d) => d.pose),
+  movement: optional((d) => d.movement),
   equipment: list((d) => d.equipment),
   'dose.unit': text((d) => d.dose.unit),
   'dose.min': number((d) => d.dose.min),

@@ -209,22 +209,26 @@ function descended({ frame, wished, held, free }: Task, start: Figures, weight: 
   return { figures, miss: missOf(ties) };
 }
 
-/** How far every tie goes for one degree, or one metre, of every free figure. */
-function slopesOf(skeleton: Skeleton, figures: Figures, free: readonly Free[], ties: readonly Tie[]): readonly Float64Array[] {
+/** How far every tie goes for one degree, or one metre, of every free figure: a row for each figure. */
+function slopesOf(skeleton: Skeleton, figures: Figures, free: readonly Free[], ties: readonly Tie[]): Float64Array {
   const movers = new Map<number, Mover>();
-  const movesOf = [
-    ...pelvisMovers(skeleton, figures),
-    ...SIDES.flatMap((side) => [...armMovers(skeleton, figures, side), ...legMovers(skeleton, figures, side)]),
-  ];
-  for (const mover of movesOf) movers.set(mover.at, mover);
-  return free.map(({ at }) => {
-    const mover = movers.get(at);
-    return Float64Array.from(ties, ({ axis, point, limb, on, onLimb }) => {
-      if (!mover) return 0;
-      const slope = slopeOf(mover, point, limb)[axis];
-      return on ? slope - slopeOf(mover, on, onLimb)[axis] : slope;
-    });
-  });
+  for (const mover of pelvisMovers(skeleton, figures)) movers.set(mover.at, mover);
+  for (const side of SIDES) {
+    if (free.some(({ at }) => at === pairedAt(side, 'plane')))
+      for (const mover of armMovers(skeleton, figures, side)) movers.set(mover.at, mover);
+    if (free.some(({ at }) => at === pairedAt(side, 'hip')))
+      for (const mover of legMovers(skeleton, figures, side)) movers.set(mover.at, mover);
+  }
+  const slopes = new Float64Array(free.length * ties.length);
+  let at = 0;
+  for (const figure of free) {
+    const mover = movers.get(figure.at);
+    for (const { axis, point, limb, on, onLimb } of ties) {
+      if (mover) slopes[at] = slopeOf(mover, point, limb, axis) - (on ? slopeOf(mover, on, onLimb, axis) : 0);
+      at += 1;
+    }
+  }
+  return slopes;
 }
 
 /** How a limit holds, per degree beyond it. */
@@ -244,7 +248,7 @@ function costOf(ties: readonly Tie[], weight: number, free: readonly Free[], fig
 }
 
 interface Around {
-  readonly slopes: readonly Float64Array[];
+  readonly slopes: Float64Array;
   readonly ties: readonly Tie[];
   readonly weight: number;
   readonly free: readonly Free[];
@@ -269,23 +273,22 @@ function normal({ slopes, ties, weight, free, figures, wished }: Around): Normal
   const joints = new Float64Array(n);
   const right = new Float64Array(n);
   const contact = weight * weight;
-  slopes.forEach((slope, i) => {
-    const f = free[i];
-    if (!f) return;
-    for (const [j, other] of slopes.entries()) {
-      if (j > i) break;
+  for (const [i, f] of free.entries()) {
+    const row = i * rows;
+    for (let j = 0; j <= i; j += 1) {
+      const other = j * rows;
       let sum = 0;
-      for (let r = 0; r < rows; r += 1) sum += valueAt(slope, r) * valueAt(other, r);
+      for (let r = 0; r < rows; r += 1) sum += valueAt(slopes, row + r) * valueAt(slopes, other + r);
       contacts[i * n + j] = sum * contact;
     }
     let sum = 0;
-    for (let r = 0; r < rows; r += 1) sum += valueAt(slope, r) * valueAt(off, r);
+    for (let r = 0; r < rows; r += 1) sum += valueAt(slopes, row + r) * valueAt(off, r);
     const value = valueAt(figures, f.at);
     const out = beyond(value, f);
     const limit = out === 0 ? 0 : LIMIT ** 2;
     joints[i] = f.stiffness ** 2 + limit;
     right[i] = -sum * contact - f.stiffness ** 2 * (value - valueAt(wished, f.at)) - limit * out;
-  });
+  }
   return { n, contacts, joints, right };
 }
 

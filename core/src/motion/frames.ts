@@ -156,6 +156,11 @@ export function figuresAt({ movement, frame, keys }: Prepared, travel: Travel): 
   return closed(frame, between, held, { place: a.firm || b.firm ? FIRM_PLACE : undefined });
 }
 
+/** The same limbs with other toes; what is worked out on demand stays so. */
+function withToe(limbs: Limbs, toe: Vec): Limbs {
+  return Object.create(limbs, { toe: { value: toe, enumerable: true } }) as Limbs;
+}
+
 /** Toes lie flat where a foot stands on its ball. */
 function flatToes(skeleton: Skeleton, standing: ReadonlySet<ContactName>): Skeleton {
   const flat = (side: Side): Limbs => {
@@ -167,7 +172,7 @@ function flatToes(skeleton: Skeleton, standing: ReadonlySet<ContactName>): Skele
     // A sole that stands steeper than upright bends its toes away from the heel.
     const away: readonly [number, number] = toe[2] < ball[2] - level ? [ankle[0] - ball[0], ankle[1] - ball[1]] : [-dx, -dy];
     const reach = Math.hypot(...away) || 1;
-    return { ...limbs, toe: [ball[0] - (away[0] / reach) * length, ball[1] - (away[1] / reach) * length, ball[2]] };
+    return withToe(limbs, [ball[0] - (away[0] / reach) * length, ball[1] - (away[1] / reach) * length, ball[2]]);
   };
   const right = standing.has('right ball') ? flat('right') : skeleton.right;
   const left = standing.has('left ball') ? flat('left') : skeleton.left;

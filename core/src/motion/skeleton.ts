@@ -96,10 +96,11 @@ export function skeletonOf(frame: Frame, figures: Figures): Skeleton {
   const headTurn = after(after(after(chestTurn, aboutY(m('nod'))), aboutX(m('tilt'))), aboutZ(m('look')));
   const neck = from(top, chestTurn, [0, 0, 0.03 * k]);
   const head = from(neck, headTurn, [0.015 * k, 0, 0.185 * k]);
-  const limbs = (side: Side): Limbs => ({
-    ...armOf(frame, figures, side, top, chestTurn),
-    ...legOf(frame, figures, side, from(pelvis, pelvisTurn, [0, signOf(side) * halfHips, 0]), pelvisTurn),
-  });
+  const limbs = (side: Side): Limbs =>
+    Object.assign(
+      armOf(frame, figures, side, top, chestTurn),
+      legOf(frame, figures, side, from(pelvis, pelvisTurn, [0, signOf(side) * halfHips, 0]), pelvisTurn),
+    );
   return {
     pelvis,
     waist,
@@ -145,56 +146,86 @@ function armOf(frame: Frame, figures: Figures, side: Side, top: Vec, chestTurn: 
   const palm = -out * PALM * k;
   const hand = lengths.hand;
   const breadth = 0.034 * k;
-  const curled = after(handTurn, aboutX(-out * (q('knuckle') + q('curl'))));
-  const tipTurn = after(curled, aboutX(-out * Math.max(0, q('curl')) * 1.05));
-  const spread = q('spread') / 25;
-  const knuckles = from(wrist, handTurn, [0, 0, -hand]);
-  const middleJoints = from(knuckles, curled, [0, 0, -fingers * 0.5]);
-  const fingertips = from(middleJoints, tipTurn, [0, 0, -fingers * 0.5]);
-  const tip = (x: number) => from(middleJoints, tipTurn, [x * (1 + spread), 0, -fingers * 0.45]);
-
-  // The blade lies on the back of the ribs and slides round them as the shoulder comes forward.
-  const turn = bladeTurn(raise, q('upward'));
-  const onRibs = after(chestTurn, after(aboutZ(-out * q('reach') * 0.9), aboutX(out * (turn - 4))));
-  const centre = from(top, chestTurn, [
-    -0.075 * k,
-    out * (0.105 * k + q('reach') * 0.0014 * k),
-    -0.075 * k + Math.sin((lift * Math.PI) / 180) * 0.13 * k,
-  ]);
+  const lengthened = (x: number, y: number, z: number) => from(wrist, handTurn, [x, y, z]);
+  // What only a drawing or few contacts ask for is worked out when it is asked for.
+  const fingersOf = once(() => {
+    const curled = after(handTurn, aboutX(-out * (q('knuckle') + q('curl'))));
+    const tipTurn = after(curled, aboutX(-out * Math.max(0, q('curl')) * 1.05));
+    const joints = from(lengthened(0, 0, -hand), curled, [0, 0, -fingers * 0.5]);
+    const tip = (x: number) => from(joints, tipTurn, [x * (1 + q('spread') / 25), 0, -fingers * 0.45]);
+    return {
+      turns: [curled, tipTurn] as const,
+      joints,
+      tips: [tip(breadth), tip(-breadth)] as const,
+      end: from(joints, tipTurn, [0, 0, -fingers * 0.5]),
+    };
+  });
   return {
     socket,
     girdleTurn,
     shoulder,
     elbow,
     wrist,
-    heelOfHand: from(wrist, handTurn, [0, palm, -0.005 * k]),
-    indexKnuckle: from(wrist, handTurn, [breadth, palm, -hand]),
-    littleKnuckle: from(wrist, handTurn, [-breadth, palm, -hand * 0.92]),
-    backOfHand: [
-      from(wrist, handTurn, [0, -palm, -0.01 * k]),
-      from(wrist, handTurn, [breadth, -palm, -hand]),
-      from(wrist, handTurn, [-breadth, -palm, -hand * 0.92]),
-    ] as const,
-    knuckles,
-    grip: from(wrist, handTurn, [0, palm * 1.9, -hand * 0.92]),
-    middleJoints,
-    fingertips,
-    outerTips: [tip(breadth), tip(-breadth)] as const,
-    thumb: [
-      from(wrist, handTurn, [breadth * 0.9, palm * 0.5, -hand * 0.4]),
-      from(wrist, handTurn, [breadth * 1.9, palm * 1.2, -hand * 0.85]),
-    ] as const,
-    blade: [
-      from(centre, onRibs, [0.02 * k, out * 0.055 * k, 0.05 * k]),
-      from(centre, onRibs, [0, -out * 0.055 * k, 0.055 * k]),
-      from(centre, onRibs, [0, -out * 0.022 * k, -0.085 * k]),
-    ] as const,
+    heelOfHand: lengthened(0, palm, -0.005 * k),
+    indexKnuckle: lengthened(breadth, palm, -hand),
+    littleKnuckle: lengthened(-breadth, palm, -hand * 0.92),
+    grip: lengthened(0, palm * 1.9, -hand * 0.92),
+    knuckles: lengthened(0, 0, -hand),
+    get backOfHand() {
+      return [lengthened(0, -palm, -0.01 * k), lengthened(breadth, -palm, -hand), lengthened(-breadth, -palm, -hand * 0.92)] as const;
+    },
+    get middleJoints() {
+      return fingersOf().joints;
+    },
+    get fingertips() {
+      return fingersOf().end;
+    },
+    get outerTips() {
+      return fingersOf().tips;
+    },
+    get fingerTurns() {
+      return fingersOf().turns;
+    },
+    get thumb() {
+      return [lengthened(breadth * 0.9, palm * 0.5, -hand * 0.4), lengthened(breadth * 1.9, palm * 1.2, -hand * 0.85)] as const;
+    },
+    get blade() {
+      return bladeOf(top, chestTurn, { out, k, raise, lift, reach: q('reach'), upward: q('upward') });
+    },
     upperArmTurn,
     forearmTurn,
     handTurn,
     spread: q('spread'),
-    fingerTurns: [curled, tipTurn] as const,
   };
+}
+
+function once<T>(work: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= work());
+}
+
+interface BladePose {
+  readonly out: 1 | -1;
+  readonly k: number;
+  readonly raise: number;
+  readonly lift: number;
+  readonly reach: number;
+  readonly upward: number;
+}
+
+/** The blade lies on the back of the ribs and slides round them as the shoulder comes forward. */
+function bladeOf(top: Vec, chestTurn: Turn, { out, k, raise, lift, reach, upward }: BladePose): Limbs['blade'] {
+  const onRibs = after(chestTurn, after(aboutZ(-out * reach * 0.9), aboutX(out * (bladeTurn(raise, upward) - 4))));
+  const centre = from(top, chestTurn, [
+    -0.075 * k,
+    out * (0.105 * k + reach * 0.0014 * k),
+    -0.075 * k + Math.sin((lift * Math.PI) / 180) * 0.13 * k,
+  ]);
+  return [
+    from(centre, onRibs, [0.02 * k, out * 0.055 * k, 0.05 * k]),
+    from(centre, onRibs, [0, -out * 0.055 * k, 0.055 * k]),
+    from(centre, onRibs, [0, -out * 0.022 * k, -0.085 * k]),
+  ];
 }
 
 function legOf(frame: Frame, figures: Figures, side: Side, hip: Vec, pelvisTurn: Turn) {

@@ -99,11 +99,22 @@ export function legMovers(s: Skeleton, figures: Figures, side: Side): readonly M
   ];
 }
 
-/** How far a point goes for one degree, or one metre, of a figure. */
-export function slopeOf(mover: Mover, point: Point, limb: 'arm' | 'leg' | undefined): Vec {
-  if (mover.side !== undefined && (mover.side !== point.side || mover.limb !== limb)) return NOWHERE;
-  const own = mover.side === undefined || point.behind >= mover.from;
-  const turn = own && mover.axis ? times(cross(mover.axis, less(point.at, mover.pivot ?? point.at)), DEGREE) : NOWHERE;
-  const { along } = mover;
-  return along ? [turn[0] + along[0], turn[1] + along[1], turn[2] + along[2]] : turn;
+/**
+ * How far a point goes along one axis for one degree, or one metre, of a figure.
+ *
+ * @param limb which limb of its side the point belongs to
+ */
+export function slopeOf(
+  { side, limb: own, from, axis: a, pivot, along }: Mover,
+  point: Point,
+  limb: 'arm' | 'leg' | undefined,
+  axis: 0 | 1 | 2,
+): number {
+  if (side !== undefined && (side !== point.side || own !== limb)) return 0;
+  const straight = along ? along[axis] : 0;
+  if (!a || !pivot || (side !== undefined && point.behind < from)) return straight;
+  const { at } = point;
+  if (axis === 0) return straight + (a[1] * (at[2] - pivot[2]) - a[2] * (at[1] - pivot[1])) * DEGREE;
+  if (axis === 1) return straight + (a[2] * (at[0] - pivot[0]) - a[0] * (at[2] - pivot[2])) * DEGREE;
+  return straight + (a[0] * (at[1] - pivot[1]) - a[1] * (at[0] - pivot[0])) * DEGREE;
 }

@@ -119,6 +119,19 @@ function DrillEditor({ start }: { readonly start: Drill }) {
             />
             <StillBody of={drill} size={72} />
           </div>
+          <SelectField
+            label="Moves like"
+            className="sm:col-span-2"
+            value={drill.movement ?? ''}
+            options={[
+              { value: '', label: 'itself, or stays in its position' },
+              ...library.drills.filter((d) => d.origin.kind !== 'studio').map((d) => ({ value: d.id, label: d.name })),
+            ]}
+            change={(v) => {
+              const { movement: _, ...itself } = drill;
+              desk.edit({ ...desk.value, entry: v === '' ? itself : { ...drill, movement: v } });
+            }}
+          />
           <SelectField label="Joint" value={drill.joint} options={asOptions(JOINTS)} change={(v) => edit({ joint: v as Drill['joint'] })} />
           <div className="sm:col-span-2">
             <TicksField

@@ -32,7 +32,7 @@ export function blankDrill(id: string): Drill {
 
 /** A drill to start from; it is nobody's rung practice. */
 export function copyOfDrill({ rung: _, ...drill }: Drill, id: string): Drill {
-  return { ...drill, id, name: `${drill.name}, copy`, origin: STUDIO_ORIGIN };
+  return { ...drill, id, movement: drill.movement ?? drill.id, name: `${drill.name}, copy`, origin: STUDIO_ORIGIN };
 }
 
 export function blankRung(id: string, practice: string): Rung {

@@ -81,7 +81,8 @@ function Asked({ drill, shown, held }: { readonly drill: Drill; readonly shown: 
                 <td>
                   {measure && capacity && (
                     <>
-                      {formatReadingWithBand(measure, capacity.value, capacity.band)}, {shortDay(capacity.takenAt, new Date(nowInstant()))}:{' '}
+                      {formatReadingWithBand(measure, capacity.value, capacity.band)}, {shortDay(capacity.takenAt, new Date(nowInstant()))}
+                      :{' '}
                     </>
                   )}
                   <span className={STATES[state].mark}>{STATES[state].says}</span>

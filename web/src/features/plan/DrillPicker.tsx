@@ -3,6 +3,7 @@ import { drillSearch } from '@myokinet/core/library';
 import { type Instead, mayDo, mayInWords, type Place, startingDose, type When } from '@myokinet/core/planning';
 import { Command } from 'cmdk';
 import { useMemo, useState } from 'react';
+import { StillBody } from '../../kit/body/StillBody.tsx';
 import { Overlay } from '../../kit/Overlay.tsx';
 import { InsteadOffer } from './InsteadOffer.tsx';
 import { Overrule } from './Overrule.tsx';
@@ -89,6 +90,9 @@ export function DrillPicker({ taken, place = 'gym', when, wasDone = false, pick,
               onSelect={() => (why !== undefined && takeInstead ? setAsking({ drill, dose, why, overrulable }) : pick(drill, dose))}
               className="cursor-pointer rounded px-3 py-1.5 text-sm text-base-content data-[disabled=true]:cursor-not-allowed data-[disabled=true]:text-base-content/70 data-[selected=true]:bg-primary data-[selected=true]:text-primary-content"
             >
+              <span className="float-end ms-2 rounded bg-base-100 text-base-content">
+                <StillBody of={drill} size={44} />
+              </span>
               <span className="block text-base leading-tight">
                 {drill.name}
                 {again && <span className="text-sm font-normal"> (in this session already)</span>}

@@ -3,9 +3,10 @@ import { CSS } from '@dnd-kit/utilities';
 import { cuesOf, type Manner, standInsFor, standInsInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import type { Place } from '@myokinet/core/planning';
 import { GripVertical, Pin, PinOff, X } from 'lucide-react';
+import { StillBody } from '../../kit/body/StillBody.tsx';
 import { MannerFields } from '../../kit/MannerFields.tsx';
 import { SetUpLine } from '../lab/index.ts';
-import { useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
+import { buildOf, useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
 import { NumberCell } from './NumberCell.tsx';
 import type { ItemDraft } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
@@ -27,6 +28,7 @@ export function PlannedDrill({ item, place, locked, change, ownSetUp, setManner,
   const { library, schools, brief } = usePlanRules();
   const trainee = useCurrentTrainee();
   const body = useCurrentBody();
+  const shown = buildOf(trainee);
   const drill = library.asPlanned(item);
   const standIn = standInsInWords(standInsFor(drill, brief.equipment[place]));
   const byFeel = schools.progress === 'feel';
@@ -51,6 +53,9 @@ export function PlannedDrill({ item, place, locked, change, ownSetUp, setManner,
         <GripVertical size={16} aria-hidden />
       </button>
       <div className="min-w-0">
+        <span className="float-end ms-2">
+          <StillBody of={drill} shown={shown} size={56} />
+        </span>
         <p className="leading-snug">
           <span className="font-semibold">{drill.name}</span> <span className="aside text-sm">{drill.phase}</span>
         </p>
