@@ -1,7 +1,8 @@
 import type { Drill } from '@myokinet/core/drills';
 import { useState } from 'react';
 import { MovingBody } from '../../kit/body/MovingBody.tsx';
-import { ANY_BODY, useMovement } from '../../kit/body/useMovement.ts';
+import { ANY_BODY } from '../../kit/body/anyBody.ts';
+import { useMovement } from '../../kit/body/useMovement.ts';
 
 /** The drill as it is done, at its own tempo. */
 export function DrillMotion({ drill }: { readonly drill: Drill }) {

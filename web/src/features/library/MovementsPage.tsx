@@ -2,7 +2,8 @@ import type { Drill } from '@myokinet/core/drills';
 import { Link } from 'react-router';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { BodyStrip } from '../../kit/body/BodyStrip.tsx';
-import { ANY_BODY, useMovement } from '../../kit/body/useMovement.ts';
+import { ANY_BODY } from '../../kit/body/anyBody.ts';
+import { useMovement } from '../../kit/body/useMovement.ts';
 import { useNearScreen } from '../../kit/body/useNearScreen.ts';
 
 /** Every movement of the library in stills: for whoever writes drills, to see what looks alike and what looks wrong. */

@@ -6,7 +6,8 @@ import { useMemo } from 'react';
 import { nowInstant } from '../../client/clock.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { ANY_BODY, useMovement } from '../../kit/body/useMovement.ts';
+import { ANY_BODY } from '../../kit/body/anyBody.ts';
+import { useMovement } from '../../kit/body/useMovement.ts';
 import { useChecksQuery } from '../checks/index.ts';
 import { useTraineeQuery } from '../trainee/index.ts';
 
@@ -57,37 +58,27 @@ function Asked({ drill, shown, held }: { readonly drill: Drill; readonly shown: 
   }, [prepared, library, held]);
   if (!rows) return <p className="aside">…</p>;
   if (rows.length === 0) return <p className="aside">Nothing that everybody has not.</p>;
+  const pairs = pairsOf(rows);
   return (
     <div className="overflow-x-auto">
       <table className="plain-table dense text-sm">
         <thead>
           <tr>
             <th scope="col">Range</th>
-            <th scope="col">Side</th>
             <th scope="col">Asked</th>
-            {held && <th scope="col">Has</th>}
+            {held && <th scope="col">Has, left</th>}
+            {held && <th scope="col">Has, right</th>}
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ asked, state, measure, capacity }) => (
-            <tr key={`${asked.range} ${asked.side} ${asked.loaded}`}>
+          {pairs.map(({ key, left, right }) => (
+            <tr key={key}>
               <th scope="row" className="font-normal">
-                {asked.range.charAt(0).toUpperCase() + asked.range.slice(1)}
-                {asked.loaded && <span className="aside"> under load</span>}
+                {key}
               </th>
-              <td>{asked.side}</td>
-              <td>{asked.range === 'elbow extension' ? 'straight' : `${Math.round(asked.degrees)}°`}</td>
-              {held && (
-                <td>
-                  {measure && capacity && (
-                    <>
-                      {formatReadingWithBand(measure, capacity.value, capacity.band)}, {shortDay(capacity.takenAt, new Date(nowInstant()))}
-                      :{' '}
-                    </>
-                  )}
-                  <span className={STATES[state].mark}>{STATES[state].says}</span>
-                </td>
-              )}
+              <td>{askedInWords(left?.asked, right?.asked)}</td>
+              {held && <td>{left && <Has held={left} />}</td>}
+              {held && <td>{right && <Has held={right} />}</td>}
             </tr>
           ))}
         </tbody>
@@ -96,5 +87,42 @@ function Asked({ drill, shown, held }: { readonly drill: Drill; readonly shown: 
         Peak angles of the drawn movement, worked out on {held ? 'this trainee’s build' : 'a body of 1.70 m'}; within about 5°.
       </p>
     </div>
+  );
+}
+
+interface Pair {
+  readonly key: string;
+  readonly left?: HeldRange;
+  readonly right?: HeldRange;
+}
+
+/** Both sides of a range in one row. */
+function pairsOf(rows: readonly HeldRange[]): readonly Pair[] {
+  const pairs = new Map<string, Pair>();
+  for (const row of rows) {
+    const { range, loaded, side } = row.asked;
+    const key = `${range.charAt(0).toUpperCase()}${range.slice(1)}${loaded ? ' under load' : ''}`;
+    pairs.set(key, { key, ...pairs.get(key), [side]: row });
+  }
+  return [...pairs.values()];
+}
+
+function askedInWords(left: AskedRange | undefined, right: AskedRange | undefined): string {
+  const say = ({ range, degrees }: AskedRange) => (range === 'elbow extension' ? 'straight' : `${Math.round(degrees)}°`);
+  if (left && right) return say(left) === say(right) ? say(left) : `left ${say(left)}, right ${say(right)}`;
+  if (left) return `left ${say(left)}`;
+  return right ? `right ${say(right)}` : '';
+}
+
+function Has({ held: { state, measure, capacity } }: { readonly held: HeldRange }) {
+  return (
+    <>
+      {measure && capacity && (
+        <>
+          {formatReadingWithBand(measure, capacity.value, capacity.band)}, {shortDay(capacity.takenAt, new Date(nowInstant()))}:{' '}
+        </>
+      )}
+      <span className={STATES[state].mark}>{STATES[state].says}</span>
+    </>
   );
 }

@@ -58,14 +58,14 @@ export function BodyFigure({ prepared, travel, view, crop, size, paper = 'var(--
         <ShapeMark key={i} shape={shape} />
       ))}
       {prepared.movement.marks?.map((mark, i) => (
-        <MeasureMark key={i} mark={drawnMark(mark, skeleton, camera(skeleton))} breadth={width} />
+        <MeasureMark key={i} mark={drawnMark(mark, skeleton, camera(skeleton))} breadth={Math.max(width, height)} />
       ))}
     </svg>
   );
 }
 
 /** Of a figure's breadth. */
-const MARK = 0.014;
+const MARK = 0.013;
 
 function MeasureMark({ mark: { dashed, solid }, breadth }: { readonly mark: DrawnMark; readonly breadth: number }) {
   const line = (points: readonly (readonly [number, number])[]) => `M${points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}`;

@@ -2,7 +2,8 @@ import { type Shown, tellingTravel } from '@myokinet/core/motion';
 import type { ShownThing } from '@myokinet/core/movements';
 import { BodyFigure } from './BodyFigure.tsx';
 import { useNearScreen } from './useNearScreen.ts';
-import { ANY_BODY, useMovement } from './useMovement.ts';
+import { ANY_BODY } from './anyBody.ts';
+import { useMovement } from './useMovement.ts';
 
 export interface StillBodyProps {
   readonly of: ShownThing;

@@ -1,23 +1,48 @@
-import { type Movement, mirrored, prepare, type Prepared, type Shown } from '@myokinet/core/motion';
+import type { Prepared, Shown } from '@myokinet/core/motion';
 import type { ShownThing } from '@myokinet/core/movements';
+import { type Remote, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
-import { whenIdle } from './whenIdle.ts';
+import { ANY_BODY } from './anyBody.ts';
+import type { Mover } from './movementWorker.ts';
+import type { ShownSide } from './workOut.ts';
 
-/** The movements come when a figure is first wanted: they are no part of what the program starts with. */
-let movements: Promise<typeof import('@myokinet/core/movements')> | undefined;
-const loaded = () => (movements ??= import('@myokinet/core/movements'));
-
-/** Worked-out movements by drill, side and body. */
+/** Worked-out movements by what is shown, side and body; and those under way. */
 const kept = new Map<string, Prepared>();
+const underWay = new Map<string, Promise<Prepared>>();
 
-/** Nobody in particular: the body of the library's figures. */
-export const ANY_BODY: Shown = { stature: 1.7 };
-
-export type ShownSide = 'as written' | 'mirrored';
+/**
+ * Movements are worked out away from the page, and come when a figure is first wanted: they are no part of what the program starts
+ * with. Where there are no workers they are worked out here.
+ */
+let mover: Promise<Mover | Remote<Mover>> | undefined;
+const moverHere = (): Promise<Mover | Remote<Mover>> =>
+  (mover ??=
+    typeof Worker === 'undefined'
+      ? import('./workOut.ts')
+      : Promise.resolve(wrap<Mover>(new Worker(new URL('./movementWorker.ts', import.meta.url), { type: 'module' }))));
 
 const nameOf = (thing: ShownThing) => ('check' in thing ? `check ${thing.check}` : (thing.movement ?? thing.id)) + ` ${thing.pose}`;
 
-const keyOf = (key: string, side: ShownSide, { sex, stature, armM, legM }: Shown) => [key, side, sex, stature, armM, legM].join('|');
+const keyOf = (thing: ShownThing, side: ShownSide, { sex, stature, armM, legM }: Shown) =>
+  [nameOf(thing), side, sex, stature, armM, legM].join('|');
+
+/** What of a thing decides how it moves: it crosses to the worker, and nothing else of a drill does. */
+function outline(thing: ShownThing): ShownThing {
+  if ('check' in thing) return { check: thing.check, pose: thing.pose };
+  const { id, pose, movement } = thing;
+  return movement === undefined ? { id, pose } : { id, pose, movement };
+}
+
+async function workedOut(key: string, thing: ShownThing, shown: Shown, side: ShownSide): Promise<void> {
+  const { sex, stature, armM, legM } = shown;
+  const made = underWay.get(key) ?? moverHere().then((m) => m.workOut(outline(thing), { sex, stature, armM, legM }, side));
+  underWay.set(key, made);
+  try {
+    kept.set(key, await made);
+  } finally {
+    underWay.delete(key);
+  }
+}
 
 /**
  * A movement worked out for a body; nothing until it is.
@@ -25,23 +50,17 @@ const keyOf = (key: string, side: ShownSide, { sex, stature, armM, legM }: Shown
  * @param thing a drill or a check
  */
 export function useMovement(thing: ShownThing | undefined, shown: Shown = ANY_BODY, side: ShownSide = 'as written'): Prepared | undefined {
-  const wanted = thing && keyOf(nameOf(thing), side, shown);
+  const wanted = thing && keyOf(thing, side, shown);
   const [, setReady] = useState<string>();
   useEffect(() => {
     if (!thing || !wanted || kept.has(wanted)) return;
     let left = false;
-    void loaded()
-      .then((m) => whenIdle(() => (left ? undefined : workedOut(wanted, m.movementOf(thing), shown, side))))
-      .then(() => {
-        if (!left) setReady(wanted);
-      });
+    void workedOut(wanted, thing, shown, side).then(() => {
+      if (!left) setReady(wanted);
+    });
     return () => {
       left = true;
     };
   }, [thing, wanted, shown, side]);
   return wanted ? kept.get(wanted) : undefined;
-}
-
-function workedOut(key: string, movement: Movement, shown: Shown, side: ShownSide): void {
-  if (!kept.has(key)) kept.set(key, prepare(side === 'mirrored' ? mirrored(movement) : movement, shown));
 }
