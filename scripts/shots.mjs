@@ -40,8 +40,8 @@ const SHOTS = [
   { file: 'record.png', trainee: 'Petra', path: '/record', act: recordAndWorkload },
   { file: 'studio.png', studio: true, act: settingsAndPeople },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
-  { file: 'gates.png', path: '/library/gates' },
-  { file: 'library.png', path: (idOf) => `/library/drills/plank?for=${idOf('Kasper')}` },
+  { file: 'movements.png', path: '/library/movements', size: { width: 1280, height: 1250 } },
+  { file: 'library.png', path: (idOf) => `/library/drills/plank-scapular-push-up?for=${idOf('Ines')}` },
 ];
 
 /** What each trainee of the floor pictures does. */

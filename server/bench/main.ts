@@ -12,6 +12,7 @@ import { servicesFor } from '../src/services.ts';
 import { fillWithRecords } from './manyRecords.ts';
 import { planMany } from './plans.ts';
 import { mayDoMany } from './mayDoMany.ts';
+import { moveMany } from './moveMany.ts';
 import { judgeMany } from './judgeMany.ts';
 import { readTraces } from './readTraces.ts';
 import { searchMany } from './searchMany.ts';
@@ -54,6 +55,18 @@ rows.push({
   ms: searched / keystrokes,
   baseline: 'linear scan of the same texts',
   baselineMs: scanned / keystrokes,
+});
+
+const { frames, closed: closeFrames, placed } = moveMany();
+const [moved, posed] = await race(
+  async () => closeFrames(),
+  async () => placed(),
+);
+rows.push({
+  what: 'one frame of a movement, its contacts met',
+  ms: moved / frames,
+  baseline: 'the body placed by the same angles alone',
+  baselineMs: posed / frames,
 });
 
 const LIBRARY_DRILLS = 400;
