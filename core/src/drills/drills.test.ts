@@ -35,7 +35,7 @@ describe('dose', () => {
     expect(unitSeconds({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } })).toBe(6);
     expect(unitSeconds({ unit: 'breaths' })).toBe(5);
     const sided = drillOf('supported-one-shoulder-pack');
-    expect(tensionSeconds(sided, { sets: 2, max: 5 })).toBe(2 * 5 * 2 * 4);
+    expect(tensionSeconds(sided, { sets: 2, max: 5 })).toBe(2 * 5 * 2 * 6);
   });
 
   it('is said as a coach says it, by count and by feel', () => {

@@ -44,7 +44,7 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
   }),
   'wall-scapular-push-up': move(AT_WALL, { start: { both: TOGETHER }, keys: [{ both: APART }], ...BLADES }),
   'prone-letters': move(PRONE, {
-    start: { both: { plane: 0, raise: 88, elbow: 2, pronate: -60 } },
+    start: { both: { plane: 0, raise: 88, elbow: 2, pronate: -88 } },
     keys: [
       { flex: -8, both: { plane: -16 } },
       { both: { plane: 4, raise: 140, pronate: -60 } },
@@ -123,9 +123,9 @@ export const BLADES_AND_TRUNK: Readonly<Record<string, Movement>> = {
     contacts: [one('left', 'palm'), ...both('shin'), one('right', 'palm')],
     keys: [{ off: ['right palm'], right: { raise: 172, wrist: 0, pronate: 0 } }],
   }),
-  'prone-a-lifts': lifted({ plane: -80, raise: 10, pronate: 90 }, { plane: -80, raise: 34, reach: -18, lift: -8 }),
+  'prone-a-lifts': lifted({ plane: -80, raise: 10, pronate: -88 }, { plane: -80, raise: 34, reach: -18, lift: -8 }),
   'prone-i-lifts': lifted({ plane: 60, raise: 168, elbow: 2 }, { plane: 60, raise: 184, elbow: 2 }),
-  'prone-t-pulses': lifted({ plane: 0, raise: 88, elbow: 2, pronate: 80 }, { plane: -20, raise: 88, reach: -20 }),
+  'prone-t-pulses': lifted({ plane: 0, raise: 88, elbow: 2, pronate: -88 }, { plane: -20, raise: 88, reach: -20 }),
   'prone-w-pulses': lifted({ ...RAISED_W, raise: 52, plane: 0 }, { ...RAISED_W, raise: 48, plane: -20, reach: -20 }),
   'band-diagonals': sided(STANDING, {
     start: { right: { plane: 110, raise: 24, elbow: 6, curl: 85 }, left: { raise: 8, elbow: 20, curl: 85 } },

@@ -51,7 +51,7 @@ export const ACTIVATION: readonly Drill[] = [
     pose: 'prone',
     dose: reps(8, 10, 2, { secondsPerUnit: 3 }),
     trains: { 'shoulder-external-rotation': 2, 'shoulder-abduction': 1, 'one-shoulder-packs': 1, 'blade-dyskinesis': 1 },
-    cue: 'Thumbs up, lift from the blades, forehead stays down.',
+    cue: 'Palms down in the T, thumbs up in the Y; lift from the blades, forehead stays down.',
     alsoWorks: ['shoulder'],
     blade: 'set',
     easier: ['prone-a-lifts'],

@@ -93,7 +93,7 @@ export const SUPPORT_MEASURES: readonly Measure[] = [
     position: 'standing',
     protocol: [
       'Back to the wall, hands, elbows and low back touching.',
-      'Slide up as far as all contacts hold, and down, slow and crisp.',
+      'Slide up as far as all contacts hold, and down, equally slow.',
       'Count until a contact leaves, the breath stops or the height shrinks.',
     ],
   }),
