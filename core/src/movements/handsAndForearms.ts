@@ -17,10 +17,9 @@ const PEELED = { wrist: 56, knuckle: -34 } as const;
 const ON_KNUCKLES = [...both('knuckles'), ...both('shin')];
 
 export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
-  'wrist-circles': sided(FOREARMS_FORWARD, {
-    start: { right: { wrist: 50, curl: 60 }, left: { raise: 32, plane: 88, elbow: 92, rotate: -40, curl: 50 } },
-    also: [one('left', 'hand', { kind: 'body', at: 'right wrist', off: [-0.06, 0.03, 0] })],
-    keys: [{ right: { wrist: 0, deviate: 22 } }, { right: { wrist: -55, deviate: 0 } }, { right: { wrist: 0, deviate: -32 } }],
+  'wrist-circles': move(FOREARMS_FORWARD, {
+    start: { both: { wrist: 50, curl: 60 } },
+    keys: [{ both: { wrist: 0, deviate: 22 } }, { both: { wrist: -55, deviate: 0 } }, { both: { wrist: 0, deviate: -32 } }],
     round: true,
     closeUp: 'right hand',
     closeFrom: 'side',

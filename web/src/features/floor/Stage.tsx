@@ -214,7 +214,7 @@ export function Stage({
                   </Ticking>
                 </div>
               )}
-              <div className="h-[14dvh] w-full sm:h-[22dvh] lg:h-72 lg:flex-1 low:hidden">
+              <div className="h-[10dvh] w-full sm:h-[22dvh] lg:h-72 lg:flex-1 @max-[20rem]:hidden low:hidden">
                 <FloorFigure
                   clock={clock}
                   person={person}

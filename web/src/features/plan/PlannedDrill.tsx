@@ -40,7 +40,7 @@ export function PlannedDrill({ item, place, locked, change, ownSetUp, setManner,
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition: transition ?? '' }}
-      className={`grid grid-cols-[auto_1fr_auto] items-start gap-x-1 border-t border-base-300 py-1.5 ${isDragging ? 'relative z-10 bg-base-200' : ''}`}
+      className={`grid grid-cols-[auto_auto_1fr_auto] items-start gap-x-1.5 border-t border-base-300 py-1.5 ${isDragging ? 'relative z-10 bg-base-200' : ''}`}
     >
       <button
         type="button"
@@ -52,10 +52,8 @@ export function PlannedDrill({ item, place, locked, change, ownSetUp, setManner,
       >
         <GripVertical size={16} aria-hidden />
       </button>
+      <StillBody of={drill} shown={shown} size={56} />
       <div className="min-w-0">
-        <span className="float-end ms-2">
-          <StillBody of={drill} shown={shown} size={56} />
-        </span>
         <p className="leading-snug">
           <span className="font-semibold">{drill.name}</span> <span className="aside text-sm">{drill.phase}</span>
         </p>
