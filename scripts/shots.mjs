@@ -40,7 +40,7 @@ const SHOTS = [
   { file: 'record.png', trainee: 'Petra', path: '/record', act: recordAndWorkload },
   { file: 'studio.png', studio: true, act: settingsAndPeople },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
-  { file: 'movements.png', path: '/library/movements', size: { width: 1280, height: 1250 } },
+  { file: 'movements.png', path: '/library/movements', size: { width: 1280, height: 1250 }, act: untilDrawn },
   { file: 'library.png', path: (idOf) => `/library/drills/plank-scapular-push-up?for=${idOf('Ines')}` },
 ];
 
@@ -112,6 +112,12 @@ try {
 }
 
 /** Starts the built program, and reads its address and its first code off what it says. */
+/** Figures come one after another. */
+async function untilDrawn(page) {
+  await page.getByRole('img', { name: 'Straight-arm lifts, chest low in stills', exact: true }).waitFor();
+  await page.waitForTimeout(1500);
+}
+
 async function serverOn(env) {
   const server = spawn(process.execPath, [SERVER], {
     cwd: ROOT,

@@ -40,9 +40,14 @@ export interface ShownCheck {
  * @example movementOf({ id: 'plank', pose: 'plank' }).view // 'side'
  */
 export function movementOf(thing: ShownThing): Movement {
-  if ('check' in thing) return CHECK_FIGURES[thing.check] ?? BY_POSE[thing.pose];
+  if ('check' in thing) return named(CHECK_FIGURES, thing.check) ?? BY_POSE[thing.pose];
   const { id, pose, movement = id } = thing;
-  return MOVEMENTS[movement] ?? BY_POSE[pose];
+  return named(MOVEMENTS, movement) ?? BY_POSE[pose];
+}
+
+/** Names come out of studios' files: only those of our own count. */
+function named(movements: Readonly<Record<string, Movement>>, name: string): Movement | undefined {
+  return Object.hasOwn(movements, name) ? movements[name] : undefined;
 }
 
 export { BY_POSE, CHECK_FIGURES };

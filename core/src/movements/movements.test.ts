@@ -173,6 +173,7 @@ describe('checks and positions', () => {
   it('a drill of the studio shows the movement it was written from, or its working position', () => {
     expect(movementOf({ id: 'own', pose: 'plank', movement: 'halo' })).toBe(MOVEMENTS['halo']);
     expect(movementOf({ id: 'own', pose: 'plank' })).toBe(BY_POSE.plank);
+    expect(movementOf({ id: 'constructor', pose: 'plank', movement: 'toString' })).toBe(BY_POSE.plank);
     expect(movementOf({ check: 'own-check', pose: 'seated' })).toBe(BY_POSE.seated);
     for (const movement of Object.values(BY_POSE)) expect(() => prepare(movement, { stature: 1.7 })).not.toThrow();
   });

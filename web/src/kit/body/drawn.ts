@@ -9,8 +9,6 @@ import type { Ink, Shape } from './shape.ts';
 const THICK = {
   upperArm: 0.085,
   forearm: 0.068,
-  hand: 0.05,
-  finger: 0.026,
   thigh: 0.125,
   shank: 0.09,
   foot: 0.05,

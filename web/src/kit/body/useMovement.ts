@@ -55,9 +55,13 @@ export function useMovement(thing: ShownThing | undefined, shown: Shown = ANY_BO
   useEffect(() => {
     if (!thing || !wanted || kept.has(wanted)) return;
     let left = false;
-    void workedOut(wanted, thing, shown, side).then(() => {
-      if (!left) setReady(wanted);
-    });
+    void workedOut(wanted, thing, shown, side).then(
+      () => {
+        if (!left) setReady(wanted);
+      },
+      // Without its figure a page still says everything in words.
+      () => undefined,
+    );
     return () => {
       left = true;
     };
