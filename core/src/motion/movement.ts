@@ -57,8 +57,7 @@ export type Prop =
   | { readonly kind: 'towel'; readonly in: 'right hand' | 'both hands' }
   | { readonly kind: 'chair'; readonly z: number; readonly x: number }
   | { readonly kind: 'table'; readonly z: number; readonly from: number; readonly to: number }
-  | { readonly kind: 'wall'; readonly x: number }
-  | { readonly kind: 'helping hand'; readonly hand: Side };
+  | { readonly kind: 'wall'; readonly x: number };
 
 /** Where something is measured: an angle from one way to another at a joint, a gap, a weight on something. */
 export type Mark =

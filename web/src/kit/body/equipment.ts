@@ -229,7 +229,5 @@ function drawnProp(prop: Prop, s: Skeleton, see: See, k: number): readonly Shape
       ];
     case 'wall':
       return [wall(see, prop.x * k, k)];
-    case 'helping hand':
-      return [];
   }
 }

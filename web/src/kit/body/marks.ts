@@ -16,43 +16,30 @@ const LINE = 0.34;
 const ARC = 0.24;
 const WEIGHT = 0.3;
 
+const minus = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+const upperArm = (_: Skeleton, l: Limbs): Vec => minus(l.elbow, l.shoulder);
+const forearm = (_: Skeleton, l: Limbs): Vec => minus(l.wrist, l.elbow);
+
+/** Where each named way leads. A way that goes on from a joint is that of the part before it. */
+const WAYS: Readonly<Record<Extract<Way, string>, (s: Skeleton, limbs: Limbs, out: 1 | -1) => Vec>> = {
+  'trunk down': (s) => minus(s.waist, s.top),
+  'trunk up': (s) => minus(s.top, s.waist),
+  'upper arm': upperArm,
+  'upper arm on': upperArm,
+  forearm,
+  'forearm on': forearm,
+  'forearm back': (_, l) => minus(l.elbow, l.wrist),
+  hand: (_, l) => minus(l.knuckles, l.wrist),
+  fingers: (_, l) => minus(l.fingertips, l.knuckles),
+  thumb: (_, { handTurn: t }) => [t[0], t[3], t[6]],
+  thigh: (_, l) => minus(l.knee, l.hip),
+  up: () => [0, 0, 1],
+  forward: () => [1, 0, 0],
+  outward: ({ chestTurn: t }, _, out) => [t[1] * out, t[4] * out, t[7] * out],
+};
+
 function wayOf(s: Skeleton, limbs: Limbs, side: 'left' | 'right', way: Way): Vec {
-  if (typeof way !== 'string') return way;
-  const minus = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-  switch (way) {
-    case 'trunk down':
-      return minus(s.waist, s.top);
-    case 'trunk up':
-      return minus(s.top, s.waist);
-    case 'upper arm':
-      return minus(limbs.elbow, limbs.shoulder);
-    case 'upper arm on':
-      return minus(limbs.elbow, limbs.shoulder);
-    case 'forearm':
-      return minus(limbs.wrist, limbs.elbow);
-    case 'forearm on':
-      return minus(limbs.wrist, limbs.elbow);
-    case 'forearm back':
-      return minus(limbs.elbow, limbs.wrist);
-    case 'hand':
-      return minus(limbs.knuckles, limbs.wrist);
-    case 'fingers':
-      return minus(limbs.fingertips, limbs.knuckles);
-    case 'thumb':
-      return [limbs.handTurn[0], limbs.handTurn[3], limbs.handTurn[6]];
-    case 'thigh':
-      return minus(limbs.knee, limbs.hip);
-    case 'up':
-      return [0, 0, 1];
-    case 'forward':
-      return [1, 0, 0];
-    case 'outward':
-      return [
-        s.chestTurn[1] * (side === 'left' ? 1 : -1),
-        s.chestTurn[4] * (side === 'left' ? 1 : -1),
-        s.chestTurn[7] * (side === 'left' ? 1 : -1),
-      ];
-  }
+  return typeof way === 'string' ? WAYS[way](s, limbs, side === 'left' ? 1 : -1) : way;
 }
 
 /** A measure as lines on the picture. */
