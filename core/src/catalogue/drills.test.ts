@@ -92,7 +92,7 @@ describe('the catalogue', () => {
     }
     const invited = new Set(
       (['by drill', 'set', 'sweep', 'follow'] as const).flatMap((blade) =>
-        drills.flatMap((d) => faultsOf(d, { ...DEFAULT_SCHOOLS, blade }, library.faults)),
+        drills.flatMap((d) => faultsOf(d, { ...DEFAULT_SCHOOLS, blade }, library.faults).map((f) => f.id)),
       ),
     );
     expect(library.faults.map((f) => f.id).filter((id) => !invited.has(id))).toEqual([]);
@@ -226,7 +226,7 @@ describe('schools cannot loosen safety (professional judgement, from memory)', (
   });
 
   it('a shrug that pushes above the head is no fault; one that hangs is', () => {
-    const faults = (id: string) => faultsOf(library.drill(id), DEFAULT_SCHOOLS, library.faults);
+    const faults = (id: string) => faultsOf(library.drill(id), DEFAULT_SCHOOLS, library.faults).map((f) => f.id);
     expect([faults('practice-wall-handstand'), faults('practice-overhead-press')].flat()).not.toContain('shrug');
     expect(faults('practice-half-hang')).toContain('shrug');
   });
@@ -234,7 +234,7 @@ describe('schools cannot loosen safety (professional judgement, from memory)', (
 
 describe('single drills (professional judgement, from memory)', () => {
   it.each<[string, readonly CautionId[]]>([
-    ['towel-wringing', ['raised-pressure', 'finger-injury']],
+    ['grip-squeezes', ['raised-pressure', 'finger-injury']],
     ['towel-hold', ['raised-pressure', 'finger-injury', 'shoulder-injury']],
     ['rope-roll', ['raised-pressure', 'finger-injury', 'shoulder-injury']],
     ['forearm-stretch', ['wrist-injury', 'arm-numbness', 'lax-joints']],

@@ -26,6 +26,7 @@ import { OVERHEAD_LOADS } from './ladders/overheadLoads.ts';
 import { POST_BRACE } from './ladders/postBrace.ts';
 import { PUSH_UP } from './ladders/pushUp.ts';
 import { MEASURES } from './measures/index.ts';
+import { withLesson } from './teaching/index.ts';
 
 /** The ladders in the order of practice; the lift-off branches off the hand support, the dip off the push-up. */
 const CLIMBS = [
@@ -44,7 +45,7 @@ const CLIMBS = [
 ];
 
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
-export const BUILT_IN_VERSION = '2026-11.10';
+export const BUILT_IN_VERSION = '2026-11.11';
 
 /** Every drill, ladder, check and fault the product ships. */
 export const BUILT_IN: LibraryContent = {
@@ -64,7 +65,7 @@ export const BUILT_IN: LibraryContent = {
     ...STRENGTH_ON_TOP,
     ...COOL_DOWN,
     ...CLIMBS.flatMap((c) => c.practices),
-  ],
+  ].map(withLesson),
   ladders: CLIMBS.map((c) => c.ladder),
   measures: MEASURES,
   faults: FAULTS,

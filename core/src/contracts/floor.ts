@@ -65,6 +65,7 @@ const RULES: Readonly<Record<FloorFieldRule, readonly PropertyDecorator[]>> = {
   id: [IsUUID('7')],
   round: between('A round', 1, MOST_ROUNDS),
   side: [IsIn(SIDES)],
+  oneSide: [IsIn(['left', 'right'])],
   amount: between('A set', 0, MOST_AMOUNT),
   feeling: [IsIn(FEELINGS)],
   fault: [IsFaultId()],

@@ -22,12 +22,18 @@ import {
   type Equipment,
   EQUIPMENT_IDS,
   type FaultId,
+  type FaultNote,
+  type FaultWords,
+  MOVE_PARTS,
+  type MovePart,
   type Phase,
   PHASES,
   type Position,
   POSITIONS,
   QUALITIES,
   type Quality,
+  type Situation,
+  SITUATIONS,
 } from '../drills/index.ts';
 import {
   CLIMBS,
@@ -48,6 +54,7 @@ import { LIBRARY_LIMITS as MOST } from './limits.ts';
 import { MeasureDto } from './measure.ts';
 import { rule, shown } from './rule.ts';
 import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
+import { IsFaultNotes, IsPlaced, TeachingDto } from './teaching.ts';
 
 /** `{ "plank-hold": 3 }`: checks by their id, strengths 1 to 3. */
 const IsTrains = () =>
@@ -175,7 +182,10 @@ export class DrillDto {
   @IsText('The cue', MOST.text) cue!: string;
   @IsOptional() @IsIn(BLADES) blade?: Blade;
   @IsOptional() @IsTexts('isBladeCues', 'Blade cues', BLADES) bladeCues?: Partial<Record<Blade, string>>;
+  @IsOptional() @Equals(true) bladeTravels?: true;
   @AllDifferent() @IsEntryId(true) @ArrayMaxSize(MOST.faultsOfDrill) @IsArray() faults!: FaultId[];
+  @IsOptional() @IsFaultNotes() faultNotes?: Record<FaultId, FaultNote>;
+  @IsOptional() @Part(() => TeachingDto) teaching?: TeachingDto;
   @AllDifferent() @ArrayMaxSize(MOST.neighbours) @Matches(/^[a-z0-9-]+$/, { each: true }) @IsArray() easier!: string[];
   @SomeOf(CAUTION_IDS) excludedBy!: CautionId[];
   @IsOptional() @Equals(true) byChoice?: true;
@@ -241,7 +251,11 @@ export class FaultDto {
   @IsText('The name of the fault', MOST.name) name!: string;
   @IsText('The first cue', MOST.text) cue!: string;
   @IsText('What to do when it stays', MOST.text) regression!: string;
+  @IsOptional() @IsIn(MOVE_PARTS) part?: MovePart;
+  @IsOptional() @Equals(true) oneSided?: true;
   @IsOptional() @IsIn(BLADES) under?: Blade;
+  @IsOptional() @SomeOf(SITUATIONS, { least: 1 }) only?: Situation[];
+  @IsOptional() @IsPlaced() placed?: Partial<Record<Situation, FaultWords>>;
 }
 
 /** Saves a drill or a ladder as the studio's own. Each save names the revision it edits. */

@@ -29,6 +29,8 @@ export const LIBRARY_LIMITS = {
   leadDrills: 6,
   name: 80,
   text: 400,
+  /** A step, or another line of how a drill is taught. */
+  teaching: 200,
   dose: 600,
   sets: 10,
   rest: 600,

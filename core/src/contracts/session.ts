@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
-import type { BodySide } from '../anatomy/index.ts';
+import type { BodySide, Side } from '../anatomy/index.ts';
 import type { FaultId } from '../drills/index.ts';
 import { DRILL_SKIP_REASONS, type DrillSkipReason } from '../floor/index.ts';
 import {
@@ -36,6 +36,8 @@ export const TEN = 'must be a whole number from 0 to 10.';
 export class FaultSeenDto {
   @IsFaultId() faultId!: FaultId;
   @IsBoolean() mended!: boolean;
+  /** In two-handed work, the side on which it showed, where somebody said so. */
+  @IsOptional() @IsIn(['left', 'right']) on?: Side;
 }
 
 export class SetDto {

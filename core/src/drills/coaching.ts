@@ -1,17 +1,32 @@
 import type { Blade, Schools } from '../schools/index.ts';
 import { type Drill, EQUIPMENT, type Equipment, isLoaded } from './drill.ts';
 import { strainOf } from './strain.ts';
-import type { FaultEntry, FaultId } from './fault.ts';
+import type { FaultEntry } from './fault.ts';
+import { situationOf } from './placed.ts';
 
 type Coached = Pick<
   Drill,
-  'blade' | 'bladeCues' | 'cue' | 'faults' | 'handLoad' | 'position' | 'effort' | 'support' | 'pose' | 'equipment' | 'dose' | 'quality'
+  | 'blade'
+  | 'bladeCues'
+  | 'bladeTravels'
+  | 'cue'
+  | 'faults'
+  | 'faultNotes'
+  | 'teaching'
+  | 'handLoad'
+  | 'position'
+  | 'effort'
+  | 'support'
+  | 'pose'
+  | 'equipment'
+  | 'dose'
+  | 'quality'
 >;
 
 /** What each blade school says where a drill has no words of its own (common practice, no source). */
 const BLADE_CUES: Readonly<Record<Blade, string>> = {
-  set: 'Blades down and back, flat on the ribs, not pinched together.',
-  sweep: 'Go to both ends: blades touching, then pushed wide.',
+  set: 'Blades flat and low on the ribs, not squeezed together.',
+  sweep: 'Go to both ends: drawn together without a pinch, then pushed wide.',
   follow: 'Let the blades turn up and forward with the arms.',
 };
 
@@ -26,15 +41,15 @@ export function isOverheadUnderLoad(drill: Coached): boolean {
 
 /**
  * The rule for the shoulder blade in a drill: the school's, or the drill's own. A full sweep is
- * taught only unloaded or on hands and knees; elsewhere the drill's own rule stands. Above the head under load it follows the arm in
- * every school.
+ * taught only unloaded or on hands and knees; elsewhere the drill's own rule stands. Where the blade's travel is what the drill is done
+ * for, its own rule stands in every school. Above the head under load it follows the arm in every school.
  *
  * @returns nothing where the blade does not matter
  * @example bladeOf(packedHang, { ...DEFAULT_SCHOOLS, blade: 'set' }) // 'follow'
  */
 export function bladeOf(drill: Coached, { blade }: Pick<Schools, 'blade'>): Blade | undefined {
   if (drill.blade && isOverheadUnderLoad(drill)) return 'follow';
-  if (!drill.blade || blade === 'by drill') return drill.blade;
+  if (!drill.blade || drill.bladeTravels || blade === 'by drill') return drill.blade;
   if (blade === 'sweep' && isLoaded(drill) && drill.position !== 'hands and knees') return drill.blade;
   return blade;
 }
@@ -52,18 +67,35 @@ export function cuesOf(drill: Coached, schools: Pick<Schools, 'blade'>): readonl
 }
 
 /**
- * The faults to look for under the schools chosen: the drill's own, and those of the blade school.
+ * A fault as it is told in a drill: the drill's own words first, then those for how the body is placed, then the fault's own.
+ *
+ * @example faultIn(library.drill('halo'), shrug).regression // 'A lighter weight.'
+ */
+export function faultIn(drill: Coached, fault: FaultEntry): FaultEntry {
+  const { part, ...told }: FaultEntry = { ...fault, ...fault.placed?.[situationOf(drill)], ...drill.faultNotes?.[fault.id] };
+  // A part that the drill does not have is none to look at.
+  const has = part !== undefined && (drill.teaching?.steps.some((step) => step.part === part) ?? true);
+  return has ? { ...told, part } : told;
+}
+
+/**
+ * The faults to look for under the schools chosen, as they are told in this drill: the drill's own, and those of the blade school.
  *
  * @param faults the faults of the library
+ * @example faultsOf(plank, DEFAULT_SCHOOLS, library.faults)[0] // { id: 'hips-sag', part: 'hold', … }
  */
-export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>, faults: readonly FaultEntry[]): readonly FaultId[] {
+export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>, faults: readonly FaultEntry[]): readonly FaultEntry[] {
   const blade = bladeOf(drill, schools);
-  const fits = ({ under }: FaultEntry) => under === undefined || under === blade;
+  const situation = situationOf(drill);
+  const byId = new Map(faults.map((f) => [f.id, f]));
   // Pushing above the head the shoulders rise with the arms: that is technique.
   const rises = drill.position !== 'hanging' && isOverheadUnderLoad(drill);
-  const own = drill.faults.filter((id) => faults.some((f) => f.id === id && fits(f)) && !(rises && id === 'shrug'));
-  const ofSchool = faults.filter((f) => f.under !== undefined && f.under === blade).map((f) => f.id);
-  return [...new Set([...own, ...ofSchool])];
+  const own = drill.faults.flatMap((id) => {
+    const fault = byId.get(id);
+    return fault && (fault.under === undefined || fault.under === blade) && !(rises && id === 'shrug') ? [fault] : [];
+  });
+  const ofSchool = faults.filter((f) => f.under !== undefined && f.under === blade && (!f.only || f.only.includes(situation)));
+  return [...new Set([...own, ...ofSchool])].map((fault) => faultIn(drill, fault));
 }
 
 /** What stands in for equipment that is not at hand. */

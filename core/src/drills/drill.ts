@@ -4,7 +4,8 @@ import type { CautionId } from '../safety/index.ts';
 import type { Blade } from '../schools/index.ts';
 import type { PoseName, SupportPlan } from '../statics/index.ts';
 import type { DoseRange, Manner } from './doseRange.ts';
-import type { FaultId } from './fault.ts';
+import type { FaultId, FaultNote } from './fault.ts';
+import type { Teaching } from './teaching.ts';
 
 /** Parts of a session, in the order in which they are done. */
 export const PHASES = [
@@ -95,7 +96,13 @@ export interface Drill {
   readonly blade?: Blade;
   /** Own cues by blade school, where the general ones do not fit. */
   readonly bladeCues?: Readonly<Partial<Record<Blade, string>>>;
+  /** The blade's own travel is its purpose: no blade school turns that into a fault or cues it away. */
+  readonly bladeTravels?: true;
   readonly faults: readonly FaultId[];
+  /** What it says of some of them in its own way. */
+  readonly faultNotes?: Readonly<Record<FaultId, FaultNote>>;
+  /** How it is taught; a studio's own drill may have none. */
+  readonly teaching?: Teaching;
   /** Neighbours that are a step easier, by id; the harder ones follow from theirs. */
   readonly easier: readonly string[];
   readonly excludedBy: readonly CautionId[];

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN, BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import { openLibrary } from '../library/index.ts';
-import { BLADES, DEFAULT_SCHOOLS } from '../schools/index.ts';
+import { BLADES, DEFAULT_SCHOOLS, type Schools } from '../schools/index.ts';
 import {
   bladeOf,
   cuesOf,
+  type Drill,
   doseInWords,
   drillSeconds,
   effortInWords,
@@ -70,21 +71,28 @@ describe('cues and faults follow the blade school', () => {
   });
 
   it('a school takes its place, but a full sweep never under load outside hands and knees', () => {
-    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('follow')))).toEqual(['follow', 'follow', 'follow']);
+    expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('follow')))).toEqual(['follow', 'sweep', 'follow']);
     expect([hang, tabletop, overhead].map((d) => bladeOf(d, under('sweep')))).toEqual(['follow', 'sweep', 'sweep']);
   });
 
   it('the cue of the school stands beside the drill’s own', () => {
-    expect(cuesOf(overhead, under('set'))).toEqual([overhead.cue, 'Blades down and back, flat on the ribs, not pinched together.']);
+    expect(cuesOf(overhead, under('set'))).toEqual([overhead.cue, 'Blades flat and low on the ribs, not squeezed together.']);
     expect(cuesOf(drillOf('wrist-circles'), under('set'))).toHaveLength(1);
     expect(cuesOf(drillOf('block-squeeze'), under('set'))[1]).toBe('Stay with the breath in: back and down, arms heavy.');
   });
 
   it('a fault of one school is looked for under that school alone', () => {
-    expect(faultsOf(overhead, under('follow'), BUILT_IN_LIBRARY.faults)).toContain('blade-held-down');
-    expect(faultsOf(overhead, under('set'), BUILT_IN_LIBRARY.faults)).not.toContain('blade-held-down');
-    expect(faultsOf(overhead, under('set'), BUILT_IN_LIBRARY.faults)).toContain('blades-pinch');
+    const looked = (drill: Drill, blade: Schools['blade']) => faultsOf(drill, under(blade), BUILT_IN_LIBRARY.faults).map(({ id }) => id);
+    expect(looked(overhead, 'follow')).toContain('blade-held-down');
+    expect(looked(overhead, 'set')).not.toContain('blade-held-down');
+    expect(looked(drillOf('hands-open'), 'set')).toContain('blades-pinch');
     const ofSchools = BUILT_IN_LIBRARY.faults.filter((f) => f.under).map((f) => f.id);
-    expect(faultsOf(drillOf('wrist-circles'), under('set'), BUILT_IN_LIBRARY.faults).filter((id) => ofSchools.includes(id))).toEqual([]);
+    expect(looked(drillOf('wrist-circles'), 'set').filter((id) => ofSchools.includes(id))).toEqual([]);
+  });
+
+  it('no school cues away the travel of the blade where the drill is done for it', () => {
+    for (const drill of BUILT_IN_LIBRARY.drills.filter((d) => d.bladeTravels))
+      for (const blade of ['set', 'sweep', 'follow'] as const)
+        expect([drill.id, bladeOf(drill, under(blade))]).toEqual([drill.id, bladeOf(drill, under('by drill'))]);
   });
 });

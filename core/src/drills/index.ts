@@ -31,5 +31,18 @@ export {
 } from './manner.ts';
 export { armLoadOf, isOneArmed, strainOf } from './strain.ts';
 export { BANDS, DOSE_UNITS, type Band, type Manner, type Dose, type DoseRange, type DoseUnit, type Tempo } from './doseRange.ts';
-export { bladeCue, bladeOf, cuesOf, faultsOf, isOverheadUnderLoad, type StandIn, standInsFor, standInsInWords } from './coaching.ts';
-export type { Fault, FaultEntry, FaultId } from './fault.ts';
+export {
+  bladeCue,
+  bladeOf,
+  cuesOf,
+  faultIn,
+  faultsOf,
+  isOverheadUnderLoad,
+  type StandIn,
+  standInsFor,
+  standInsInWords,
+} from './coaching.ts';
+export type { Fault, FaultEntry, FaultId, FaultNote, FaultWords } from './fault.ts';
+export { situationOf } from './placed.ts';
+export { SITUATIONS, type Situation } from './situation.ts';
+export { type Breath, BREATHS, type Breathing, MOVE_PARTS, type MovePart, type Teaching, type TeachingStep } from './teaching.ts';

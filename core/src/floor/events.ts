@@ -1,4 +1,4 @@
-import type { BodySide } from '../anatomy/index.ts';
+import type { BodySide, Side } from '../anatomy/index.ts';
 import type { Dose, FaultId, Manner } from '../drills/index.ts';
 import type { SessionForm } from '../planning/index.ts';
 import type { Instant } from '../quantities/index.ts';
@@ -44,6 +44,7 @@ interface FieldTypes {
   readonly id: string;
   readonly round: number;
   readonly side: BodySide;
+  readonly oneSide: Side;
   readonly amount: number;
   readonly feeling: Feeling;
   readonly fault: FaultId;
@@ -82,10 +83,14 @@ export const FLOOR_EVENT_FIELDS = {
   'take back': { eventId: 'id' },
 } as const satisfies Readonly<Record<string, Readonly<Record<string, FloorFieldRule>>>>;
 
-/** Fields that an event may lack. A set that `ranOut` ended by the clock, and nobody has said yet that it was done. */
-export const FLOOR_EVENT_OPTIONS = { set: { feeling: 'feeling', ranOut: 'flag' } } as const satisfies Readonly<
-  Partial<Record<keyof typeof FLOOR_EVENT_FIELDS, Readonly<Record<string, FloorFieldRule>>>>
->;
+/**
+ * Fields that an event may lack. A set that `ranOut` ended by the clock, and nobody has said yet that it was done. A fault of two-handed
+ * work may say `on` which side it showed.
+ */
+export const FLOOR_EVENT_OPTIONS = {
+  set: { feeling: 'feeling', ranOut: 'flag' },
+  fault: { on: 'oneSide' },
+} as const satisfies Readonly<Partial<Record<keyof typeof FLOOR_EVENT_FIELDS, Readonly<Record<string, FloorFieldRule>>>>>;
 
 type Fields = typeof FLOOR_EVENT_FIELDS;
 type Options = typeof FLOOR_EVENT_OPTIONS;

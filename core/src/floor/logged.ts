@@ -1,5 +1,5 @@
 import type { Feeling } from '../readiness/index.ts';
-import type { BodySide } from '../anatomy/index.ts';
+import type { BodySide, Side } from '../anatomy/index.ts';
 import type { FaultId, Manner } from '../drills/index.ts';
 import type { SupportPlan } from '../statics/index.ts';
 import type { DrillSkipReason, FloorItem } from './events.ts';
@@ -11,7 +11,14 @@ export interface LoggedFloorSet {
   readonly amount: number;
   readonly feeling?: Feeling;
   readonly unconfirmed?: true;
-  readonly faults: { readonly faultId: FaultId; readonly mended: boolean }[];
+  readonly faults: LoggedFault[];
+}
+
+/** A fault of a set, and in two-handed work the side on which it showed, where somebody said so. */
+interface LoggedFault {
+  readonly faultId: FaultId;
+  readonly mended: boolean;
+  readonly on?: Side;
 }
 
 /** One drill of a run as it goes on record: each drill and set-up that an item was done in stands for itself. */
@@ -62,16 +69,18 @@ export function loggedItems({ items }: Pick<RunState, 'items'>): readonly Logged
 
 function loggedSet(set: DoneSet, item: ItemState): LoggedFloorSet {
   const { id, side, amount, feeling, unconfirmed } = set;
-  const seen = new Map<FaultId, boolean>();
+  const seen = new Map<string, LoggedFault>();
   // A fault seen twice in one set counts as mended only if it was mended each time.
-  for (const f of set.again ? [] : item.faults.filter((f) => samePlace(f, set)))
-    seen.set(f.faultId, (seen.get(f.faultId) ?? true) && f.mended);
+  for (const { faultId, mended, on } of set.again ? [] : item.faults.filter((f) => samePlace(f, set))) {
+    const key = `${faultId} ${on ?? ''}`;
+    seen.set(key, { faultId, mended: (seen.get(key)?.mended ?? true) && mended, ...(on ? { on } : {}) });
+  }
   return {
     id,
     side,
     amount,
     ...(feeling ? { feeling } : {}),
     ...(unconfirmed ? { unconfirmed } : {}),
-    faults: [...seen].map(([faultId, mended]) => ({ faultId, mended })),
+    faults: [...seen.values()],
   };
 }

@@ -1,4 +1,4 @@
-import type { BodySide } from '../anatomy/index.ts';
+import type { BodySide, Side } from '../anatomy/index.ts';
 import { type FaultId, sameManner } from '../drills/index.ts';
 import type { Planned } from '../library/index.ts';
 import type { Instant } from '../quantities/index.ts';
@@ -10,6 +10,7 @@ export interface FaultOnFloor extends SetPlace {
   readonly id: string;
   readonly faultId: FaultId;
   readonly mended: boolean;
+  readonly on?: Side;
 }
 
 /** A set as it was done, with the drill and set-up in force at that moment. */
@@ -122,8 +123,8 @@ function changed(item: ItemState, event: Revocable): ItemState {
       };
     }
     case 'fault': {
-      const { id, itemId, round, side, faultId, mended } = event;
-      return { ...item, faults: [...item.faults, { id, itemId, round, side, faultId, mended }] };
+      const { id, itemId, round, side, faultId, mended, on } = event;
+      return { ...item, faults: [...item.faults, { id, itemId, round, side, faultId, mended, ...(on ? { on } : {}) }] };
     }
     case 'skip':
       return { ...item, skipped: { eventId: event.id, reason: event.reason } };

@@ -1,3 +1,4 @@
+import type { Side } from '../anatomy/index.ts';
 import type { FaultId } from '../drills/index.ts';
 import type { Feeling } from '../readiness/index.ts';
 import { amountByFeel } from './feel.ts';
@@ -17,6 +18,8 @@ export type StageEvent =
   | { readonly kind: 'see'; readonly at: number; readonly faultId: FaultId }
   /** The fault is kept, under this id. */
   | { readonly kind: 'fault kept'; readonly at: number; readonly fault: SeenFault }
+  /** On which side it showed; the event that says so is kept under this id in the place of the one before. */
+  | { readonly kind: 'fault on'; readonly at: number; readonly on: Side; readonly eventId: string }
   | { readonly kind: 'mended'; readonly at: number }
   | { readonly kind: 'stayed'; readonly at: number }
   | { readonly kind: 'close fault'; readonly at: number }
@@ -50,7 +53,9 @@ export type StageEffect =
   /** Keep the fault; answer `fault kept` where it is. */
   | { readonly kind: 'keep fault'; readonly fault: Omit<SeenFault, 'eventId'> }
   /** The cue helped: the fault was mended. */
-  | { readonly kind: 'mend fault'; readonly fault: SeenFault };
+  | { readonly kind: 'mend fault'; readonly fault: SeenFault }
+  /** Its side is known: kept anew in the place of what was kept. */
+  | { readonly kind: 'side fault'; readonly was: SeenFault; readonly fault: SeenFault };
 
 export interface StageStep {
   readonly state: StageState;
@@ -196,6 +201,11 @@ export function stageAfter(state: StageState, event: StageEvent, set: StageSet):
       // Nobody counts on while a fault stands.
       const paused = phase.paused ?? event.at;
       return { state: { phase: { ...phase, paused }, fault: event.fault, means: event.at }, does: [{ kind: 'hush' }] };
+    }
+    case 'fault on': {
+      if (!fault || fault.on === event.on) return stay;
+      const sided = { ...fault, on: event.on, eventId: event.eventId };
+      return { state: { ...state, fault: sided }, does: [{ kind: 'side fault', was: fault, fault: sided }] };
     }
     case 'mended': {
       if (!fault) return stay;

@@ -1,3 +1,4 @@
+import type { Side } from '../anatomy/index.ts';
 import type { FaultId } from '../drills/index.ts';
 import type { FloorDeed, SetPlace } from './events.ts';
 import type { Pace } from './pacer.ts';
@@ -33,6 +34,8 @@ export type LoggedSet = Extract<FloorDeed, { kind: 'set' }>;
 export interface SeenFault extends SetPlace {
   readonly eventId: string;
   readonly faultId: FaultId;
+  /** In two-handed work the side on which it showed, once somebody says so. */
+  readonly on?: Side;
   /** How often it was seen in this drill, this time among them. */
   readonly times: number;
   /** Seen while the set was under way. */

@@ -26,6 +26,16 @@ const yesNo = (write: (drill: Drill) => boolean): Column => ({
   write: (d) => (write(d) ? 'yes' : 'no'),
   read: (t) => ({ yes: true, no: false })[t] ?? t,
 });
+/** `yes`, or nothing. */
+const mark = (write: (drill: Drill) => true | undefined): Column => ({
+  write: (d) => (write(d) ? 'yes' : ''),
+  read: (t) => (t === 'yes' ? true : undefined),
+});
+/** An object in one cell. */
+const json = (write: (drill: Drill) => object | undefined): Column => ({
+  write: (d) => (write(d) ? JSON.stringify(write(d)) : ''),
+  read: (t) => (t === '' ? undefined : readJson(t)),
+});
 /** `a: 1; b: 2` */
 const pairs = (write: (drill: Drill) => Readonly<Record<string, string | number>>, value: (t: string) => unknown): Column => ({
   write: (d) =>
@@ -63,15 +73,18 @@ const COLUMNS: Readonly<Record<string, Column>> = {
   'handLoad.direction': optional((d) => d.handLoad?.direction),
   'handLoad.share': number((d) => d.handLoad?.share),
   'handLoad.joints': { write: (d) => (d.handLoad?.joints ?? []).join(LIST), read: (t) => (t === '' ? undefined : readList(t)) },
-  support: { write: (d) => (d.support ? JSON.stringify(d.support) : ''), read: (t) => (t === '' ? undefined : readJson(t)) },
+  support: json((d) => d.support),
   trains: pairs((d) => d.trains, Number),
   cue: text((d) => d.cue),
   blade: optional((d) => d.blade),
   bladeCues: { ...pairs((d) => d.bladeCues ?? {}, String), read: (t) => (t === '' ? undefined : pairs(() => ({}), String).read(t)) },
+  bladeTravels: mark((d) => d.bladeTravels),
   faults: list((d) => d.faults),
+  faultNotes: json((d) => d.faultNotes),
+  teaching: json((d) => d.teaching),
   easier: list((d) => d.easier),
   excludedBy: list((d) => d.excludedBy),
-  byChoice: { write: (d) => (d.byChoice ? 'yes' : ''), read: (t) => (t === 'yes' ? true : undefined) },
+  byChoice: mark((d) => d.byChoice),
   aids: list((d) => d.aids),
   standIns: pairs((d) => d.standIns, String),
   'rung.ladderId': optional((d) => d.rung?.ladderId),
@@ -114,8 +127,14 @@ export function readDrillsCsv(csv: string, current: LibraryContent, now: Date): 
     limit: 'csv',
     message: `Row ${(e.row ?? 0) + FIRST_ROW}: ${e.message}.`,
   }));
+  const absent = [...LATER_COLUMNS].filter((c) => !meta.fields?.includes(c));
+  const known = new Map(current.drills.map((drill) => [drill.id, drill]));
   const drills = data.map((cells, i) => {
-    const { instance, problems: own } = inspect(DrillDto, drillFrom(cells), { now });
+    const { instance, problems: own } = inspect(
+      DrillDto,
+      { ...kept(known.get((cells.id ?? '').trim()), absent), ...drillFrom(cells) },
+      { now },
+    );
     problems.push(...own.map((p) => inRow({ ...p, field: `/drills/${i}${p.field}` })));
     return instance as Drill;
   });
@@ -131,8 +150,13 @@ function inRow(problem: FieldProblem): FieldProblem {
   return { ...problem, message: `Row ${Number(row) + FIRST_ROW}, ${columnOf(`/${rest.join('/')}`)}: ${problem.message}` };
 }
 
+/** What a drill has in columns that the table lacks: a table that says nothing of them changes nothing of them. */
+function kept(drill: Drill | undefined, absent: readonly string[]): object {
+  return Object.fromEntries(Object.entries(drill ?? {}).filter(([name]) => absent.includes(name)));
+}
+
 /** Columns that tables written by earlier versions do not have. */
-const LATER_COLUMNS: ReadonlySet<string> = new Set(['support', 'byChoice']);
+const LATER_COLUMNS: ReadonlySet<string> = new Set(['support', 'byChoice', 'movement', 'bladeTravels', 'faultNotes', 'teaching']);
 
 /** Rows count from one, and the first holds the names. */
 const FIRST_ROW = 2;
@@ -191,7 +215,7 @@ function originFrom(kind: unknown, told: unknown): unknown {
 }
 
 /** A drill out of a row: paths become objects, and objects without a single value go. */
-function drillFrom(cells: Cells): unknown {
+function drillFrom(cells: Cells): object {
   const drill: Record<string, unknown> = {};
   for (const [name, column] of Object.entries(COLUMNS)) {
     const value = column.read((cells[name] ?? '').trim());

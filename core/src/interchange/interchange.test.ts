@@ -154,11 +154,21 @@ describe('a table of drills', () => {
     });
   });
 
-  it('written before there were set-ups is still taken', () => {
+  it('written before there were set-ups and lessons is still taken, and takes nothing away', () => {
     const rows = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true }).data;
-    const { content, problems } = readDrillsCsv(Papa.unparse(rows.map(({ support: _support, ...row }) => row)), BUILT_IN, now);
+    const { content, problems } = readDrillsCsv(
+      Papa.unparse(rows.map(({ support: _s, teaching: _t, faultNotes: _n, ...row }) => row)),
+      BUILT_IN,
+      now,
+    );
     expect(problems).toEqual([]);
-    expect(content.drills.some((d) => d.support)).toBe(false);
+    expect(JSON.parse(JSON.stringify(content.drills))).toEqual(JSON.parse(JSON.stringify(BUILT_IN.drills)));
+    const fresh = readDrillsCsv(
+      Papa.unparse([{ ...rows[0], id: 'a-new-one', rung: '', support: undefined, teaching: undefined }]),
+      BUILT_IN,
+      now,
+    );
+    expect([fresh.problems, fresh.content.drills[0]?.teaching]).toEqual([[], undefined]);
   });
 
   it('brings back what was written, to the letter', () => {

@@ -3,7 +3,7 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { LIBRARY_FORMAT, LibraryFileDto } from '../contracts/index.ts';
-import { EQUIPMENT_IDS } from '../drills/index.ts';
+import { EQUIPMENT_IDS, MOVE_PARTS, SITUATIONS } from '../drills/index.ts';
 import { PICTURE_TEMPLATES } from '../landmarks/index.ts';
 import { BLADES } from '../schools/index.ts';
 import { modelOf, type StaticPosition, STATIC_POSITIONS } from '../statics/index.ts';
@@ -59,6 +59,12 @@ function model(kind: string, figures: readonly string[]): Readonly<Record<string
   };
 }
 
+/** Words of faults by a key. */
+function faultWords(propertyNames: object, more: object = {}): Readonly<Record<string, unknown>> {
+  const properties = { cue: { type: 'string' }, regression: { type: 'string' }, ...more };
+  return { type: 'object', propertyNames, additionalProperties: { type: 'object', properties, additionalProperties: false } };
+}
+
 /** What the product's own rules mean in JSON Schema; rules between fields stay with the program. */
 const OWN_RULES = {
   isTrains: { type: 'object', propertyNames: ENTRY_ID, additionalProperties: { enum: [1, 2, 3] } },
@@ -66,6 +72,9 @@ const OWN_RULES = {
   isStandIns: { ...TEXTS, propertyNames: { enum: EQUIPMENT_IDS } },
   isErrorModel: { oneOf: ERROR_MODELS },
   isReadable: { enum: PICTURE_TEMPLATES.map((t) => t.id) },
+  isFaultNotes: faultWords(ENTRY_ID, { part: { enum: MOVE_PARTS } }),
+  isPlaced: faultWords({ enum: SITUATIONS }),
+  inOrder: {},
   hasItsEnds: {},
   hasItsNames: {},
   hasItsRange: {},
@@ -88,6 +97,9 @@ const LIBRARY_CLASSES = [
   'SupportPlanDto',
   'OriginDto',
   'RungRefDto',
+  'TeachingDto',
+  'TeachingStepDto',
+  'BreathingDto',
   'LadderDto',
   'RungDto',
   'RungDemandDto',

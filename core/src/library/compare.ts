@@ -12,7 +12,7 @@ type Json = unknown;
 
 /**
  * Where two versions of a drill or ladder differ, place by place. Rungs are followed by their id and
- * demands by their check, so that a moved rung is told as moved and not as ten changes.
+ * demands by their check, the steps of a lesson by their part, so that a moved rung is told as moved and not as ten changes.
  *
  * @example differences({ dose: { max: 20 } }, { dose: { max: 25 } }) // [{ path: ['dose', 'max'], before: '20', after: '25' }]
  */
@@ -66,7 +66,7 @@ function isRecord(value: Json): value is Record<string, Json> {
 
 function keyOf(value: Json): string | undefined {
   if (!isRecord(value)) return undefined;
-  const key = value.id ?? value.measureId;
+  const key = value.id ?? value.measureId ?? value.part;
   return typeof key === 'string' ? key : undefined;
 }
 

@@ -188,6 +188,16 @@ describe('search', () => {
     expect(ids('zeppelin')).toEqual([]);
   });
 
+  it('finds by muscle in plain words, by joint action, and however it is written together', () => {
+    expect(ids('rotator cuff')).toEqual(expect.arrayContaining(['side-lying-rotation', 'band-external-rotation', 'hands-open']));
+    expect(ids('serratus')).toEqual(expect.arrayContaining(['wall-scapular-push-up', 'plank-scapular-push-up']));
+    expect(ids('triceps')).toContain('elbow-straightening');
+    expect(ids('elbow extension')).toContain('elbow-straightening');
+    expect(ids('pushup').slice(0, 8)).toContain('kneeling-push-up');
+    expect(ids('pullup')).toContain('practice-strict-pull-up');
+    expect(ids('shoulder blade')).toContain('standing-blade-clocks');
+  });
+
   it('finds for every drill its own name', () => {
     for (const drill of library.drills) expect([drill.id, ids(drill.name).includes(drill.id)]).toEqual([drill.id, true]);
   });

@@ -73,6 +73,9 @@ export interface Library {
   readonly practisedOn: (drillId: string) => readonly { readonly ladder: Ladder; readonly rung: Rung }[];
 }
 
+/** Drills that were called otherwise: devices that were away and files written before still name them so. */
+const RENAMED: ReadonlyMap<string, string> = new Map([['towel-wringing', 'grip-squeezes']]);
+
 /**
  * Opens a library: the same content, indexed.
  *
@@ -92,7 +95,7 @@ export function openLibrary(content: LibraryContent): Library {
     for (const easier of drill.easier) harder.set(easier, [...(harder.get(easier) ?? []), drill]);
 
   const drill = (id: string): Drill => {
-    const found = drills.get(id);
+    const found = drills.get(id) ?? drills.get(RENAMED.get(id) ?? id);
     if (!found) throw new Refusal('drill-unknown', `There is no drill called "${id}".`);
     return found;
   };
@@ -109,7 +112,7 @@ export function openLibrary(content: LibraryContent): Library {
     faults: offered(faults.values()),
     content,
     drill,
-    hasDrill: (id): id is string => typeof id === 'string' && drills.has(id),
+    hasDrill: (id): id is string => typeof id === 'string' && (drills.has(id) || drills.has(RENAMED.get(id) ?? id)),
     asPlanned: ({ drillId, support, manner }) =>
       inManner(
         inSetUp(drill(drillId), support, () => undefined),

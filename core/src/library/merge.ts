@@ -5,12 +5,13 @@ import type { LibraryContent } from './library.ts';
 /**
  * One library over another: entries of the upper one take the place of those with the same id, in
  * their place; new ones follow. Where the upper one has its own ladder without a rung of the lower one, the practice of that rung is no longer
- * offered.
+ * offered. A drill of the upper one that says nothing of how it is taught, as those did that were written before lessons were, is taught
+ * as the lower one of the same id.
  *
  * @example merged(BUILT_IN, { ...EMPTY_LIBRARY, drills: [myPlank] }).drills.length // unchanged
  */
 export function merged(lower: LibraryContent, upper: LibraryContent): LibraryContent {
-  const drills = over(lower.drills, upper.drills);
+  const drills = over(lower.drills, taughtAs(lower.drills, upper.drills));
   const ladders = over(lower.ladders, upper.ladders);
   return {
     drills,
@@ -25,6 +26,15 @@ function over<T extends { readonly id: string }>(lower: readonly T[], upper: rea
   const own = new Map(upper.map((entry) => [entry.id, entry]));
   const below = new Set(lower.map(({ id }) => id));
   return [...lower.map((entry) => own.get(entry.id) ?? entry), ...upper.filter(({ id }) => !below.has(id))];
+}
+
+function taughtAs(lower: readonly Drill[], upper: readonly Drill[]): readonly Drill[] {
+  const below = new Map(lower.map((drill) => [drill.id, drill]));
+  return upper.map((drill) => {
+    const { teaching, faultNotes, bladeTravels } = below.get(drill.id) ?? {};
+    if (drill.teaching || !teaching) return drill;
+    return { teaching, ...(faultNotes ? { faultNotes } : {}), ...(bladeTravels ? { bladeTravels } : {}), ...drill };
+  });
 }
 
 /** Practices of the lower library whose rung is not on the ladder that took the place of theirs. */

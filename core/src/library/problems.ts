@@ -165,6 +165,9 @@ function namedProblems({ drills, measures, faults }: LibraryContent): FieldProbl
     ...Object.keys(d.trains)
       .filter((id) => !checks.has(id))
       .map((id) => problem(`/drills/${i}/trains`, 'known', `“${d.name}”: there is no check called "${id}" to train.`)),
+    ...Object.keys(d.faultNotes ?? {})
+      .filter((id) => !known.has(id))
+      .map((id) => problem(`/drills/${i}/faultNotes`, 'known', `“${d.name}”: there is no fault called "${id}" to say otherwise.`)),
     ...d.faults.flatMap((id, j) =>
       known.has(id) ? [] : [problem(`/drills/${i}/faults/${j}`, 'known', `“${d.name}”: there is no fault called "${id}".`)],
     ),

@@ -2,6 +2,7 @@ import MiniSearch from 'minisearch';
 import type { Joint, Motion } from '../anatomy/index.ts';
 import { type Drill, EQUIPMENT, type Equipment, type Position, type Quality } from '../drills/index.ts';
 import type { Blade } from '../schools/index.ts';
+import { searchWords } from './searchWords.ts';
 
 /** What the list is narrowed to; what is absent narrows nothing. */
 export interface DrillFilter {
@@ -19,7 +20,7 @@ export type DrillSearch = (text: string, filter?: DrillFilter) => readonly Drill
 
 /**
  * Prepares a search over drills: every word typed so far must begin a word of the drill (its name,
- * joints, directions, quality, phase, position, equipment or cue), small slips forgiven in long words.
+ * joints, directions, muscles, quality, phase, position, equipment, cue or steps), small slips forgiven in long words.
  * The best match comes first; without text the drills keep their order.
  *
  * @param drills what is searched
@@ -28,12 +29,12 @@ export type DrillSearch = (text: string, filter?: DrillFilter) => readonly Drill
 export function drillSearch(drills: readonly Drill[]): DrillSearch {
   const byId = new Map(drills.map((d) => [d.id, d]));
   const index = new MiniSearch<Record<string, string>>({
-    fields: ['name', 'about', 'cue'],
+    fields: ['name', 'about', 'words', 'cue', 'taught'],
     searchOptions: {
       combineWith: 'AND',
       prefix: true,
       fuzzy: (term) => (term.length > LONG_WORD ? ONE_SLIP : false),
-      boost: { name: 4, about: 2 },
+      boost: { name: 4, about: 2, taught: 0.5 },
     },
   });
   index.addAll(
@@ -41,7 +42,9 @@ export function drillSearch(drills: readonly Drill[]): DrillSearch {
       id: d.id,
       name: d.name,
       about: [d.joint, ...d.alsoWorks, ...d.motions, d.quality, d.phase, d.position, ...d.equipment.map((e) => EQUIPMENT[e])].join(' '),
+      words: searchWords(d),
       cue: d.cue,
+      taught: d.teaching ? [d.teaching.felt, d.teaching.why, ...d.teaching.steps.map(({ text }) => text)].join(' ') : '',
     })),
   );
   return (text, filter = {}) => {

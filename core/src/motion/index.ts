@@ -14,6 +14,7 @@ export {
   VIEWS,
   type Way,
 } from './movement.ts';
+export { MIDDLE, MIDDLE_JOINTS, PAIRED, PAIRED_JOINTS } from './joints.ts';
 export { type Limbs, type Skeleton, skeletonOf } from './skeleton.ts';
 export { type Turn, type Vec, apart, midway } from './space.ts';
 export { type AskedRange, CHECK_OF_RANGE, RANGES, type RangeName, rangesOf } from './ranges.ts';

@@ -199,7 +199,7 @@ export const HANDS_AND_FOREARMS: Readonly<Record<string, Movement>> = {
     closeUp: 'right hand',
     closeFrom: 'front',
   }),
-  'towel-wringing': sided(STANDING, {
+  'grip-squeezes': sided(STANDING, {
     start: { right: { raise: 14, plane: 60, elbow: 84, pronate: 60, curl: 40 } },
     keys: [{ right: { curl: 90, knuckle: 12 } }],
     props: [{ kind: 'towel', in: 'right hand' }],

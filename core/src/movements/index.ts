@@ -1,4 +1,6 @@
+import type { FaultId } from '../drills/index.ts';
 import type { Movement } from '../motion/index.ts';
+import { faulty } from '../showing/index.ts';
 import type { PoseName } from '../statics/index.ts';
 import { BLADES_AND_TRUNK } from './bladesAndTrunk.ts';
 import { CHECK_FIGURES } from './checks.ts';
@@ -17,8 +19,8 @@ export const MOVEMENTS: Readonly<Record<string, Movement>> = {
   ...PUSHES,
 };
 
-/** What is shown: a drill, or a check at the end of its movement. */
-export type ShownThing = ShownDrill | ShownCheck;
+/** What is shown: a drill, a check at the end of its movement, or a drill done with a fault. */
+export type ShownThing = ShownDrill | ShownCheck | ShownFault;
 
 /** What a drill says of how it is shown. */
 export interface ShownDrill {
@@ -34,12 +36,19 @@ export interface ShownCheck {
   readonly pose: PoseName;
 }
 
+/** A drill as a fault makes it look. */
+export interface ShownFault {
+  readonly fault: FaultId;
+  readonly drill: ShownDrill;
+}
+
 /**
  * The movement of a drill: its own, that of the drill it was written from, or the working position it names; of a check its end position.
  *
  * @example movementOf({ id: 'plank', pose: 'plank' }).view // 'side'
  */
 export function movementOf(thing: ShownThing): Movement {
+  if ('fault' in thing) return faulty(movementOf(thing.drill), thing.fault) ?? movementOf(thing.drill);
   if ('check' in thing) return named(CHECK_FIGURES, thing.check) ?? BY_POSE[thing.pose];
   const { id, pose, movement = id } = thing;
   return named(MOVEMENTS, movement) ?? BY_POSE[pose];

@@ -108,9 +108,9 @@ describe('a fault', () => {
     expect(await save(words)).toMatchObject({ status: 200 });
     const { content, own } = await library();
     expect(content.faults.find((f) => f.id === 'shrug')).toEqual(words);
-    expect(own).toMatchObject([{ kind: 'fault', id: 'shrug', builtIn: { name: 'shrug to the ears' } }]);
+    expect(own).toMatchObject([{ kind: 'fault', id: 'shrug', builtIn: { name: 'shoulder shrugs to the ear' } }]);
     await bench.post('/api/library/faults/shrug/reset', { revision: v7(), basedOn: own[0]?.revision });
-    expect((await library()).content.faults.find((f) => f.id === 'shrug')?.name).toBe('shrug to the ears');
+    expect((await library()).content.faults.find((f) => f.id === 'shrug')?.name).toBe('shoulder shrugs to the ear');
   });
 
   it('is refused without its cue, and under another address than its own', async () => {

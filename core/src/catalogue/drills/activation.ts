@@ -1,8 +1,8 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { MAT_UNDER_KNEES, FILM, AT_A_WALL, breaths, drill, reps } from './entry.ts';
 
 /** Shoulder blade activation: each direction by itself, little load. */
-export const ACTIVATION: readonly Drill[] = [
+export const ACTIVATION: readonly Untaught[] = [
   drill({
     id: 'four-directions',
     name: 'Four blade directions, hands and knees',
@@ -19,7 +19,6 @@ export const ACTIVATION: readonly Drill[] = [
     alsoWorks: ['elbow'],
     blade: 'sweep',
     aids: [MAT_UNDER_KNEES, AT_A_WALL, FILM],
-    faults: ['elbows-bend', 'neck-leads', 'rushed'],
   }),
   drill({
     id: 'wall-scapular-push-up',
@@ -38,7 +37,6 @@ export const ACTIVATION: readonly Drill[] = [
     cue: 'Push the wall away between the blades; the head does not travel.',
     blade: 'sweep',
     aids: [FILM],
-    faults: ['elbows-bend', 'neck-leads', 'shrug'],
   }),
   drill({
     id: 'prone-letters',
@@ -56,7 +54,6 @@ export const ACTIVATION: readonly Drill[] = [
     blade: 'set',
     easier: ['prone-a-lifts'],
     aids: ['Cushion under the chest', 'Standing, bent forward over a table'],
-    faults: ['shrug', 'neck-leads', 'low-back-arches'],
     excludedBy: ['pregnancy'],
   }),
   drill({
@@ -76,7 +73,6 @@ export const ACTIVATION: readonly Drill[] = [
     blade: 'follow',
     easier: ['floor-slides'],
     aids: ['Feet further from the wall', FILM],
-    faults: ['ribs-flare', 'low-back-arches', 'shrug'],
   }),
   drill({
     id: 'block-squeeze',
@@ -94,7 +90,6 @@ export const ACTIVATION: readonly Drill[] = [
     alsoWorks: ['shoulder'],
     blade: 'follow',
     bladeCues: { set: 'Stay with the breath in: back and down, arms heavy.' },
-    faults: ['ribs-flare', 'breath-held'],
   }),
   drill({
     id: 'light-shrugs-bar',
@@ -115,6 +110,5 @@ export const ACTIVATION: readonly Drill[] = [
     blade: 'set',
     easier: ['straight-arm-pull-downs'],
     aids: [FILM],
-    faults: ['elbows-bend', 'shrug', 'ribs-flare'],
   }),
 ];

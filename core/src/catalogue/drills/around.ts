@@ -1,8 +1,8 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { breaths, drill, FILM, MAT_UNDER_KNEES, reps, seconds, SOFT_LANDING } from './entry.ts';
 
 /** Around the shoulder: trunk, hips for the pike and straddle, and ways out of a position. */
-export const AROUND: readonly Drill[] = [
+export const AROUND: readonly Untaught[] = [
   drill({
     id: 'ribs-and-pelvis',
     name: 'Ribs and pelvis drawn together, breathing',
@@ -15,7 +15,6 @@ export const AROUND: readonly Drill[] = [
     dose: breaths(5, 6, 1),
     trains: { 'wall-slide-contact': 1 },
     cue: 'Knees bent; breathe out until the ribs slide down, keep them there while the breath comes in.',
-    faults: ['ribs-flare', 'breath-held'],
   }),
   drill({
     id: 'upper-back-waves',
@@ -30,7 +29,6 @@ export const AROUND: readonly Drill[] = [
     dose: reps(5, 6, 1, { secondsPerUnit: 8 }),
     trains: {},
     cue: 'Bone by bone from tail to neck, and back; the elbows do not bend.',
-    faults: ['rushed', 'elbows-bend'],
     aids: [MAT_UNDER_KNEES, 'Seated, hands on the knees'],
   }),
   drill({
@@ -45,7 +43,6 @@ export const AROUND: readonly Drill[] = [
     dose: seconds(15, 30, 2, { restSeconds: 30 }),
     trains: { 'plank-hold': 1, 'forearm-plank-hold': 1 },
     cue: 'Low back heavy on the floor; knees bend before the back lifts.',
-    faults: ['low-back-arches', 'neck-leads', 'breath-held'],
     easier: ['ribs-and-pelvis'],
     excludedBy: ['pregnancy', 'raised-pressure', 'recent-birth'],
     aids: ['Knees bent', 'Arms by the sides'],
@@ -63,7 +60,6 @@ export const AROUND: readonly Drill[] = [
     dose: reps(4, 5, 1, { perSide: true, secondsPerUnit: 5 }),
     trains: { 'shoulder-abduction': 1 },
     cue: 'Grow long before bending; both feet stay heavy.',
-    faults: ['leans', 'ribs-flare', 'rushed'],
   }),
   drill({
     id: 'bar-side-bends',
@@ -81,7 +77,6 @@ export const AROUND: readonly Drill[] = [
     support: { setUp: { position: 'supported-hang' }, wanted: 0.15 },
     trains: { 'shoulder-abduction': 2, 'side-plank-hold': 1, 'dead-hang': 1 },
     cue: 'Feet flat under the bar; draw a long bow with one side, hands quiet.',
-    faults: ['shrug', 'leans', 'swings'],
     easier: ['standing-side-bends'],
     excludedBy: ['shoulder-injury'],
   }),
@@ -98,7 +93,6 @@ export const AROUND: readonly Drill[] = [
     dose: seconds(40, 60, 1),
     trains: {},
     cue: 'Seat at the wall, let the legs open by their weight; knees soft.',
-    faults: ['breath-held', 'low-back-arches'],
     excludedBy: ['lax-joints', 'pregnancy'],
   }),
   drill({
@@ -113,7 +107,6 @@ export const AROUND: readonly Drill[] = [
     dose: reps(8, 10, 1, { secondsPerUnit: 2 }),
     trains: {},
     cue: 'Sit tall, lift the heels a finger’s breadth, no leaning back.',
-    faults: ['low-back-arches', 'rushed'],
     easier: ['wall-straddle'],
     aids: ['Sit on a cushion'],
   }),
@@ -129,7 +122,6 @@ export const AROUND: readonly Drill[] = [
     dose: reps(8, 10, 1, { secondsPerUnit: 5 }),
     trains: { 'pike-hip-angle': 2 },
     cue: 'Hips back, breastbone forward; stop before the back rounds.',
-    faults: ['low-back-arches', 'rushed'],
     aids: ['Knees soft', FILM],
   }),
   drill({
@@ -144,7 +136,6 @@ export const AROUND: readonly Drill[] = [
     dose: reps(8, 10, 2, { secondsPerUnit: 3 }),
     trains: { 'pike-hip-angle': 2, 'seated-press': 1 },
     cue: 'Hands beside the knees, lift both heels without leaning back.',
-    faults: ['low-back-arches', 'breath-held'],
     easier: ['straddle-pulses', 'flat-back-hinge'],
     excludedBy: ['pregnancy', 'recent-birth'],
     aids: ['One leg at a time', 'Hands nearer the hips'],
@@ -164,7 +155,6 @@ export const AROUND: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.3, joints: ['wrist', 'shoulder'] },
     trains: { confidence: 3 },
     cue: 'Lean in, and come out in the same calm way: feet back, or a roll over the cushion.',
-    faults: ['rushed', 'breath-held', 'head-takes-weight'],
     excludedBy: ['wrist-injury', 'neck-condition', 'head-injury', 'pregnancy', 'reflux-vertigo'],
     aids: [SOFT_LANDING],
     easier: ['next-position-rehearsal'],
@@ -182,7 +172,6 @@ export const AROUND: readonly Drill[] = [
     effort: { scale: 'effort', min: 1, max: 3 },
     trains: { confidence: 3 },
     cue: 'Let feet or hands take as much of the weight as feels calm; stay until the shape feels ordinary.',
-    faults: ['breath-held', 'rushed'],
     aids: [SOFT_LANDING, FILM, 'A helper’s hand'],
   }),
 ];

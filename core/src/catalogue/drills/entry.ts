@@ -1,5 +1,6 @@
 import type { DoseRange, Drill, Effort, HandLoad, Quality, Tempo } from '../../drills/index.ts';
 import { COMMON_PRACTICE } from '../../reference/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { bodyModel, plannedLoad, type SupportPlan } from '../../statics/index.ts';
 
 type Filled = 'alsoWorks' | 'equipment' | 'effort' | 'excludedBy' | 'easier' | 'aids' | 'standIns' | 'origin';
@@ -36,14 +37,14 @@ export function typicalShare(support: SupportPlan): number {
 }
 
 /** An entry states the share of its hand load, or the set-up that says it. */
-type Entry = Omit<Drill, Filled | 'handLoad' | 'support'> &
-  Partial<Pick<Drill, Filled>> &
+type Entry = Omit<Untaught, Filled | 'handLoad' | 'support'> &
+  Partial<Pick<Untaught, Filled>> &
   ({ readonly handLoad?: HandLoad; readonly support?: never } | { readonly handLoad: Unmeasured; readonly support: SupportPlan });
 
 type Unmeasured = Omit<HandLoad, 'share'>;
 
 /** A catalogue entry: what most drills share is filled in. */
-export function drill({ handLoad, support, ...own }: Entry): Drill {
+export function drill({ handLoad, support, ...own }: Entry): Untaught {
   const equipment = own.equipment ?? [];
   const standIns = Object.fromEntries(equipment.flatMap((e) => (STAND_INS[e] ? [[e, STAND_INS[e]]] : [])));
   const load = support ? { ...handLoad, share: typicalShare(support) } : handLoad;

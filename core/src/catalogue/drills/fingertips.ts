@@ -1,10 +1,10 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { drill, reps, seconds } from './entry.ts';
 
 const HEAVY_FINGERS = ['finger-injury', 'wrist-injury', 'minor', 'elbow-pain'] as const;
 
 /** Fingertip work below the rungs: presses at a table and supports that can be left at once. */
-export const FINGERTIPS: readonly Drill[] = [
+export const FINGERTIPS: readonly Untaught[] = [
   drill({
     id: 'fingertip-table-press',
     name: 'Fingertip press on a table',
@@ -20,7 +20,6 @@ export const FINGERTIPS: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.1, joints: ['grip'] },
     trains: { 'fingertip-hold': 2 },
     cue: 'Dome the hand, spread the tips, press; no joint caves in.',
-    faults: ['fingers-claw', 'wrist-collapses'],
     easier: ['finger-knuckle-bends'],
     excludedBy: ['finger-injury'],
   }),
@@ -38,7 +37,6 @@ export const FINGERTIPS: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.25, joints: ['grip', 'wrist'] },
     trains: { 'fingertip-hold': 3 },
     cue: 'One hand flat, the other on its tips; elbows straight, swap before it trembles.',
-    faults: ['fingers-claw', 'elbows-bend', 'shakes'],
     easier: ['fingertip-table-press'],
     excludedBy: HEAVY_FINGERS,
     aids: ['Folded mat under the tips', 'Hands on a raised surface'],
@@ -59,7 +57,6 @@ export const FINGERTIPS: readonly Drill[] = [
     support: { setUp: { position: 'push-up', hands: 'fingertips' }, wanted: 0.25 },
     trains: { 'fingertip-hold': 3, 'lean-hold': 1 },
     cue: 'Tips on the table’s edge, body in one piece, lean in only while every finger stays bent.',
-    faults: ['fingers-claw', 'wrist-collapses', 'hips-sag'],
     easier: ['fingertip-table-press'],
     excludedBy: HEAVY_FINGERS,
   }),

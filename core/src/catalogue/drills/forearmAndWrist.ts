@@ -1,8 +1,8 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { AT_A_WALL, drill, FILM, LIGHT_TENSION, MAT_UNDER_KNEES, reps, seconds, TOWEL_UNDER_HAND, WEDGE } from './entry.ts';
 
 /** Wrist, forearm and elbow: circles, lifts, levels, turns, curls and the elbow's alignment. */
-export const FOREARM_AND_WRIST: readonly Drill[] = [
+export const FOREARM_AND_WRIST: readonly Untaught[] = [
   drill({
     id: 'elbow-circles',
     name: 'Elbow circles, hands planted',
@@ -17,7 +17,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.12, joints: ['wrist', 'elbow'] },
     trains: { 'elbow-crease': 2, pronation: 1, supination: 1, 'elbow-extension': 1 },
     cue: 'Hands stay flat, the elbows draw slow circles one way, then the other.',
-    faults: ['elbows-lock', 'rushed', 'fingers-claw'],
     easier: ['wrist-circles'],
     excludedBy: ['wrist-injury'],
     aids: [AT_A_WALL, MAT_UNDER_KNEES],
@@ -35,7 +34,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(10, 10, 1, { secondsPerUnit: 2, restSeconds: 10 }),
     trains: { 'fingertip-hold': 1, 'wrist-extension': 1, 'full-fist': 2 },
     cue: 'Fingers long like a roof, bend only where they meet the palm.',
-    faults: ['fingers-claw', 'wrist-sideways'],
   }),
   drill({
     id: 'nerve-glide-open-close',
@@ -52,7 +50,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     effort: { scale: 'effort', min: 1, max: 2 },
     trains: { 'elbow-extension': 1, supination: 1 },
     cue: 'Arm out to the side, head away, open and close the hand softly. Any tingling: stop.',
-    faults: ['rushed', 'shrug'],
     excludedBy: ['arm-numbness', 'neck-condition'],
     easier: ['elbow-wakers'],
   }),
@@ -69,7 +66,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(5, 5, 2, { perSide: true, restSeconds: 10 }),
     trains: { 'radial-deviation': 2, 'ulnar-deviation': 2 },
     cue: 'Slide to one side, come back until the middle finger lies in line with the forearm, stop there.',
-    faults: ['wrist-sideways', 'rushed'],
     easier: ['wrist-circles'],
     aids: [FILM],
   }),
@@ -86,7 +82,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(8, 10, 1, { perSide: true, secondsPerUnit: 3, restSeconds: 10 }),
     trains: { 'radial-deviation': 3, 'ulnar-deviation': 3 },
     cue: 'Palm flat, slide toward the thumb and toward the little finger; the forearm is a plank.',
-    faults: ['rushed'],
     easier: ['wrist-circles'],
   }),
   drill({
@@ -103,7 +98,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(8, 10, 1, { perSide: true, secondsPerUnit: 4 }),
     trains: { 'radial-deviation': 2, 'ulnar-deviation': 2, 'heel-lifts-thumb': 1, 'heel-lifts-little-finger': 1 },
     cue: 'Hold the weight by one end, tilt it forward and back; only the wrist moves.',
-    faults: ['rushed', 'elbows-bend'],
     easier: ['return-to-neutral'],
     excludedBy: ['wrist-injury'],
   }),
@@ -122,7 +116,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     support: { setUp: { position: 'tabletop' } },
     trains: { 'heel-lifts-thumb': 3, 'heel-of-hand-lifts': 1, 'radial-deviation': 1 },
     cue: 'Peel the little-finger side, roll onto the thumb side, set down slowly; elbows straight.',
-    faults: ['elbows-bend', 'shrug', 'rushed'],
     easier: ['heel-of-hand-lifts'],
     excludedBy: ['wrist-injury', 'minor'],
     aids: [WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
@@ -142,7 +135,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     support: { setUp: { position: 'tabletop' } },
     trains: { 'heel-lifts-little-finger': 3, 'heel-of-hand-lifts': 1, 'ulnar-deviation': 1 },
     cue: 'Peel the thumb side, roll onto the little-finger side, set down slowly; elbows straight.',
-    faults: ['elbows-bend', 'shrug', 'rushed'],
     easier: ['heel-of-hand-lifts'],
     excludedBy: ['wrist-injury', 'minor'],
     aids: [WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
@@ -163,7 +155,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     support: { setUp: { position: 'wall-push' }, wanted: 0.1 },
     trains: { 'heel-of-hand-lifts': 2, 'heel-lifts-thumb': 1, 'heel-lifts-little-finger': 1 },
     cue: 'Palms on the wall, peel both heels, straight, then toward either side.',
-    faults: ['elbows-bend', 'shrug'],
     easier: ['palm-lifts'],
   }),
   drill({
@@ -180,7 +171,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.08, joints: ['wrist'] },
     trains: { 'back-of-hand': 3, 'wrist-flexion': 2 },
     cue: 'Bent arm first; straighten only while the back of the hand stays soft on the floor.',
-    faults: ['elbows-bend', 'rushed'],
     easier: ['knuckle-bends'],
     excludedBy: ['wrist-injury'],
     aids: [TOWEL_UNDER_HAND, MAT_UNDER_KNEES, AT_A_WALL],
@@ -199,7 +189,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.12, joints: ['wrist'] },
     trains: { 'back-of-hand': 3, 'wrist-flexion': 2, 'peel-test': 1 },
     cue: 'Straight arm, fingers curl to a fist, draw small circles over the hand.',
-    faults: ['elbows-bend', 'rushed', 'shakes'],
     easier: ['back-of-hand-rocks'],
     excludedBy: ['wrist-injury', 'minor'],
     aids: [TOWEL_UNDER_HAND, MAT_UNDER_KNEES],
@@ -218,7 +207,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.12, joints: ['wrist'] },
     trains: { 'peel-test': 3, 'wrist-extension-loaded': 1 },
     cue: 'Fingers toward the knees; bend the elbow to the mark and let the heel of the hand peel, slowly back.',
-    faults: ['rushed', 'fingers-claw'],
     easier: ['palm-lifts'],
     excludedBy: ['wrist-injury'],
     aids: [MAT_UNDER_KNEES, WEDGE],
@@ -237,7 +225,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     effort: LIGHT_TENSION,
     trains: { pronation: 3, supination: 3 },
     cue: 'Elbow at the ribs, turn the palm up and down against yourself, all the way.',
-    faults: ['rushed', 'leans'],
     easier: ['elbow-wakers'],
   }),
   drill({
@@ -254,7 +241,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(8, 10, 1, { perSide: true, secondsPerUnit: 4, restSeconds: 15 }),
     trains: { pronation: 2, supination: 2, grip: 1 },
     cue: 'Hold the stick by its middle, turn it like a wiper; hold nearer the end when it is easy.',
-    faults: ['rushed', 'wrist-sideways'],
     easier: ['forearm-turns-tension'],
     excludedBy: ['elbow-pain'],
   }),
@@ -272,7 +258,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(5, 10, 2, { perSide: true, tempo: { out: 1, hold: 0, back: 4 } }),
     trains: { grip: 1, 'wrist-flexion': 2, 'wrist-extension': 1 },
     cue: 'The other hand helps up; lower alone, slowly, straight.',
-    faults: ['snaps-back', 'wrist-sideways', 'rushed'],
     easier: ['wrist-raises'],
     excludedBy: ['wrist-injury'],
   }),
@@ -290,7 +275,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(1, 2, 2, { secondsPerUnit: 30, restSeconds: 60 }),
     trains: { grip: 3, 'wrist-extension': 1, 'wrist-flexion': 1 },
     cue: 'Stick level at shoulder height, straight arms; down as slowly as up.',
-    faults: ['shrug', 'leans', 'wrist-sideways', 'rushed'],
     easier: ['wrist-curls', 'band-wrist-curls'],
     excludedBy: ['elbow-pain', 'wrist-injury', 'minor', 'finger-injury', 'raised-pressure', 'shoulder-injury'],
     aids: ['Forearms on a high table'],
@@ -311,7 +295,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     support: { setUp: { position: 'wall-push' }, wanted: 0.1 },
     trains: { 'elbow-crease': 3, 'elbow-extension': 1 },
     cue: 'Bend slightly, press the base of the index finger, draw the hands together, then straighten only until the crease points to the thumb.',
-    faults: ['crease-forward', 'elbows-lock', 'shrug'],
     aids: [FILM],
   }),
   drill({
@@ -328,7 +311,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     handLoad: { direction: 'push', share: 0.19, joints: ['wrist', 'elbow'] },
     trains: { 'elbow-crease': 3, 'elbow-extension': 1, 'hand-load-push': 1 },
     cue: 'The same under a little weight: biceps awake, elbows soft before they are straight.',
-    faults: ['crease-forward', 'elbows-lock', 'shrug'],
     easier: ['elbow-alignment'],
     excludedBy: ['wrist-injury'],
     aids: [WEDGE, MAT_UNDER_KNEES, FILM],
@@ -346,7 +328,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: reps(5, 8, 1, { perSide: true, tempo: { out: 2, hold: 2, back: 2 } }),
     trains: { 'elbow-extension': 3, supination: 1 },
     cue: 'Straighten to the end by the back of the arm; who over-extends stops at straight.',
-    faults: ['elbows-lock', 'rushed'],
     easier: ['elbow-wakers'],
   }),
   drill({
@@ -362,7 +343,6 @@ export const FOREARM_AND_WRIST: readonly Drill[] = [
     dose: seconds(30, 30, 1, { perSide: true, restSeconds: 15 }),
     trains: { 'wrist-flexion': 1, 'back-of-hand': 1, 'peel-test': 1 },
     cue: 'Arm forward, knuckles down; the other hand only steadies.',
-    faults: ['elbows-lock', 'wrist-sideways'],
     excludedBy: ['wrist-injury', 'arm-numbness', 'lax-joints'],
     easier: ['knuckle-bends'],
   }),

@@ -1,10 +1,10 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { drill, reps, seconds, SOFT_LANDING } from './entry.ts';
 
 const MORE_ON_THE_FEET = 'Feet nearer the bar: more weight on them';
 
 /** Hanging and grip with the feet helping; the free versions are practised on their rungs. */
-export const HANG_AND_GRIP: readonly Drill[] = [
+export const HANG_AND_GRIP: readonly Untaught[] = [
   drill({
     id: 'feet-side-rocks',
     name: 'Side rocks under a bar, feet flat',
@@ -22,7 +22,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     trains: { 'one-shoulder-packs': 2, 'release-swing': 2, 'packed-hang': 1, 'one-hand-load-hang': 2 },
     cue: 'Palm well over the bar; carry the weight across, shoulders set all the way.',
     blade: 'set',
-    faults: ['shrug', 'swings', 'elbows-bend'],
     easier: ['supported-packed-hang'],
     excludedBy: ['shoulder-injury', 'elbow-pain'],
     aids: [MORE_ON_THE_FEET],
@@ -44,7 +43,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     trains: { 'release-swing': 3, 'one-shoulder-packs': 1, 'one-hand-hold': 2 },
     cue: 'The shoulder turns the body, not the feet; slow both ways.',
     blade: 'set',
-    faults: ['swings', 'shrug', 'rushed'],
     easier: ['feet-side-rocks'],
     excludedBy: ['shoulder-injury', 'elbow-pain', 'unstable-under-load'],
     aids: [MORE_ON_THE_FEET],
@@ -66,7 +64,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     trains: { 'side-plank-hold': 1, 'packed-hang': 1, 'release-swing': 1, 'bar-landing': 1 },
     cue: 'Shorten one side, hip toward the ribs; no swing to show for it.',
     blade: 'set',
-    faults: ['swings', 'shrug', 'breath-held'],
     easier: ['bar-side-bends'],
     excludedBy: ['shoulder-injury', 'elbow-pain'],
     aids: [MORE_ON_THE_FEET],
@@ -88,7 +85,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     trains: { 'ball-toss': 3, 'release-swing': 2, grip: 1, confidence: 1, 'one-hand-load-hang': 2, 'one-hand-hold': 2 },
     cue: 'Catch, toss back, change hands; the holding shoulder is set before the other lets go.',
     blade: 'set',
-    faults: ['swings', 'shrug', 'rushed'],
     easier: ['feet-hang-turns', 'catch-standing'],
     excludedBy: ['shoulder-injury', 'elbow-pain', 'unstable-under-load', 'minor'],
     aids: [MORE_ON_THE_FEET, SOFT_LANDING],
@@ -110,7 +106,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     trains: { 'ball-toss': 2, 'release-swing': 1 },
     cue: 'Feet flat, one hand set on the bar; catch without the shoulder noticing.',
     blade: 'set',
-    faults: ['swings', 'shrug', 'rushed'],
   }),
   drill({
     id: 'feet-easy-hang',
@@ -128,7 +123,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     support: { setUp: { position: 'supported-hang' }, wanted: 0.4 },
     trains: { 'dead-hang': 3, 'hand-load-hang': 2, 'free-hang': 1, grip: 1, 'bar-landing': 1 },
     cue: 'Long and quiet; the shoulders may rise a little, they never hang in the joint.',
-    faults: ['breath-held', 'swings'],
     easier: ['supported-packed-hang'],
     excludedBy: ['shoulder-injury', 'unstable-under-load', 'shoulder-dislocated', 'lax-joints'],
     aids: [MORE_ON_THE_FEET],
@@ -150,7 +144,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     trains: { 'bar-landing': 3, confidence: 1, 'hand-load-hang': 1 },
     cue: 'Feet find the floor first, knees soft, hands let go together; nobody hears it.',
     blade: 'set',
-    faults: ['rushed', 'swings', 'breath-held'],
     easier: ['supported-packed-hang'],
     excludedBy: ['shoulder-injury'],
     aids: [SOFT_LANDING, MORE_ON_THE_FEET],
@@ -171,8 +164,7 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     support: { setUp: { position: 'supported-hang' }, wanted: 0.3 },
     trains: { grip: 3, 'dead-hang': 1 },
     cue: 'A towel over the bar in both fists, wrists straight, lean back until the hands work.',
-    faults: ['wrist-sideways', 'shrug', 'breath-held'],
-    easier: ['towel-wringing'],
+    easier: ['grip-squeezes'],
     excludedBy: ['elbow-pain', 'finger-injury', 'minor', 'shoulder-injury', 'raised-pressure'],
     aids: [MORE_ON_THE_FEET],
   }),
@@ -190,7 +182,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     dose: reps(10, 15, 2, { perSide: true, secondsPerUnit: 3, restSeconds: 20 }),
     trains: { grip: 1, 'fingertip-hold': 1, 'grip-pain-free': 1 },
     cue: 'A band round the fingertips: open wide, close slowly. The other half of a good grip.',
-    faults: ['rushed', 'snaps-back', 'wrist-sideways'],
     standIns: { band: 'hair tie or rubber ring' },
     easier: ['finger-knuckle-bends'],
   }),
@@ -211,7 +202,6 @@ export const HANG_AND_GRIP: readonly Drill[] = [
     trains: { grip: 3, 'dead-hang': 1 },
     cue: 'A towel round the handle makes it thick; shoulder set, wrist straight.',
     blade: 'set',
-    faults: ['leans', 'shrug', 'wrist-sideways'],
     easier: ['carry-hold'],
     excludedBy: ['elbow-pain', 'finger-injury', 'minor', 'shoulder-injury', 'raised-pressure'],
   }),

@@ -1,7 +1,7 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { WEDGE, MAT_UNDER_KNEES, AT_A_WALL, LIGHT_TENSION, breaths, drill, reps, seconds } from './entry.ts';
 
-export const MOBILITY: readonly Drill[] = [
+export const MOBILITY: readonly Untaught[] = [
   drill({
     id: 'strap-pass-throughs',
     name: 'Strap pass-throughs',
@@ -19,7 +19,6 @@ export const MOBILITY: readonly Drill[] = [
     blade: 'follow',
     easier: ['arm-circles'],
     aids: ['Hands wider until it is easy'],
-    faults: ['ribs-flare', 'elbows-bend', 'low-back-arches'],
   }),
   drill({
     id: 'shoulder-circles-tension',
@@ -37,7 +36,6 @@ export const MOBILITY: readonly Drill[] = [
     effort: LIGHT_TENSION,
     blade: 'sweep',
     easier: ['arm-circles'],
-    faults: ['breath-held', 'ribs-flare', 'leans'],
   }),
   drill({
     id: 'low-kneel-lifts',
@@ -55,7 +53,6 @@ export const MOBILITY: readonly Drill[] = [
     blade: 'follow',
     easier: ['supine-arm-raises'],
     aids: [MAT_UNDER_KNEES, 'Hands on a bench in place of the floor'],
-    faults: ['low-back-arches', 'elbows-bend'],
   }),
   drill({
     id: 'side-reaches',
@@ -72,7 +69,6 @@ export const MOBILITY: readonly Drill[] = [
     alsoWorks: ['scapula'],
     blade: 'follow',
     easier: ['scapular-plane-raises'],
-    faults: ['shrug', 'leans'],
   }),
   drill({
     id: 'hands-open',
@@ -88,7 +84,6 @@ export const MOBILITY: readonly Drill[] = [
     cue: 'Elbows heavy at the ribs, open the hands, chest stays quiet.',
     alsoWorks: ['scapula'],
     blade: 'set',
-    faults: ['ribs-flare', 'rushed'],
   }),
   drill({
     id: 'supine-rotations',
@@ -104,7 +99,6 @@ export const MOBILITY: readonly Drill[] = [
     cue: 'The shoulder stays on the floor; only the forearm travels.',
     aids: ['Folded towel under the upper arm'],
     easier: ['hands-open'],
-    faults: ['ribs-flare', 'rushed'],
   }),
   drill({
     id: 'backward-reaches',
@@ -121,7 +115,6 @@ export const MOBILITY: readonly Drill[] = [
     cue: 'Collarbones wide, lift the strap behind you, chin level.',
     alsoWorks: ['scapula'],
     blade: 'set',
-    faults: ['neck-leads', 'low-back-arches'],
   }),
   drill({
     id: 'side-to-side-rock',
@@ -138,7 +131,6 @@ export const MOBILITY: readonly Drill[] = [
     cue: 'Heels of the hands stay down; go only as far as they do.',
     easier: ['palm-lifts'],
     aids: [WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
-    faults: ['wrist-collapses', 'elbows-lock'],
     excludedBy: ['wrist-injury'],
   }),
   drill({
@@ -155,7 +147,6 @@ export const MOBILITY: readonly Drill[] = [
     cue: 'Fingers relaxed, lift the back of the hand, no sideways bend.',
     alsoWorks: ['forearm'],
     easier: ['wrist-circles'],
-    faults: ['wrist-sideways', 'rushed'],
   }),
   drill({
     id: 'knuckle-bends',
@@ -171,11 +162,10 @@ export const MOBILITY: readonly Drill[] = [
     cue: 'Bend the hand down over the edge, then pull a little further by itself.',
     alsoWorks: ['forearm'],
     easier: ['wrist-circles'],
-    faults: ['wrist-sideways', 'rushed'],
   }),
 ];
 
-export const COOL_DOWN: readonly Drill[] = [
+export const COOL_DOWN: readonly Untaught[] = [
   drill({
     id: 'forearm-stretch',
     name: 'Forearm stretches',
@@ -189,7 +179,6 @@ export const COOL_DOWN: readonly Drill[] = [
     trains: { 'wrist-extension': 1, 'wrist-flexion': 1, 'wrist-extension-loaded': 1 },
     cue: 'Straight elbow, gentle pull, breathe out into it.',
     alsoWorks: ['forearm', 'elbow'],
-    faults: ['elbows-lock'],
     easier: ['wrist-circles'],
     excludedBy: ['wrist-injury', 'arm-numbness', 'lax-joints'],
   }),
@@ -207,7 +196,6 @@ export const COOL_DOWN: readonly Drill[] = [
     cue: 'Hips over the knees, let the chest sink on each breath out.',
     alsoWorks: ['trunk'],
     aids: [MAT_UNDER_KNEES, 'Elbows on a bench in place of hands on the floor'],
-    faults: ['low-back-arches'],
     excludedBy: ['shoulder-dislocated', 'lax-joints', 'shoulder-injury'],
     easier: ['wall-shoulder-hang'],
   }),
@@ -224,7 +212,6 @@ export const COOL_DOWN: readonly Drill[] = [
     trains: { 'shoulder-external-rotation': 2, 'shoulder-extension': 1 },
     cue: 'Roll away from the long arm until it is a stretch, never a pinch.',
     aids: ['Cushion under the head', 'Arm lower than shoulder height'],
-    faults: ['breath-held'],
     excludedBy: ['shoulder-dislocated', 'lax-joints', 'shoulder-injury', 'pregnancy'],
     easier: ['arm-across'],
   }),
@@ -241,7 +228,6 @@ export const COOL_DOWN: readonly Drill[] = [
     trains: { 'shoulder-internal-rotation': 1 },
     cue: 'Blade stays down, breathe between the blades.',
     alsoWorks: ['scapula'],
-    faults: ['shrug'],
     excludedBy: ['shoulder-dislocated', 'lax-joints', 'shoulder-injury'],
   }),
   drill({
@@ -257,6 +243,5 @@ export const COOL_DOWN: readonly Drill[] = [
     trains: {},
     cue: 'Loose arms, slow breaths out, notice both sides.',
     alsoWorks: ['wrist'],
-    faults: ['rushed'],
   }),
 ];

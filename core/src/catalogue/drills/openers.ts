@@ -1,8 +1,8 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { WEDGE, MAT_UNDER_KNEES, AT_A_WALL, LIGHT_TENSION, drill, reps, seconds } from './entry.ts';
 
 /** Wrists and forearms first, then a general warm-up to a light sweat. */
-export const OPENERS: readonly Drill[] = [
+export const OPENERS: readonly Untaught[] = [
   drill({
     id: 'wrist-circles',
     name: 'Wrist circles, forearm still',
@@ -17,7 +17,6 @@ export const OPENERS: readonly Drill[] = [
     cue: 'Draw a slow, full circle with the knuckles; the forearm does not move.',
     alsoWorks: ['forearm'],
     aids: [AT_A_WALL],
-    faults: ['rushed'],
   }),
   drill({
     id: 'palm-lifts',
@@ -34,7 +33,6 @@ export const OPENERS: readonly Drill[] = [
     cue: 'Knuckles stay down, the palm peels away.',
     easier: ['wrist-circles'],
     aids: [WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
-    faults: ['fingers-claw', 'elbows-bend'],
     excludedBy: ['wrist-injury'],
   }),
   drill({
@@ -51,7 +49,6 @@ export const OPENERS: readonly Drill[] = [
     cue: 'Make a fifth of your strength against yourself, all the way round.',
     alsoWorks: ['forearm'],
     effort: LIGHT_TENSION,
-    faults: ['elbows-lock', 'rushed'],
   }),
   drill({
     id: 'march-and-swing',
@@ -66,7 +63,6 @@ export const OPENERS: readonly Drill[] = [
     trains: {},
     cue: 'To a light sweat, breathing through the nose.',
     alsoWorks: ['shoulder'],
-    faults: ['rushed'],
     easier: ['shake-out'],
   }),
   drill({
@@ -83,7 +79,6 @@ export const OPENERS: readonly Drill[] = [
     cue: 'Brush the ear, brush the hip, ribs quiet.',
     alsoWorks: ['scapula'],
     blade: 'follow',
-    faults: ['ribs-flare', 'rushed'],
     easier: ['march-and-swing'],
   }),
   drill({
@@ -99,7 +94,6 @@ export const OPENERS: readonly Drill[] = [
     trains: { 'neck-rotation': 1 },
     cue: 'Ear to shoulder, look over the shoulder, slow nod; nothing forced.',
     alsoWorks: ['scapula'],
-    faults: ['rushed', 'neck-leads'],
     excludedBy: ['neck-condition', 'arm-numbness', 'head-injury'],
   }),
   drill({
@@ -116,7 +110,6 @@ export const OPENERS: readonly Drill[] = [
     cue: 'Turn from between the blades, hips stay square.',
     alsoWorks: ['scapula'],
     aids: [MAT_UNDER_KNEES, AT_A_WALL],
-    faults: ['hips-sag', 'rushed'],
     easier: ['upper-back-waves'],
   }),
 ];

@@ -1,11 +1,11 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { breaths, drill, FILM, MAT_UNDER_KNEES, reps, seconds } from './entry.ts';
 
 /** End-range passive work is not for a shoulder that has slipped out or joints that are lax. */
 const NOT_LOOSE = ['shoulder-dislocated', 'lax-joints', 'shoulder-injury'] as const;
 
 /** Shoulder mobility beyond the first steps, active and passive. */
-export const SHOULDER_MOBILITY: readonly Drill[] = [
+export const SHOULDER_MOBILITY: readonly Untaught[] = [
   drill({
     id: 'supine-arm-raises',
     name: 'Straight-arm raises on the back',
@@ -20,7 +20,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'shoulder-flexion': 2, 'wall-slide-contact': 1, 'shoulder-flexion-passive': 1 },
     cue: 'Knees bent, ribs heavy; the thumbs travel back only as far as the ribs stay down.',
     blade: 'follow',
-    faults: ['ribs-flare', 'low-back-arches'],
   }),
   drill({
     id: 'scapular-plane-raises',
@@ -36,7 +35,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { scaption: 3, 'shoulder-abduction': 1 },
     cue: 'Thumbs up, arms a third forward of the side: the plane a sensitive shoulder likes.',
     blade: 'follow',
-    faults: ['shrug', 'leans', 'ribs-flare'],
   }),
   drill({
     id: 'thread-and-open',
@@ -53,7 +51,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'horizontal-adduction': 2, 'shoulder-abduction': 1 },
     cue: 'Reach under as far as the hips stay still, then open to the ceiling with the eyes.',
     blade: 'sweep',
-    faults: ['hips-sag', 'rushed'],
     easier: ['upper-back-turns', 'active-arm-across'],
     aids: [MAT_UNDER_KNEES, 'Forearm in place of the hand'],
   }),
@@ -72,7 +69,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'shoulder-external-rotation': 2, 'shoulder-flexion': 1 },
     cue: 'Round the head, close to the hair; ribs do not follow.',
     blade: 'follow',
-    faults: ['ribs-flare', 'neck-leads', 'rushed'],
     easier: ['shoulder-circles-tension'],
     excludedBy: ['shoulder-injury'],
   }),
@@ -90,7 +86,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'horizontal-adduction': 2, 'shoulder-external-rotation': 1, 'shoulder-flexion': 1 },
     cue: 'Knees stacked, draw the largest circle the floor allows, thumb leading.',
     blade: 'sweep',
-    faults: ['rushed', 'breath-held'],
     easier: ['arm-circles'],
     aids: ['Cushion under the head'],
   }),
@@ -109,7 +104,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'shoulder-flexion': 3, 'shoulder-external-rotation': 2, 'wall-slide-height': 1 },
     cue: 'Elbows on the blocks, chest sinks, hands pull the strap apart.',
     blade: 'follow',
-    faults: ['low-back-arches', 'breath-held'],
     easier: ['low-kneel-lifts'],
     excludedBy: ['shoulder-injury', 'shoulder-dislocated'],
     aids: [MAT_UNDER_KNEES],
@@ -128,7 +122,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'side-reach': 3, 'shoulder-internal-rotation': 1, 'shoulder-external-rotation': 1 },
     cue: 'One arm from above, one from below, reaching by themselves; ribs quiet.',
     blade: 'follow',
-    faults: ['ribs-flare', 'leans', 'neck-leads'],
     easier: ['strap-behind-slides'],
     aids: [FILM],
   }),
@@ -147,7 +140,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'side-reach': 3, 'shoulder-internal-rotation': 2 },
     cue: 'The upper hand carries the strap, the lower hand travels with it; never a pull into pain.',
     blade: 'set',
-    faults: ['shrug', 'ribs-flare', 'rushed'],
   }),
   drill({
     id: 'active-arm-across',
@@ -163,7 +155,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'horizontal-adduction': 3 },
     cue: 'Carry the straight arm across without help; hold where it stops, breathe.',
     blade: 'set',
-    faults: ['shrug', 'leans'],
   }),
   drill({
     id: 'stick-back-lifts',
@@ -180,7 +171,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     trains: { 'shoulder-extension': 3 },
     cue: 'Collarbones wide, lift the stick off the seat, wrists straight.',
     blade: 'set',
-    faults: ['neck-leads', 'low-back-arches', 'wrist-sideways'],
     easier: ['backward-reaches'],
   }),
   drill({
@@ -196,7 +186,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     dose: seconds(30, 30, 1),
     trains: { 'shoulder-extension': 2 },
     cue: 'Knees soft, let the arms be carried by their weight, no bouncing.',
-    faults: ['breath-held', 'elbows-lock'],
     easier: ['backward-reaches'],
     excludedBy: [...NOT_LOOSE, 'raised-pressure', 'reflux-vertigo', 'head-injury', 'neck-condition', 'pregnancy'],
     aids: ['Strap between the hands', 'Upright in place of folded'],
@@ -214,7 +203,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     dose: breaths(4, 6, 1, { perSide: true }),
     trains: { 'horizontal-adduction': 2, 'side-reach': 1 },
     cue: 'Let the shoulder lie down, breathe between the blades.',
-    faults: ['breath-held'],
     easier: ['arm-across'],
     excludedBy: NOT_LOOSE,
     aids: ['Cushion under the head', MAT_UNDER_KNEES],
@@ -233,7 +221,6 @@ export const SHOULDER_MOBILITY: readonly Drill[] = [
     dose: breaths(4, 6, 1),
     trains: { 'shoulder-flexion': 2, 'wall-slide-height': 1, 'shoulder-flexion-passive': 1 },
     cue: 'Hips back, hands high on the wall; the chest sinks on the breath out, never into a pinch.',
-    faults: ['low-back-arches', 'elbows-lock'],
     easier: ['supine-arm-raises'],
     excludedBy: NOT_LOOSE,
     aids: ['Hands lower on the wall'],

@@ -1,10 +1,10 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { breaths, drill, FILM, MAT_UNDER_KNEES, reps, seconds, SOFT_LANDING, WEDGE } from './entry.ts';
 
 const NO_LONG_STRAIN = ['raised-pressure'] as const;
 
 /** Shoulder stability: side planks, forearm work, supports from the seat, leans. */
-export const SHOULDER_STABILITY: readonly Drill[] = [
+export const SHOULDER_STABILITY: readonly Untaught[] = [
   drill({
     id: 'knee-side-plank',
     name: 'Forearm side plank, knees bent',
@@ -20,7 +20,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'side-plank-hold': 2, 'blade-winging': 1 },
     cue: 'Elbow under the shoulder, push the floor away before the hips rise.',
     blade: 'set',
-    faults: ['shrug', 'hips-sag', 'breath-held'],
     aids: ['Mat under the forearm'],
   }),
   drill({
@@ -39,7 +38,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'side-plank-hold': 3, 'forearm-plank-hold': 1 },
     cue: 'Three slow dips, the shoulder stays over the elbow.',
     blade: 'set',
-    faults: ['shrug', 'hips-sag', 'rushed'],
     easier: ['knee-side-plank'],
     excludedBy: ['shoulder-injury'],
     aids: ['Mat under the forearm', 'Lower knee down'],
@@ -59,7 +57,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'side-plank-hold': 3, 'raised-arm-hold': 2 },
     cue: 'Thread the arm under, then open to the ceiling; the holding shoulder never sinks.',
     blade: 'set',
-    faults: ['shrug', 'hips-sag', 'elbows-lock', 'rushed'],
     easier: ['forearm-side-plank-dips'],
     excludedBy: ['wrist-injury', 'shoulder-injury', 'minor'],
     aids: [WEDGE, 'Lower knee down'],
@@ -80,7 +77,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'forearm-plank-hold': 3, 'plank-hold': 2, 'scapular-push-ups': 1, 'forearm-load': 2 },
     cue: 'Forearms parallel, floor away, ear to ankle in one line.',
     blade: 'follow',
-    faults: ['hips-sag', 'blade-wings', 'breath-held', 'low-back-arches'],
     easier: ['forearm-scapular-push-up'],
     excludedBy: ['pregnancy', ...NO_LONG_STRAIN],
     aids: ['Knees down', 'Mat under the forearms'],
@@ -101,7 +97,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'forearm-plank-hold': 2, 'shoulder-flexion': 2, 'wall-slide-height': 1, 'forearm-load': 2 },
     cue: 'Glide between hips high and one long line; head between the arms, never on the floor.',
     blade: 'follow',
-    faults: ['shrug', 'ribs-flare', 'elbows-bend', 'head-takes-weight'],
     easier: ['forearm-plank'],
     excludedBy: ['pregnancy', 'neck-condition', 'head-injury', 'reflux-vertigo', 'raised-pressure', 'shoulder-injury'],
     aids: ['Block between the hands', 'Knees bent'],
@@ -122,7 +117,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'forearm-plank-hold': 2, 'shoulder-flexion': 2, confidence: 1, 'forearm-load': 2 },
     cue: 'Rock from the shoulders, elbows where they are; the neck hangs free.',
     blade: 'follow',
-    faults: ['shrug', 'elbows-bend', 'head-takes-weight', 'rushed'],
     easier: ['forearm-dog-to-plank'],
     excludedBy: ['pregnancy', 'neck-condition', 'head-injury', 'reflux-vertigo', 'raised-pressure', 'shoulder-injury'],
     aids: [SOFT_LANDING, 'Block between the hands'],
@@ -144,7 +138,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'seated-press': 3, 'seated-press-hold': 3, 'hand-load-push': 1, 'blade-shrug': 1 },
     cue: 'Press down on the breath out; tall spine, tailbone tucked, upper back wide on the breath in.',
     blade: 'set',
-    faults: ['shrug', 'elbows-lock', 'ribs-flare', 'breath-held'],
     excludedBy: ['wrist-injury'],
     aids: ['Fists or handles in place of flat hands', WEDGE],
   }),
@@ -164,7 +157,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'seated-press': 3, 'seated-press-hold': 3, 'hand-load-push': 2, 'wrist-extension-loaded': 1 },
     cue: 'Feet help as much as they must; lower ribs stay down.',
     blade: 'set',
-    faults: ['shrug', 'elbows-lock', 'ribs-flare', 'breath-held'],
     easier: ['seated-press-raised'],
     excludedBy: ['wrist-injury'],
     aids: ['Seat on a firm cushion', 'Blocks under the hands', WEDGE],
@@ -185,7 +177,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'plank-hold': 2, 'hand-load-push': 2 },
     cue: 'Knee to ear in one line, blades wide, breathe.',
     blade: 'follow',
-    faults: ['hips-sag', 'blade-wings', 'breath-held'],
     easier: ['wall-push-hold'],
     excludedBy: ['wrist-injury'],
     aids: [WEDGE, MAT_UNDER_KNEES],
@@ -205,7 +196,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'plank-hold': 2, 'hand-load-push': 2, 'blade-winging': 1 },
     cue: 'Knees a finger’s breadth off the floor, back like a table, breath moving.',
     blade: 'follow',
-    faults: ['low-back-arches', 'breath-held', 'blade-wings'],
     easier: ['four-directions'],
     excludedBy: ['wrist-injury'],
     aids: [WEDGE],
@@ -226,7 +216,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'lean-hold': 3, 'arm-lean': 2, 'wrist-extension-loaded': 2, 'hand-load-push': 2, 'elbow-crease': 1 },
     cue: 'Shoulders a thumb’s length past the wrists, blades wide, heels of the hands heavy.',
     blade: 'follow',
-    faults: ['wrist-collapses', 'elbows-lock', 'hips-sag', 'fingers-claw'],
     easier: ['tabletop-lean', 'plank'],
     excludedBy: ['wrist-injury', 'shoulder-injury', 'minor', ...NO_LONG_STRAIN],
     aids: [WEDGE, 'Knees down'],
@@ -246,7 +235,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'wall-slide-height': 2, 'wall-slide-contact': 2, 'shoulder-flexion': 1 },
     cue: 'Weight over the ear, ribs to pelvis, the blade reaches up with the arm.',
     blade: 'follow',
-    faults: ['ribs-flare', 'leans', 'low-back-arches'],
     easier: ['wall-slides'],
     excludedBy: ['shoulder-injury'],
     aids: [FILM],
@@ -266,7 +254,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { scaption: 3, 'blade-rotation': 1, 'blade-shrug': 1, 'blade-dyskinesis': 1 },
     cue: 'Thumbs up, arms a third forward of the side; lower more slowly than you lift.',
     blade: 'follow',
-    faults: ['shrug', 'ribs-flare', 'rushed'],
     easier: ['scapular-plane-raises'],
     excludedBy: ['shoulder-injury'],
   }),
@@ -284,7 +271,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'shoulder-external-rotation': 3, 'blade-shrug': 1, 'rotator-ratio': 2 },
     cue: 'Elbow and hand lie out to the side; lift the hand only, the elbow stays heavy.',
     blade: 'set',
-    faults: ['shrug', 'neck-leads', 'rushed'],
     easier: ['side-lying-rotation'],
     excludedBy: ['pregnancy'],
     aids: ['Cushion under the chest', 'Standing, bent forward over a table'],
@@ -304,7 +290,6 @@ export const SHOULDER_STABILITY: readonly Drill[] = [
     trains: { 'shoulder-internal-rotation': 2 },
     cue: 'Elbow heavy at the ribs, lead the band home.',
     blade: 'set',
-    faults: ['snaps-back', 'shrug', 'wrist-sideways'],
     easier: ['rotation-holds-inward'],
   }),
 ];

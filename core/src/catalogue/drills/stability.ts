@@ -1,8 +1,8 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { WEDGE, MAT_UNDER_KNEES, FILM, AT_A_WALL, LIGHT_TENSION, breaths, drill, reps, seconds } from './entry.ts';
 
 /** Stability: hold the new range against load. */
-export const STABILITY: readonly Drill[] = [
+export const STABILITY: readonly Untaught[] = [
   drill({
     id: 'tabletop-scapular-push-up',
     name: 'Scapular push-up, hands and knees',
@@ -21,7 +21,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'sweep',
     easier: ['seated-wall-scapular-push-up'],
     aids: [WEDGE, MAT_UNDER_KNEES, 'Fists or forearms in place of hands'],
-    faults: ['elbows-bend', 'neck-leads', 'rocks-back'],
     excludedBy: ['wrist-injury'],
   }),
   drill({
@@ -41,7 +40,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'follow',
     easier: ['wall-forearm-turn'],
     aids: ['Knees down', 'Mat under the forearms'],
-    faults: ['hips-sag', 'neck-leads'],
     excludedBy: ['pregnancy'],
   }),
   drill({
@@ -61,7 +59,6 @@ export const STABILITY: readonly Drill[] = [
     alsoWorks: ['elbow'],
     easier: ['palm-lifts'],
     aids: [WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
-    faults: ['elbows-bend', 'shrug', 'rushed'],
     excludedBy: ['wrist-injury', 'minor'],
   }),
   drill({
@@ -81,7 +78,6 @@ export const STABILITY: readonly Drill[] = [
     alsoWorks: ['elbow', 'shoulder'],
     easier: ['side-to-side-rock'],
     aids: [WEDGE, MAT_UNDER_KNEES],
-    faults: ['wrist-collapses', 'elbows-lock'],
     excludedBy: ['wrist-injury', 'minor'],
   }),
   drill({
@@ -102,7 +98,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'follow',
     easier: ['kneeling-plank'],
     aids: [WEDGE, 'Hands on a bench', 'Fists or forearms in place of hands'],
-    faults: ['hips-sag', 'blade-wings', 'breath-held'],
     excludedBy: ['wrist-injury', 'raised-pressure'],
   }),
   drill({
@@ -123,7 +118,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'follow',
     easier: ['plank', 'opposite-reach'],
     aids: [WEDGE, 'Feet wider', 'Hands on a bench'],
-    faults: ['hips-sag', 'blade-wings', 'leans'],
     excludedBy: ['wrist-injury', 'raised-pressure', 'shoulder-injury', 'minor'],
   }),
   drill({
@@ -143,7 +137,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'follow',
     easier: ['tabletop-hand-slide'],
     aids: [WEDGE, MAT_UNDER_KNEES],
-    faults: ['blade-wings', 'hips-sag'],
     excludedBy: ['wrist-injury'],
   }),
   drill({
@@ -163,7 +156,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'set',
     easier: ['hands-open'],
     aids: ['Folded towel under the elbow'],
-    faults: ['rushed', 'shrug'],
   }),
   drill({
     id: 'band-external-rotation',
@@ -182,7 +174,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'set',
     easier: ['hands-open'],
     aids: ['Folded towel under the elbow'],
-    faults: ['snaps-back', 'wrist-sideways'],
   }),
   drill({
     id: 'rotation-holds-inward',
@@ -198,7 +189,6 @@ export const STABILITY: readonly Drill[] = [
     cue: 'Three tenths of your strength, blade quiet, keep breathing.',
     effort: LIGHT_TENSION,
     alsoWorks: ['scapula'],
-    faults: ['breath-held', 'shrug'],
   }),
   drill({
     id: 'overhead-wall-press-hold',
@@ -216,7 +206,6 @@ export const STABILITY: readonly Drill[] = [
     alsoWorks: ['scapula'],
     blade: 'follow',
     easier: ['wall-slides'],
-    faults: ['ribs-flare', 'shrug', 'breath-held'],
   }),
   drill({
     id: 'reverse-tabletop',
@@ -235,7 +224,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'set',
     easier: ['seated-press-floor'],
     aids: [WEDGE, 'Hands on a low bench'],
-    faults: ['elbows-lock', 'shrug'],
     excludedBy: ['wrist-injury', 'shoulder-dislocated', 'shoulder-injury'],
   }),
   drill({
@@ -257,7 +245,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'set',
     easier: ['light-shrugs-bar'],
     aids: ['Feet nearer the bar: more weight on them'],
-    faults: ['shrug', 'ribs-flare', 'breath-held'],
     excludedBy: ['raised-pressure'],
   }),
   drill({
@@ -286,7 +273,6 @@ export const STABILITY: readonly Drill[] = [
     blade: 'set',
     easier: ['supported-packed-hang'],
     aids: [FILM],
-    faults: ['elbows-bend', 'swings', 'shrug'],
     excludedBy: ['shoulder-injury'],
   }),
 ];

@@ -1,7 +1,7 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { drill, reps, seconds } from './entry.ts';
 
-export const STRENGTH: readonly Drill[] = [
+export const STRENGTH: readonly Untaught[] = [
   drill({
     id: 'strap-rows',
     name: 'Rows, elbows tight',
@@ -19,10 +19,9 @@ export const STRENGTH: readonly Drill[] = [
     alsoWorks: ['elbow', 'shoulder'],
     blade: 'set',
     easier: ['band-pull-aparts'],
-    faults: ['snaps-back', 'shrug', 'wrist-sideways'],
   }),
   drill({
-    id: 'towel-wringing',
+    id: 'grip-squeezes',
     name: 'Grip squeezes, straight wrist',
     phase: 'isolation',
     joint: 'grip',
@@ -34,7 +33,6 @@ export const STRENGTH: readonly Drill[] = [
     trains: { grip: 3 },
     cue: 'Squeeze a rolled towel hard, wrist straight, then let go completely.',
     alsoWorks: ['wrist'],
-    faults: ['wrist-sideways', 'breath-held'],
     excludedBy: ['elbow-pain', 'minor', 'raised-pressure', 'finger-injury'],
   }),
   drill({
@@ -51,8 +49,7 @@ export const STRENGTH: readonly Drill[] = [
     trains: { grip: 2, 'free-hang': 1 },
     cue: 'Shoulder set, stand tall, no lean.',
     alsoWorks: ['trunk', 'shoulder'],
-    easier: ['towel-wringing'],
-    faults: ['leans', 'shrug'],
+    easier: ['grip-squeezes'],
     excludedBy: ['elbow-pain', 'shoulder-injury'],
   }),
   drill({
@@ -70,7 +67,6 @@ export const STRENGTH: readonly Drill[] = [
     cue: 'The other hand helps up; lower alone, slowly.',
     alsoWorks: ['forearm'],
     easier: ['wrist-raises'],
-    faults: ['wrist-sideways', 'rushed'],
     excludedBy: ['wrist-injury'],
   }),
 ];

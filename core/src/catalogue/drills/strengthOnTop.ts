@@ -1,10 +1,10 @@
-import type { Drill } from '../../drills/index.ts';
+import type { Untaught } from '../teaching/index.ts';
 import { drill, MAT_UNDER_KNEES, reps, seconds, WEDGE } from './entry.ts';
 
 const DEEP_EXTENSION = ['shoulder-injury', 'unstable-under-load', 'wrist-injury'] as const;
 
 /** Strength on top: rows, band pulls, presses and dips with tempo. */
-export const STRENGTH_ON_TOP: readonly Drill[] = [
+export const STRENGTH_ON_TOP: readonly Untaught[] = [
   drill({
     id: 'band-pull-aparts',
     name: 'Band pull-aparts',
@@ -20,7 +20,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'blade-winging': 1, 'one-shoulder-packs': 1, 'shoulder-external-rotation': 1, 'blade-dyskinesis': 1 },
     cue: 'Long arms, palms up or facing, open to the side; the band comes home slowly.',
     blade: 'set',
-    faults: ['snaps-back', 'shrug', 'ribs-flare'],
   }),
   drill({
     id: 'straight-arm-pull-downs',
@@ -38,7 +37,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'packed-hang': 2, 'shoulder-extension': 1, 'blade-shrug': 1 },
     cue: 'Shoulders down first, then the straight arms follow.',
     blade: 'set',
-    faults: ['snaps-back', 'elbows-bend', 'ribs-flare'],
   }),
   drill({
     id: 'one-arm-band-pulls',
@@ -56,7 +54,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'one-shoulder-packs': 2, grip: 1 },
     cue: 'Elbow brushes the ribs, the body does not turn.',
     blade: 'set',
-    faults: ['snaps-back', 'shrug', 'leans', 'wrist-sideways'],
     easier: ['strap-rows'],
   }),
   drill({
@@ -75,7 +72,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'packed-hang': 2, grip: 2, 'hand-load-hang': 2, 'rows-clean': 2 },
     cue: 'One long line, chest to the bar, wrists straight; feet nearer when it shakes.',
     blade: 'set',
-    faults: ['shrug', 'hips-sag', 'wrist-sideways', 'neck-leads'],
     easier: ['strap-rows'],
     excludedBy: ['shoulder-injury', 'elbow-pain', 'raised-pressure'],
     standIns: { bar: 'sturdy rail or table edge' },
@@ -97,7 +93,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'hand-load-push': 3, 'plank-hold': 1, 'scapular-push-ups': 1, 'push-ups-clean': 1 },
     cue: 'One line from knee to ear, elbows halfway to the ribs.',
     blade: 'follow',
-    faults: ['hips-sag', 'shrug', 'elbows-bend', 'neck-leads'],
     easier: ['kneeling-plank'],
     excludedBy: ['wrist-injury', 'shoulder-injury'],
     aids: [WEDGE, MAT_UNDER_KNEES],
@@ -119,7 +114,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'hand-load-push': 2, 'seated-press': 2, 'shoulder-extension': 1 },
     cue: 'Feet near, shoulders wide; only as deep as they stay down.',
     blade: 'set',
-    faults: ['shrug', 'elbows-bend', 'wrist-collapses', 'rushed'],
     easier: ['seated-press-floor'],
     excludedBy: DEEP_EXTENSION,
     aids: ['Feet nearer', 'Half the depth'],
@@ -141,7 +135,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'hand-load-push': 2, 'seated-press': 2 },
     cue: 'Count two on the way down, half of the depth; quick up, never bounced.',
     blade: 'set',
-    faults: ['shrug', 'elbows-bend', 'rushed'],
     easier: ['bench-dip-even'],
     excludedBy: [...DEEP_EXTENSION, 'elbow-pain'],
     aids: ['Feet nearer', 'Half the depth'],
@@ -163,7 +156,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'hand-load-push': 2, 'seated-press': 2 },
     cue: 'Down under control, then press as if time had stopped.',
     blade: 'set',
-    faults: ['shrug', 'elbows-bend', 'breath-held'],
     easier: ['bench-dip-slow-down'],
     excludedBy: [...DEEP_EXTENSION, 'elbow-pain', 'raised-pressure'],
     aids: ['Feet nearer', 'Half the depth'],
@@ -183,7 +175,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'wall-slide-height': 2, 'blade-rotation': 1, scaption: 1 },
     cue: 'Up close to the ear, ribs quiet; the blade reaches with the hand.',
     blade: 'follow',
-    faults: ['ribs-flare', 'leans', 'shrug'],
     easier: ['light-overhead-hold'],
     excludedBy: ['shoulder-injury'],
   }),
@@ -202,7 +193,6 @@ export const STRENGTH_ON_TOP: readonly Drill[] = [
     trains: { 'wall-slide-contact': 2, 'wall-slide-height': 2, 'wall-slides-clean': 1 },
     cue: 'Walk slowly, weight over the ear, ribs to pelvis.',
     blade: 'follow',
-    faults: ['ribs-flare', 'leans', 'low-back-arches'],
     easier: ['light-overhead-press'],
     excludedBy: ['shoulder-injury', 'reflux-vertigo'],
   }),

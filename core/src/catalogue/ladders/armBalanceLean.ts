@@ -23,7 +23,6 @@ export const ARM_BALANCE_LEAN = climb({
     motions: ['protraction', 'bracing'],
     quality: 'skill',
     position: 'prone',
-    faults: ['blade-wings', 'elbows-bend', 'wrist-collapses', 'fingers-claw', 'head-takes-weight', 'breath-held'],
     blade: 'follow',
     direction: 'push',
     loads: ['wrist', 'shoulder', 'scapula'],

@@ -18,7 +18,6 @@ export const ASSISTED_PULL = climb({
     motions: ['depression', 'retraction', 'grasp'],
     quality: 'strength',
     position: 'hanging',
-    faults: ['shrug', 'swings', 'ribs-flare', 'neck-leads', 'rushed'],
     blade: 'set',
     direction: 'pull',
     loads: ['shoulder', 'scapula', 'elbow', 'grip'],

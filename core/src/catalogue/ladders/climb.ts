@@ -3,10 +3,11 @@ import type { Drill } from '../../drills/index.ts';
 import type { Ladder, Rung } from '../../ladders/index.ts';
 import { projectDefault } from '../../reference/index.ts';
 import { drill } from '../drills/entry.ts';
+import type { Untaught } from '../teaching/index.ts';
 
 /** How a rung is practised once it is signed; what its ladder shares is left out. */
 type Practice = Pick<Drill, 'dose' | 'cue' | 'trains'> &
-  Partial<Pick<Drill, 'name' | 'position' | 'equipment' | 'excludedBy' | 'faults' | 'aids' | 'easier' | 'phase' | 'quality' | 'effort'>> & {
+  Partial<Pick<Drill, 'name' | 'position' | 'equipment' | 'excludedBy' | 'aids' | 'easier' | 'phase' | 'quality' | 'effort'>> & {
     /** Where the practice is not called after its rung. */
     readonly id?: string;
     /** Share of body weight in the hands, where no set-up says it; 0 for none. */
@@ -19,7 +20,7 @@ export interface RungEntry extends Omit<Rung, 'practice'> {
 }
 
 /** What the practices of a ladder share. */
-type Shared = Pick<Drill, 'phase' | 'joint' | 'alsoWorks' | 'motions' | 'quality' | 'position' | 'faults'> &
+type Shared = Pick<Drill, 'phase' | 'joint' | 'alsoWorks' | 'motions' | 'quality' | 'position'> &
   Pick<Partial<Drill>, 'blade'> & {
     readonly direction: 'push' | 'pull';
     readonly loads: readonly Joint[];
@@ -43,7 +44,7 @@ const ORIGIN = projectDefault('dose from common practice, hand load by the rungâ
  */
 export function climb({ shared, rungs, besides = [], ...ladder }: Climb): {
   readonly ladder: Ladder;
-  readonly practices: readonly Drill[];
+  readonly practices: readonly Untaught[];
 } {
   const idOf = (rung: RungEntry) => rung.practice.id ?? `practice-${rung.id}`;
   return {
@@ -69,7 +70,7 @@ export function climb({ shared, rungs, besides = [], ...ladder }: Climb): {
 }
 
 /** A drill with what its ladder shares filled in. */
-function practised({ direction, loads, ...common }: Shared, { share = 0, support, ...own }: Beside, rung?: Drill['rung']): Drill {
+function practised({ direction, loads, ...common }: Shared, { share = 0, support, ...own }: Beside, rung?: Drill['rung']): Untaught {
   const load = { direction, joints: loads };
   const handLoad = support ? { handLoad: load, support } : share > 0 ? { handLoad: { ...load, share } } : {};
   return drill({ ...common, origin: ORIGIN, ...own, ...handLoad, ...(rung ? { rung } : {}) });

@@ -28,7 +28,6 @@ export const DIP = climb({
     motions: ['extension', 'depression'],
     quality: 'strength',
     position: 'seated',
-    faults: ['shrug', 'elbows-bend', 'wrist-collapses', 'rushed', 'ribs-flare'],
     blade: 'set',
     direction: 'push',
     loads: ['shoulder', 'elbow', 'wrist', 'scapula'],

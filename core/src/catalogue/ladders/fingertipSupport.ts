@@ -18,7 +18,6 @@ export const FINGERTIP_SUPPORT = climb({
     motions: ['grasp', 'bracing'],
     quality: 'skill',
     position: 'prone',
-    faults: ['fingers-claw', 'elbows-bend', 'shakes', 'hips-sag', 'breath-held'],
     direction: 'push',
     loads: ['grip', 'wrist', 'shoulder'],
   },

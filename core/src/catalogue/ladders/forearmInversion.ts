@@ -11,7 +11,6 @@ const HEAD_DOWN = [
   'shoulder-injury',
   'unstable-under-load',
 ] as const;
-const INVERSION_FAULTS = ['shrug', 'elbows-bend', 'ribs-flare', 'head-takes-weight', 'breath-held', 'low-back-arches'] as const;
 
 export const FOREARM_INVERSION = climb({
   id: 'forearm-inversion',
@@ -32,7 +31,6 @@ export const FOREARM_INVERSION = climb({
     motions: ['flexion', 'upward rotation', 'bracing'],
     quality: 'skill',
     position: 'inverted',
-    faults: INVERSION_FAULTS,
     blade: 'follow',
     direction: 'push',
     loads: ['shoulder', 'scapula'],
@@ -56,7 +54,6 @@ export const FOREARM_INVERSION = climb({
         cue: 'Forearms like rails, floor away, one line.',
         trains: { 'forearm-load': 2, 'forearm-plank-hold': 3, 'plank-hold': 1 },
         position: 'prone',
-        faults: ['hips-sag', 'blade-wings', 'low-back-arches', 'breath-held'],
         excludedBy: ['pregnancy', 'raised-pressure', 'shoulder-injury'],
         easier: ['forearm-plank'],
       },
@@ -227,7 +224,6 @@ export const FOREARM_INVERSION = climb({
       cue: 'Push the floor away, top hip over the lower.',
       trains: { 'side-plank-hold': 3, 'forearm-plank-hold': 1 },
       position: 'side',
-      faults: ['shrug', 'hips-sag', 'breath-held'],
       excludedBy: ['shoulder-injury', 'raised-pressure'],
     },
   ],

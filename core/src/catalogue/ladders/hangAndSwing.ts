@@ -70,7 +70,6 @@ export const HANG_AND_SWING = climb({
     motions: ['depression', 'grasp'],
     quality: 'skill',
     position: 'hanging',
-    faults: ['shrug', 'swings', 'elbows-bend', 'ribs-flare'],
     blade: 'set',
     direction: 'pull',
     loads: ['shoulder', 'grip', 'scapula'],

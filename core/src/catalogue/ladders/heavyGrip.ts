@@ -23,7 +23,6 @@ export const HEAVY_GRIP_LIFTS = climb({
     motions: ['grasp', 'bracing'],
     quality: 'strength',
     position: 'standing',
-    faults: ['leans', 'shrug', 'wrist-sideways', 'ribs-flare', 'breath-held'],
     blade: 'set',
     direction: 'pull',
     loads: ['grip', 'forearm', 'shoulder'],

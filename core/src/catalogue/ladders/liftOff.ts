@@ -20,7 +20,6 @@ export const LIFT_OFF = climb({
     motions: ['depression', 'bracing'],
     quality: 'skill',
     position: 'seated',
-    faults: ['shrug', 'elbows-bend', 'wrist-collapses', 'breath-held'],
     blade: 'set',
     direction: 'push',
     loads: ['wrist', 'shoulder', 'scapula'],

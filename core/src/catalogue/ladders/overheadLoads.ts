@@ -23,7 +23,6 @@ export const OVERHEAD_LOADS = climb({
     motions: ['flexion', 'upward rotation', 'bracing'],
     quality: 'strength',
     position: 'standing',
-    faults: ['ribs-flare', 'shrug', 'leans', 'low-back-arches', 'breath-held'],
     blade: 'follow',
     direction: 'push',
     loads: ['shoulder', 'scapula', 'elbow'],

@@ -21,7 +21,6 @@ export const POST_BRACE = climb({
     motions: ['bracing', 'grasp', 'depression'],
     quality: 'skill',
     position: 'standing',
-    faults: ['wrist-sideways', 'shrug', 'elbows-bend', 'crease-forward', 'swings'],
     blade: 'set',
     direction: 'pull',
     loads: ['grip', 'wrist', 'shoulder'],

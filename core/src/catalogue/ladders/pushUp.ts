@@ -22,7 +22,6 @@ export const PUSH_UP = climb({
     motions: ['flexion', 'protraction', 'bracing'],
     quality: 'strength',
     position: 'prone',
-    faults: ['hips-sag', 'shrug', 'elbows-bend', 'neck-leads', 'wrist-collapses'],
     blade: 'follow',
     direction: 'push',
     loads: ['shoulder', 'wrist', 'scapula'],

@@ -1,4 +1,5 @@
-import { faultsOf, type FaultId } from '@myokinet/core/drills';
+import { type Side, SIDES } from '@myokinet/core/anatomy';
+import { type Drill, type FaultEntry, faultIn, faultsOf, type FaultId } from '@myokinet/core/drills';
 import type { Step } from '@myokinet/core/floor';
 import { faultKeys } from './faultKeys.ts';
 import type { FloorPerson } from './floorPeople.ts';
@@ -16,12 +17,12 @@ interface FaultPanelProps {
 export function FaultPanel({ person, step, see, about }: FaultPanelProps) {
   const faults = faultsOf(step.drill, person.kept.pack.schools, person.library.faults);
   if (faults.length === 0) return null;
-  const keys = faultKeys(faults, person.library);
+  const keys = faultKeys(faults);
   return (
     <section aria-label={about}>
       <p className="aside mb-1 text-sm">{about}</p>
       <ul className="grid grid-cols-2 gap-1.5 sm:grid-cols-3 lg:grid-cols-2">
-        {faults.map((id) => (
+        {faults.map(({ id, name }) => (
           <li key={id}>
             <button
               type="button"
@@ -35,7 +36,7 @@ export function FaultPanel({ person, step, see, about }: FaultPanelProps) {
               <kbd className="kbd kbd-sm max-sm:hidden" aria-hidden>
                 {keys.get(id)}
               </kbd>
-              {person.library.fault(id).name}
+              {name}
             </button>
           </li>
         ))}
@@ -49,9 +50,15 @@ export function letGo(event: { readonly detail: number; readonly currentTarget: 
   if (event.detail > 0) event.currentTarget.blur();
 }
 
+/** A fault as it is told in the drill that it was seen in; one that nobody knows any more by its id. */
+export function toldIn(drill: Drill, id: FaultId, { library }: FloorPerson): FaultEntry {
+  return faultIn(drill, { ...library.fault(id), id });
+}
+
 interface FaultCueProps {
-  readonly person: FloorPerson;
+  readonly told: FaultEntry;
   readonly fault: SeenFault;
+  readonly sided: (on: Side) => void;
   readonly stayed: () => void;
   /** From the second time on: what makes it easier. */
   readonly easier: readonly { readonly label: string; readonly does: () => void }[];
@@ -60,8 +67,8 @@ interface FaultCueProps {
 const OFTEN = 2;
 
 /** The cue for the fault just seen, at once and large; the second time also what to step back to. */
-export function FaultCue({ person, fault, stayed, easier }: FaultCueProps) {
-  const { name, cue, regression } = person.library.fault(fault.faultId);
+export function FaultCue({ told, fault, sided, stayed, easier }: FaultCueProps) {
+  const { name, cue, regression, oneSided } = told;
   return (
     <section role="alert" aria-label={`Fault: ${name}`} className="border-s-8 border-warning bg-warning/15 px-4 py-3">
       <p className="text-base">
@@ -69,6 +76,25 @@ export function FaultCue({ person, fault, stayed, easier }: FaultCueProps) {
         {fault.times > 1 ? `, ${fault.times} times in this drill` : ''}
       </p>
       <p className="font-display text-3xl leading-tight font-semibold sm:text-4xl">{cue}</p>
+      {oneSided && fault.side === 'whole' && (
+        <div role="group" aria-label="On which side, if only on one" className="mt-2 flex items-center gap-2">
+          <span className="text-base">Only on the</span>
+          {SIDES.map((side) => (
+            <button
+              key={side}
+              type="button"
+              className={`btn min-h-12 flex-1 text-lg ${fault.on === side ? 'btn-primary' : 'btn-outline'}`}
+              aria-pressed={fault.on === side}
+              onClick={(e) => {
+                letGo(e);
+                sided(side);
+              }}
+            >
+              {side}
+            </button>
+          ))}
+        </div>
+      )}
       {fault.times >= OFTEN && (
         <div className="mt-2">
           <p className="text-lg">

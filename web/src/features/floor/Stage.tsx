@@ -4,7 +4,7 @@ import { FEELINGS } from '@myokinet/core/readiness';
 import { type RefObject, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { NewVersion } from '../../client/NewVersion.tsx';
 import { Count } from './Count.tsx';
-import { FaultCue, FaultPanel } from './FaultPanel.tsx';
+import { FaultCue, FaultPanel, toldIn } from './FaultPanel.tsx';
 import { faultKeys } from './faultKeys.ts';
 import { FeelChoice } from './FeelChoice.tsx';
 import { firstName } from './FloorBar.tsx';
@@ -95,7 +95,8 @@ export function Stage({
   const schools = person.kept.pack.schools;
   // Between sets faults are about the set before.
   const about = phase.kind !== 'work' && last ? last.step : step;
-  const keys = faultKeys(faultsOf(about.drill, schools, person.library.faults), person.library);
+  const keys = faultKeys(faultsOf(about.drill, schools, person.library.faults));
+  const told = fault && toldIn(fault.itemId === step.itemId || !last ? drill : last.step.drill, fault.faultId, person);
   const between = phase.kind === 'between' || phase.kind === 'ready';
   /** Nobody scrolls with a trainee under load: all of it fits the screen, and only the faults roll. */
   const atWork = phase.kind === 'work' || phase.kind === 'lead' || phase.kind === 'feel' || phase.kind === 'leaving';
@@ -118,7 +119,7 @@ export function Stage({
     ...{ clock, phase, step, byFeel },
     pace: stage.pace,
     name: others.length > 0 ? firstName(person.name) : undefined,
-    cue: fault && person.library.fault(fault.faultId).cue,
+    cue: told?.cue,
   });
   // What had the focus went with the set before: it never falls to the page.
   const heading = useRef<HTMLHeadingElement>(null);
@@ -274,7 +275,7 @@ export function Stage({
           {(between || phase.kind === 'lead') && !fault && <FloorSetUp clock={clock} person={person} step={step} />}
         </div>
         <div className={`flex flex-col gap-3 ${fault ? 'max-lg:order-first low:order-none' : ''}`}>
-          {fault && <FaultCue person={person} fault={fault} stayed={stage.stayed} easier={easier} />}
+          {fault && told && <FaultCue told={told} fault={fault} sided={stage.faultOn} stayed={stage.stayed} easier={easier} />}
           {!fault && (
             <ul className="read-far">
               {cuesOf(drill, schools).map((cue, i) => (

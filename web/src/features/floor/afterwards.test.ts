@@ -9,6 +9,7 @@ import {
   type FloorHead,
   runOf,
 } from '@myokinet/core/floor';
+import { faultsOf } from '@myokinet/core/drills';
 import { openLibrary } from '@myokinet/core/library';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
@@ -97,12 +98,13 @@ describe('next doses', () => {
 });
 
 it('every fault of a drill has a letter of its own', () => {
-  for (const { faults } of library.drills) {
-    const letters = [...faultKeys(faults, library).values()];
+  for (const drill of library.drills) {
+    const letters = [...faultKeys(faultsOf(drill, DEFAULT_SCHOOLS, library.faults)).values()];
     expect(new Set(letters).size).toBe(letters.length);
     expect(letters.every((l) => /^[A-Z]$/.test(l))).toBe(true);
   }
-  expect([...faultKeys(['hips-sag', 'head-takes-weight'], library).values()]).toEqual(['H', 'T']);
+  const named = ['hips-sag', 'head-takes-weight'].map((id) => ({ id, ...library.fault(id) }));
+  expect([...faultKeys(named).values()]).toEqual(['H', 'T']);
 });
 
 it('what has to hold is looked at before it starts', () => {

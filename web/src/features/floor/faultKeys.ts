@@ -1,16 +1,14 @@
-import type { FaultId } from '@myokinet/core/drills';
-import type { Library } from '@myokinet/core/library';
+import type { FaultEntry, FaultId } from '@myokinet/core/drills';
 
 /**
  * One letter for each fault of a drill: the first of its name that no other has taken.
  *
  * `hips sag or twist` → H, `neck leads the movement` → N.
  */
-export function faultKeys(faults: readonly FaultId[], library: Library): ReadonlyMap<FaultId, string> {
+export function faultKeys(faults: readonly FaultEntry[]): ReadonlyMap<FaultId, string> {
   const taken = new Set<string>();
   return new Map(
-    faults.map((id) => {
-      const { name } = library.fault(id);
+    faults.map(({ id, name }) => {
       const words = name.toUpperCase().replace(/[^A-Z ]/g, '');
       const candidates = [...words.split(' ').flatMap((w) => w.slice(0, 1)), ...words.replaceAll(' ', ''), ...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
       const letter = candidates.find((c) => !taken.has(c)) ?? '';

@@ -1,3 +1,4 @@
+import type { Side } from '@myokinet/core/anatomy';
 import type { FaultId } from '@myokinet/core/drills';
 import {
   doneSoFar,
@@ -110,9 +111,16 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
         return;
       }
       case 'mend fault': {
-        const { eventId, faultId } = effect.fault;
+        const { eventId, faultId, on } = effect.fault;
         await person.happen({ kind: 'take back', eventId });
-        await person.happen({ kind: 'fault', ...placeOf(effect.fault), faultId, mended: true });
+        await person.happen({ kind: 'fault', ...placeOf(effect.fault), faultId, mended: true, ...(on ? { on } : {}) });
+        return;
+      }
+      case 'side fault': {
+        const { was, fault } = effect;
+        const { eventId, faultId, on } = fault;
+        await person.happen({ kind: 'take back', eventId: was.eventId });
+        await person.happen({ kind: 'fault', ...placeOf(fault), faultId, mended: false, ...(on ? { on } : {}) }, eventId);
       }
     }
   };
@@ -151,6 +159,7 @@ export function useStage({ clock, person, step, last, alone, logging, logged, un
     nothing,
     byFeel: person.run.head.progress === 'feel',
     see: (faultId: FaultId) => send({ kind: 'see', at: clock.now(), faultId }),
+    faultOn: (on: Side) => send({ kind: 'fault on', at: clock.now(), on, eventId: newId() }),
     mended: () => send({ kind: 'mended', at: clock.now() }),
     stayed: () => send({ kind: 'stayed', at: clock.now() }),
     closeFault: () => send({ kind: 'close fault', at: clock.now() }),

@@ -111,6 +111,17 @@ export function BladeFields({ drill, edit }: Part) {
             change={(text) => edit({ bladeCues: withText(bladeCues, b, text) })}
           />
         ))}
+      {blade && (
+        <label className="flex cursor-pointer items-center gap-1.5 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={drill.bladeTravels === true}
+            onChange={(e) => edit({ bladeTravels: (e.target.checked ? true : undefined) as never })}
+          />
+          The travel of the blade is its purpose: this rule stands in every school
+        </label>
+      )}
     </fieldset>
   );
 }

@@ -1,14 +1,4 @@
-import {
-  bladeCue,
-  bladeOf,
-  doseInWords,
-  type Drill,
-  effortInWords,
-  EQUIPMENT,
-  faultsOf,
-  handLoadInWords,
-  tempoInWords,
-} from '@myokinet/core/drills';
+import { bladeCue, bladeOf, doseInWords, type Drill, effortInWords, EQUIPMENT, handLoadInWords, tempoInWords } from '@myokinet/core/drills';
 import { originInWords } from '@myokinet/core/reference';
 import { BLADES } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
@@ -17,7 +7,9 @@ import type { ReactNode } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
+import { DrillFaults } from './DrillFaults.tsx';
 import { DrillMotion } from './DrillMotion.tsx';
+import { HowItIsDone } from './HowItIsDone.tsx';
 import { CopyLink } from './CopyLink.tsx';
 import { usePlanUsesQuery } from './endpoints.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
@@ -55,9 +47,10 @@ function Drilled({ drill }: { readonly drill: Drill }) {
             </Link>
           </div>
           <Cues drill={drill} />
+          <HowItIsDone drill={drill} />
           {/* Whether somebody may do it: planning knows. */}
           <Outlet />
-          <Faults drill={drill} />
+          <DrillFaults drill={drill} />
           <div className="grid gap-5 md:grid-cols-2">
             <Neighbours drill={drill} />
             <Uses drill={drill} />
@@ -103,59 +96,23 @@ function Facts({ drill }: { readonly drill: Drill }) {
 function Cues({ drill }: { readonly drill: Drill }) {
   const schools = useSchools();
   const inForce = bladeOf(drill, schools);
+  // Where the drill's own rule stands in every school, no other is told.
+  const told = BLADES.filter((blade) => BLADES.some((school) => bladeOf(drill, { blade: school }) === blade));
   return (
     <section aria-label="Cues">
       <p className="border-s-4 border-base-content ps-3 text-lg leading-snug">{drill.cue}</p>
       {drill.blade && (
         <dl className="mt-2 grid grid-cols-[6rem_1fr] gap-x-3 gap-y-1 text-sm">
-          {BLADES.map((blade) => (
+          {told.map((blade) => (
             <div key={blade} className="contents">
               <dt className={blade === inForce ? 'font-semibold' : 'aside'}>
                 {BLADE_WORDS[blade]}
-                {blade === drill.blade && <span className="aside font-normal"> (its own)</span>}
+                {blade === drill.blade && <span className="aside font-normal"> ({told.length > 1 ? 'its own' : 'in every school'})</span>}
               </dt>
               <dd className={blade === inForce ? 'font-semibold' : 'aside'}>{bladeCue(drill, blade)}</dd>
             </div>
           ))}
         </dl>
-      )}
-    </section>
-  );
-}
-
-function Faults({ drill }: { readonly drill: Drill }) {
-  const library = useLibrary();
-  const schools = useSchools();
-  const faults = faultsOf(drill, schools, library.faults);
-  return (
-    <section aria-label="Faults it invites">
-      <h3>Faults it invites</h3>
-      {faults.length === 0 ? (
-        <p className="aside">None in particular.</p>
-      ) : (
-        <div className="overflow-x-auto">
-          <table className="plain-table text-sm">
-            <thead>
-              <tr>
-                <th scope="col">Fault</th>
-                <th scope="col">First cue</th>
-                <th scope="col">When it stays</th>
-              </tr>
-            </thead>
-            <tbody>
-              {faults.map((id) => {
-                const { name, cue, regression } = library.fault(id);
-                return (
-                  <tr key={id}>
-                    <td>{capital(name)}</td>
-                    <td>{cue}</td>
-                    <td>{regression}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
       )}
     </section>
   );

@@ -16,6 +16,7 @@ import { SelectField, TextField, TicksField } from '../../kit/EntryFields.tsx';
 import { useLibrary, useOwnEntry } from '../../client/LibraryContext.ts';
 import { NeighboursField } from './NeighboursField.tsx';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
+import { FaultNoteFields, TeachingFields } from './TeachingFields.tsx';
 import { TrainsField } from './TrainsField.tsx';
 import { useEntryProblems } from './useEntryProblems.ts';
 import { asOptions } from './words.ts';
@@ -150,6 +151,7 @@ function DrillEditor({ start }: { readonly start: Drill }) {
             />
           </div>
           <DoseFields drill={drill} edit={edit} problemOf={problemOf} />
+          <TeachingFields drill={drill} edit={edit} problemOf={problemOf} />
         </div>
         <div className="grid gap-4">
           <BladeFields drill={drill} edit={edit} />
@@ -162,6 +164,7 @@ function DrillEditor({ start }: { readonly start: Drill }) {
             options={library.faults.map((f) => ({ value: f.id, label: f.name }))}
             change={(faults) => edit({ faults })}
           />
+          <FaultNoteFields drill={drill} edit={edit} problemOf={problemOf} />
           <TicksField
             legend="Cautions that exclude it"
             values={drill.excludedBy}

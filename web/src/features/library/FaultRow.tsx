@@ -1,5 +1,6 @@
 import { FaultEntryDto as Contract } from '@myokinet/core/contracts';
-import { type Fault, type FaultEntry, type FaultId, faultsOf } from '@myokinet/core/drills';
+import { type Fault, type FaultEntry, faultIn, type FaultId, faultsOf, MOVE_PARTS } from '@myokinet/core/drills';
+import { showsFault } from '@myokinet/core/showing';
 import { BLADES } from '@myokinet/core/schools';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
@@ -10,8 +11,9 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useResetEntryMutation, useSaveEntryMutation } from './endpoints.ts';
 import { SelectField, TextField } from '../../kit/EntryFields.tsx';
 import { useLibrary, useOwnEntry, useSchools } from '../../client/LibraryContext.ts';
+import { RightAndWrong } from './RightAndWrong.tsx';
 import { useEntryProblems } from './useEntryProblems.ts';
-import { BLADE_WORDS, capital } from './words.ts';
+import { BLADE_WORDS, capital, PART_WORDS } from './words.ts';
 
 /** One fault: its words, the drills that invite it, and the way to change the words. */
 export function FaultRow({ id }: { readonly id: FaultId }) {
@@ -20,7 +22,8 @@ export function FaultRow({ id }: { readonly id: FaultId }) {
   const own = useOwnEntry('fault', id);
   const [editing, setEditing] = useState(false);
   const { name, cue, regression, under } = library.fault(id);
-  const drills = library.drills.filter((d) => faultsOf(d, schools, library.faults).includes(id));
+  const drills = library.drills.filter((d) => faultsOf(d, schools, library.faults).some((f) => f.id === id));
+  const shownOn = drills.find((d) => showsFault(d, id));
   if (editing)
     return (
       <tr>
@@ -41,6 +44,11 @@ export function FaultRow({ id }: { readonly id: FaultId }) {
         >
           <Pencil size={15} aria-hidden />
         </button>
+        {shownOn && (
+          <span className="mt-1 block">
+            <RightAndWrong drill={shownOn} fault={faultIn(shownOn, { ...library.fault(id), id })} size={72} />
+          </span>
+        )}
         {under && <span className="aside block text-sm font-normal">under “{BLADE_WORDS[under]}”</span>}
         {own?.standing === 'own' && (
           <span className="block w-fit border-s-4 border-primary bg-primary/10 px-1.5 text-sm">the studio’s</span>
@@ -66,6 +74,14 @@ export function FaultRow({ id }: { readonly id: FaultId }) {
       </td>
     </tr>
   );
+}
+
+/** Own words stand in every placement: what the built-in fault says in some of them goes. */
+function everywhere(placed: Fault['placed'], word: 'cue' | 'regression'): Fault['placed'] {
+  const left = Object.entries(placed ?? {}).flatMap(([where, { [word]: _, ...words }]) =>
+    Object.keys(words).length > 0 ? [[where, words] as const] : [],
+  );
+  return left.length > 0 ? Object.fromEntries(left) : undefined;
 }
 
 const WORDS = [
@@ -126,11 +142,26 @@ export function FaultForm({ id, close }: { readonly id: FaultId; readonly close:
             autoFocus={key === 'name'}
             value={entry[key]}
             problem={draft.exists ? problems.find((p) => p.field === `/entry/${key}`)?.message : undefined}
-            change={(text) => edit({ [key]: text })}
+            change={(text) => edit({ [key]: text, ...(key === 'name' ? {} : { placed: everywhere(entry.placed, key) as never }) })}
           />
           {builtIn && entry[key] !== builtIn[key] && <p className="aside text-sm">Built in: {builtIn[key]}</p>}
         </div>
       ))}
+      <SelectField
+        label="Shows"
+        value={entry.part ?? ''}
+        options={[{ value: '', label: 'At any point' }, ...MOVE_PARTS.map((p) => ({ value: p, label: PART_WORDS[p] }))]}
+        change={(part) => edit({ part: MOVE_PARTS.find((p) => p === part) as never })}
+      />
+      <SelectField
+        label="Sides"
+        value={entry.oneSided ? 'one' : 'both'}
+        options={[
+          { value: 'both', label: 'The whole body' },
+          { value: 'one', label: 'One side or both' },
+        ]}
+        change={(sides) => edit({ oneSided: (sides === 'one' ? true : undefined) as never })}
+      />
       {!builtIn && (
         <SelectField
           label="Looked for"

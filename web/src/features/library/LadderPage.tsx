@@ -4,7 +4,7 @@ import { originInWords } from '@myokinet/core/reference';
 import { Pencil } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { shownOf } from '../../kit/body/shownOf.ts';
+import { asBegun, shownOf } from '../../kit/body/shownOf.ts';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { useLibrary, useSchools } from '../../client/LibraryContext.ts';
 import { CopyLink } from './CopyLink.tsx';
@@ -107,7 +107,7 @@ function RungEntry({
   const practice = library.hasDrill(rung.practice) ? library.drill(rung.practice) : undefined;
   return (
     <li className="grid gap-x-6 gap-y-1 border-t border-base-300 py-2.5 md:grid-cols-[4rem_minmax(0,4fr)_minmax(0,6fr)]">
-      <StillBody begun of={shownOf(rung)} size={62} />
+      <StillBody at={asBegun} of={shownOf(rung)} size={62} />
       <div className="leading-snug">
         <h3>
           {place}. {rung.name}

@@ -2,7 +2,7 @@ import type { Ladder } from '@myokinet/core/ladders';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
-import { shownOf } from '../../kit/body/shownOf.ts';
+import { asBegun, shownOf } from '../../kit/body/shownOf.ts';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { useLibrary, useStudioLibrary } from '../../client/LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
@@ -41,8 +41,8 @@ function LadderCard({ ladder, own }: { readonly ladder: Ladder; readonly own: bo
     <li className="border-b border-base-300">
       <Link to={`/library/ladders/${ladder.id}`} className="flex items-center gap-3 py-2 hover:bg-base-200">
         <span className="flex flex-none items-end gap-1">
-          {first && <StillBody begun of={shownOf(first)} size={56} />}
-          {last && <StillBody begun of={shownOf(last)} size={56} />}
+          {first && <StillBody at={asBegun} of={shownOf(first)} size={56} />}
+          {last && <StillBody at={asBegun} of={shownOf(last)} size={56} />}
         </span>
         <span className="leading-snug">
           <span className="font-semibold">{ladder.name}</span>

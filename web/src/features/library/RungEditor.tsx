@@ -5,7 +5,7 @@ import { CLIMBS, type Rung } from '@myokinet/core/ladders';
 import { POSES } from '@myokinet/core/statics';
 import { CLIMBS_WORDS } from '@myokinet/core/words';
 import { ChevronDown, ChevronRight, Copy, GripVertical, Trash2 } from 'lucide-react';
-import { shownOf } from '../../kit/body/shownOf.ts';
+import { asBegun, shownOf } from '../../kit/body/shownOf.ts';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { DemandRows } from './DemandRows.tsx';
 import { SupportNote } from './SupportNote.tsx';
@@ -47,7 +47,7 @@ export function RungEditor({ rung, place, open, toggle, problemOf, findings, cha
         >
           <GripVertical size={16} aria-hidden />
         </button>
-        <StillBody begun of={shownOf(rung)} size={36} />
+        <StillBody at={asBegun} of={shownOf(rung)} size={36} />
         <button type="button" className="flex flex-1 cursor-pointer items-center gap-1.5 text-start" aria-expanded={open} onClick={toggle}>
           {open ? <ChevronDown size={16} aria-hidden /> : <ChevronRight size={16} aria-hidden />}
           <span>

@@ -1,4 +1,4 @@
-import type { Drill } from '@myokinet/core/drills';
+import type { Breath, Drill, MovePart } from '@myokinet/core/drills';
 import type { EntryKind } from '@myokinet/core/library';
 import { bodyModel } from '@myokinet/core/statics';
 import type { Option } from '../../kit/EntryFields.tsx';
@@ -18,6 +18,11 @@ export const ANY_BODY_MODEL = bodyModel({ statureM: 1.7, massKg: 70 });
 export const BLADE_WORDS: Readonly<Record<Blade, string>> = { set: 'Set', sweep: 'Full sweep', follow: 'Follow' };
 
 export const STRENGTH_WORDS: Readonly<Record<1 | 2 | 3, string>> = { 1: 'a little', 2: 'well', 3: 'strongly' };
+
+/** What the parts of a movement are called. */
+export const PART_WORDS: Readonly<Record<MovePart, string>> = { start: 'Start', out: 'Out', hold: 'Hold', back: 'Back', finish: 'Finish' };
+
+export const BREATH_WORDS: Readonly<Record<Breath, string>> = { in: 'breathe in', out: 'breathe out', on: 'breath goes on' };
 
 /** `Shoulder, scapula: flexion, upward rotation`. */
 export function jointsInWords({ joint, alsoWorks, motions }: Pick<Drill, 'joint' | 'alsoWorks' | 'motions'>): string {

@@ -5,7 +5,7 @@ import { type Build, type KnownBody, plannedLoads, setUpInWords } from '@myokine
 import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { shownOf } from '../../kit/body/shownOf.ts';
+import { asBegun, shownOf } from '../../kit/body/shownOf.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { cautionInWords } from '@myokinet/core/words';
@@ -80,7 +80,7 @@ function RungRow({
         <span className={`absolute inset-x-0 top-1/2 h-[3px] ${reached ? 'bg-base-content' : 'bg-base-300'}`} />
       </div>
       <div className={`flex-none self-center ${reached || here ? '' : 'opacity-60'}`}>
-        <StillBody begun of={shownOf(rung)} shown={build} size={FIGURE} />
+        <StillBody at={asBegun} of={shownOf(rung)} shown={build} size={FIGURE} />
       </div>
       <div className="self-center py-1 leading-tight">
         <span className={here ? 'font-semibold' : reached ? '' : 'aside'}>{rung.name}</span>

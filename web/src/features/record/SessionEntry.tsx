@@ -122,7 +122,7 @@ function Verdict({ session: { clean, finding, cleanReason, items } }: { readonly
 function setWords({ side, amount, feeling, unconfirmed, faults }: SessionReply['items'][number]['sets'][number], library: Library): string {
   const seen = [
     ...(unconfirmed ? ['ran out, not confirmed'] : []),
-    ...faults.map((f) => `${library.fault(f.faultId).name}${f.mended ? ', mended' : ', stayed'}`),
+    ...faults.map((f) => `${library.fault(f.faultId).name}${f.on ? ` on the ${f.on}` : ''}${f.mended ? ', mended' : ', stayed'}`),
   ];
   return `${side === 'whole' ? '' : `${side} `}${feeling ? FEELING_WORDS[feeling] : amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;
 }

@@ -1,4 +1,4 @@
-import type { BodySide } from '@myokinet/core/anatomy';
+import type { BodySide, Side } from '@myokinet/core/anatomy';
 import type { PlanDto, SessionDto } from '@myokinet/core/contracts';
 import type { FaultId, Manner } from '@myokinet/core/drills';
 import { amountByFeel } from '@myokinet/core/floor';
@@ -43,7 +43,7 @@ export interface SetLog {
   readonly side: BodySide;
   /** A figure, or by feel one of the four answers. */
   readonly text: string;
-  readonly faults: readonly { readonly faultId: FaultId; readonly mended: boolean }[];
+  readonly faults: readonly { readonly faultId: FaultId; readonly mended: boolean; readonly on?: Side }[];
 }
 
 type PlannedSession = PlanDto['sessions'][number];

@@ -1,4 +1,4 @@
-import { type Shown, tellingTravel } from '@myokinet/core/motion';
+import { type Movement, type Shown, tellingTravel, type Travel } from '@myokinet/core/motion';
 import type { ShownThing } from '@myokinet/core/movements';
 import { BodyFigure } from './BodyFigure.tsx';
 import { useNearScreen } from './useNearScreen.ts';
@@ -7,9 +7,11 @@ import { useMovement } from './useMovement.ts';
 
 export interface StillBodyProps {
   readonly of: ShownThing;
+  /** What it is held against: seen from the same side, with the same part from near. */
+  readonly as?: ShownThing;
+  /** The point of the movement; absent: the one that tells most. */
+  readonly at?: ((movement: Movement) => Travel) | undefined;
   readonly shown?: Shown;
-  /** How it begins, where that tells more than where it goes. */
-  readonly begun?: boolean;
   /** Pixels of a square. */
   readonly size: number;
   readonly paper?: string;
@@ -17,17 +19,19 @@ export interface StillBodyProps {
 }
 
 /** A drill or check at the point of its movement that tells most; a hand's work from near. Keeps its room while it is worked out. */
-export function StillBody({ of, shown = ANY_BODY, begun = false, size, paper, label }: StillBodyProps) {
+export function StillBody({ of, as, at, shown = ANY_BODY, size, paper, label }: StillBodyProps) {
   const [ref, near] = useNearScreen<HTMLSpanElement>();
   const prepared = useMovement(near ? of : undefined, shown);
-  if (!prepared) return <span ref={ref} className="block" style={{ width: size, height: size }} aria-hidden />;
+  const likeness = useMovement(near ? as : undefined, shown);
+  if (!prepared || (as && !likeness)) return <span ref={ref} className="block" style={{ width: size, height: size }} aria-hidden />;
   const { movement } = prepared;
-  const crop = movement.closeUp && movement.closeUp !== 'blades' ? { of: movement.closeUp } : undefined;
+  const looked = (likeness ?? prepared).movement;
+  const crop = looked.closeUp && looked.closeUp !== 'blades' ? { of: looked.closeUp } : undefined;
   return (
     <BodyFigure
       prepared={prepared}
-      travel={begun ? 0 : tellingTravel(movement)}
-      view={(crop && movement.closeFrom) ?? movement.view}
+      travel={(at ?? tellingTravel)(movement)}
+      view={(crop && looked.closeFrom) ?? looked.view}
       crop={crop}
       size={size}
       {...(paper ? { paper } : {})}

@@ -5,3 +5,6 @@ import type { ShownDrill } from '@myokinet/core/movements';
 export function shownOf({ practice, pose }: Pick<Rung, 'practice' | 'pose'>): ShownDrill {
   return { id: practice, pose };
 }
+
+/** A movement as it begins, where that tells more than where it goes. */
+export const asBegun = (): number => 0;

@@ -1,5 +1,5 @@
 import type { Prepared, Shown } from '@myokinet/core/motion';
-import type { ShownThing } from '@myokinet/core/movements';
+import type { ShownDrill, ShownThing } from '@myokinet/core/movements';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import { ANY_BODY } from './anyBody.ts';
@@ -21,13 +21,19 @@ const moverHere = (): Promise<Mover | Remote<Mover>> =>
       ? import('./workOut.ts')
       : Promise.resolve(wrap<Mover>(new Worker(new URL('./movementWorker.ts', import.meta.url), { type: 'module' }))));
 
-const nameOf = (thing: ShownThing) => ('check' in thing ? `check ${thing.check}` : (thing.movement ?? thing.id)) + ` ${thing.pose}`;
+function nameOf(thing: ShownThing): string {
+  if ('fault' in thing) return `fault ${thing.fault} ${nameOf(thing.drill)}`;
+  return `${'check' in thing ? `check ${thing.check}` : (thing.movement ?? thing.id)} ${thing.pose}`;
+}
 
 const keyOf = (thing: ShownThing, side: ShownSide, { sex, stature, armM, legM }: Shown) =>
   [nameOf(thing), side, sex, stature, armM, legM].join('|');
 
 /** What of a thing decides how it moves: it crosses to the worker, and nothing else of a drill does. */
+function outline(thing: ShownDrill): ShownDrill;
+function outline(thing: ShownThing): ShownThing;
 function outline(thing: ShownThing): ShownThing {
+  if ('fault' in thing) return { fault: thing.fault, drill: outline(thing.drill) };
   if ('check' in thing) return { check: thing.check, pose: thing.pose };
   const { id, pose, movement } = thing;
   return movement === undefined ? { id, pose } : { id, pose, movement };

@@ -1,0 +1,2 @@
+export { faulty, SHOWN_FAULTS, showsFault } from './faults.ts';
+export { partTravel } from './parts.ts';
