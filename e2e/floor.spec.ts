@@ -96,7 +96,7 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
     await page.keyboard.press('H');
     const alert = page.getByRole('alert', { name: /hips sag/ });
     await expect(alert).toContainText('2 times in this drill');
-    await expect(alert).toContainText('Knees down.');
+    await expect(alert).toContainText('Knees down, or the hands raised.');
     await expect(alert.getByRole('button', { name: 'Lighter by 5 points' })).toBeVisible();
     await page.keyboard.press('H');
     await expect(page.getByRole('status').filter({ hasText: 'Logged' })).toContainText(/[67] s/);

@@ -48,6 +48,7 @@ import { type Unit, UNITS } from '../quantities/index.ts';
 import { CAUTION_IDS, type CautionId } from '../safety/index.ts';
 import { BLADES, type Blade } from '../schools/index.ts';
 import { POSES, type PoseName, type SetUp, setUpProblem } from '../statics/index.ts';
+import { CourseDto } from './course.ts';
 import { IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
 import { IsEntryId, isEntryId, IsText, OriginDto } from './entry.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
@@ -95,6 +96,10 @@ export const IsSetUp = () => rule('isSetUp', setUpProblem);
 const IsTempoOfReps = () =>
   rule('isTempoOfReps', (value, { unit }) => (value === undefined || unit === 'reps' ? undefined : 'Only repetitions have a tempo.'));
 
+/** So does a course. */
+const IsCourseOfReps = () =>
+  rule('isCourseOfReps', (value, { unit }) => (value === undefined || unit === 'reps' ? undefined : 'Only repetitions have a course.'));
+
 function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
@@ -105,6 +110,7 @@ export class TempoDto {
   @Max(60, { message: `The way out ${SECONDS(60)}` }) @Min(0, { message: `The way out ${SECONDS(60)}` }) @IsNumber() out!: number;
   @Max(60, { message: `The hold ${SECONDS(60)}` }) @Min(0, { message: `The hold ${SECONDS(60)}` }) @IsNumber() hold!: number;
   @Max(60, { message: `The way back ${SECONDS(60)}` }) @Min(0, { message: `The way back ${SECONDS(60)}` }) @IsNumber() back!: number;
+  @IsOptional() @Max(60, { message: `The wait ${SECONDS(60)}` }) @Min(0, { message: `The wait ${SECONDS(60)}` }) @IsNumber() rest?: number;
 }
 
 export class DoseRangeDto {
@@ -128,6 +134,7 @@ export class DoseRangeDto {
   @IsInt()
   restSeconds!: number;
   @IsOptional() @IsTempoOfReps() @Part(() => TempoDto) tempo?: TempoDto;
+  @IsOptional() @IsCourseOfReps() @Part(() => CourseDto) course?: CourseDto;
 }
 
 export class EffortDto {

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { IsIn, IsOptional, Max, Min } from 'class-validator';
 import { type Band, BANDS, KG_LIMITS } from '../drills/index.ts';
+import { CourseDto } from './course.ts';
 import { TempoDto } from './library.ts';
 import { Part } from './parts.ts';
 import { rule } from './rule.ts';
@@ -21,13 +22,16 @@ export class MannerDto {
   kg?: number;
   @IsOptional() @IsIn(BANDS, { message: `A band must be one of: ${BANDS.join(', ')}.` }) band?: Band;
   @IsOptional() @Part(() => TempoDto) tempo?: TempoDto;
+  @IsOptional() @Part(() => CourseDto) course?: CourseDto;
 }
 
 /** A manner that names something. */
 export function IsManner(): PropertyDecorator {
   const saysSomething = rule('saysSomething', (value) =>
-    value && typeof value === 'object' && ['kg', 'band', 'tempo'].every((key) => !(key in value) || (value as never)[key] === undefined)
-      ? 'Name a weight, a band or a tempo, or leave the manner out.'
+    value &&
+    typeof value === 'object' &&
+    ['kg', 'band', 'tempo', 'course'].every((key) => !(key in value) || (value as never)[key] === undefined)
+      ? 'Name a weight, a band, a tempo or a course, or leave the manner out.'
       : undefined,
   );
   return (target, key) => {

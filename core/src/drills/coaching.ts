@@ -2,6 +2,7 @@ import type { Blade, Schools } from '../schools/index.ts';
 import { type Drill, EQUIPMENT, type Equipment, isLoaded } from './drill.ts';
 import { strainOf } from './strain.ts';
 import type { FaultEntry } from './fault.ts';
+import type { Breathing } from './teaching.ts';
 import { situationOf } from './placed.ts';
 
 type Coached = Pick<
@@ -96,6 +97,11 @@ export function faultsOf(drill: Coached, schools: Pick<Schools, 'blade'>, faults
   });
   const ofSchool = faults.filter((f) => f.under !== undefined && f.under === blade && (!f.only || f.only.includes(situation)));
   return [...new Set([...own, ...ofSchool])].map((fault) => faultIn(drill, fault));
+}
+
+/** The breath by part of the movement: as the dose was planned, else as the drill is taught. */
+export function breathOf({ dose, teaching }: Pick<Drill, 'dose' | 'teaching'>): Breathing | undefined {
+  return dose.course?.breath ?? teaching?.breath;
 }
 
 /** What stands in for equipment that is not at hand. */

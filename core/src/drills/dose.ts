@@ -1,4 +1,4 @@
-import type { Dose, DoseRange, DoseUnit } from './doseRange.ts';
+import type { Course, Dose, DoseRange, DoseUnit, HelperDeed } from './doseRange.ts';
 import type { Drill } from './drill.ts';
 import type { Schools } from '../schools/index.ts';
 
@@ -9,15 +9,31 @@ export const BREATH_SECONDS = 5;
 /** A repetition without a stated tempo (project default). */
 const REPETITION_SECONDS = 4;
 
+/** A pulse, a little way back and out again (project default). */
+export const PULSE_SECONDS = 1;
+
+/** What of a dose decides how long it lasts. */
+export type Timed = Pick<DoseRange, 'unit' | 'tempo' | 'course'>;
+
 /**
- * Seconds that one unit of a dose takes.
+ * Seconds that one unit of a dose takes, its pulses and the wait before the next with it.
  *
  * @example unitSeconds({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 }, … }) // 6
  */
-export function unitSeconds({ unit, tempo }: Pick<DoseRange, 'unit' | 'tempo'>): number {
+export function unitSeconds({ unit, tempo, course }: Timed): number {
   if (unit === 's') return 1;
   if (unit === 'breaths') return BREATH_SECONDS;
-  return tempo ? tempo.out + tempo.hold + tempo.back : REPETITION_SECONDS;
+  const way = tempo ? tempo.out + tempo.hold + tempo.back + (tempo.rest ?? 0) : REPETITION_SECONDS;
+  return way + (course?.pulses ?? 0) * PULSE_SECONDS;
+}
+
+/**
+ * Seconds that one set of so many takes on one side.
+ *
+ * @example setSeconds({ unit: 'reps', tempo: { out: 1, hold: 1, back: 1 }, course: { lastHold: 10 } }, 8) // 34
+ */
+export function setSeconds(dose: Timed, amount: number): number {
+  return amount * unitSeconds(dose) + (dose.unit === 'reps' ? (dose.course?.lastHold ?? 0) : 0);
 }
 
 /**
@@ -26,7 +42,7 @@ export function unitSeconds({ unit, tempo }: Pick<DoseRange, 'unit' | 'tempo'>):
  * @example tensionSeconds(plank, { sets: 3, min: 20, max: 30, restSeconds: 45 }) // 90
  */
 export function tensionSeconds(drill: Pick<Drill, 'dose'>, dose: Pick<Dose, 'sets' | 'max'>): number {
-  return dose.sets * dose.max * unitSeconds(drill.dose) * (drill.dose.perSide ? 2 : 1);
+  return dose.sets * setSeconds(drill.dose, dose.max) * (drill.dose.perSide ? 2 : 1);
 }
 
 /**
@@ -66,6 +82,23 @@ export function doseInWords(
   return `${dose.sets} × ${range} ${UNIT_WORDS[unit]}${side}`;
 }
 
+const HELPER_WORDS: Readonly<Record<HelperDeed, string>> = { resists: 'a helper resists', supports: 'a helper supports' };
+
+/**
+ * The course in words, in the order in which it comes about; nothing where there is none to tell.
+ *
+ * @example courseInWords({ bothWays: true }) // 'half each way round'
+ */
+export function courseInWords({ bothWays, pulses, lastHold, helper }: Course = {}): string | undefined {
+  const parts = [
+    ...(bothWays ? ['half each way round'] : []),
+    ...(pulses ? [`${pulses} ${pulses === 1 ? 'pulse' : 'pulses'} at the end of each`] : []),
+    ...(lastHold ? [`the last one held ${lastHold} s`] : []),
+    ...(helper ? [HELPER_WORDS[helper]] : []),
+  ];
+  return parts.length > 0 ? parts.join(', ') : undefined;
+}
+
 /**
  * The tempo in words; nothing for holds and breaths.
  *
@@ -73,6 +106,6 @@ export function doseInWords(
  */
 export function tempoInWords({ unit, tempo }: Pick<DoseRange, 'unit' | 'tempo'>): string | undefined {
   if (unit !== 'reps' || !tempo) return undefined;
-  const { out, hold, back } = tempo;
-  return [`${out} s out`, ...(hold > 0 ? [`${hold} s held`] : []), `${back} s back`].join(', ');
+  const { out, hold, back, rest = 0 } = tempo;
+  return [`${out} s out`, ...(hold > 0 ? [`${hold} s held`] : []), `${back} s back`, ...(rest > 0 ? [`${rest} s between`] : [])].join(', ');
 }

@@ -1,12 +1,36 @@
+import type { Breathing } from './teaching.ts';
+
 export const DOSE_UNITS = ['reps', 's', 'breaths'] as const;
 export type DoseUnit = (typeof DOSE_UNITS)[number];
 
-/** Seconds of one repetition: the working way out, what is held there, the way back. */
+/** Seconds of one repetition: the working way out, what is held there, the way back, and what is waited before the next. */
 export interface Tempo {
   readonly out: number;
   readonly hold: number;
   readonly back: number;
+  /** Absent: none. */
+  readonly rest?: number;
 }
+
+export const HELPER_DEEDS = ['resists', 'supports'] as const;
+export type HelperDeed = (typeof HELPER_DEEDS)[number];
+
+/** How a set is gone through, beside how often and how fast; what is absent is not so. */
+export interface Course {
+  /** Half of the number one way round, half the other: circles and turns. */
+  readonly bothWays?: true;
+  /** Small pulses at the end of the way out, in every repetition. */
+  readonly pulses?: number;
+  /** Seconds that the last repetition is held at its end. */
+  readonly lastHold?: number;
+  /** What a helper's hands do. */
+  readonly helper?: HelperDeed;
+  /** The breath, where it is not the drill's. */
+  readonly breath?: Breathing;
+}
+
+/** What a course may ask for. */
+export const COURSE_LIMITS = { pulses: { min: 1, max: 20 }, lastHold: { min: 1, max: 60 } } as const;
 
 /** What a drill is done for by default. */
 export interface DoseRange {
@@ -18,6 +42,7 @@ export interface DoseRange {
   readonly restSeconds: number;
   /** Of repetitions only. */
   readonly tempo?: Tempo;
+  readonly course?: Course;
 }
 
 /** A dose as planned for one trainee. */
@@ -32,10 +57,12 @@ export interface Dose {
 export const BANDS = ['very light', 'light', 'medium', 'strong', 'very strong'] as const;
 export type Band = (typeof BANDS)[number];
 
-/** How one planned drill is done, beside its numbers: with a weight in each hand that holds one, against a band, at a tempo of its own. */
+/** How one planned drill is done, beside its numbers: with a weight in each hand that holds one, against a band, at a tempo of its own, on a course of its own. */
 export interface Manner {
   /** Kilograms. */
   readonly kg?: number;
   readonly band?: Band;
   readonly tempo?: Tempo;
+  /** In the place of the drill's own. */
+  readonly course?: Course;
 }

@@ -16,7 +16,20 @@ export {
   type Position,
   type Quality,
 } from './drill.ts';
-export { BREATH_SECONDS, doseInWords, drillSeconds, handLoadDose, tempoInWords, tensionSeconds, UNIT_WORDS, unitSeconds } from './dose.ts';
+export {
+  BREATH_SECONDS,
+  courseInWords,
+  doseInWords,
+  drillSeconds,
+  handLoadDose,
+  PULSE_SECONDS,
+  setSeconds,
+  tempoInWords,
+  tensionSeconds,
+  type Timed,
+  UNIT_WORDS,
+  unitSeconds,
+} from './dose.ts';
 export {
   isHeavier,
   KG_LIMITS,
@@ -30,10 +43,24 @@ export {
   takes,
 } from './manner.ts';
 export { armLoadOf, isOneArmed, strainOf } from './strain.ts';
-export { BANDS, DOSE_UNITS, type Band, type Manner, type Dose, type DoseRange, type DoseUnit, type Tempo } from './doseRange.ts';
+export {
+  BANDS,
+  COURSE_LIMITS,
+  type Course,
+  DOSE_UNITS,
+  HELPER_DEEDS,
+  type HelperDeed,
+  type Band,
+  type Manner,
+  type Dose,
+  type DoseRange,
+  type DoseUnit,
+  type Tempo,
+} from './doseRange.ts';
 export {
   bladeCue,
   bladeOf,
+  breathOf,
   cuesOf,
   faultIn,
   faultsOf,

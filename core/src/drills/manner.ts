@@ -1,5 +1,5 @@
-import { BANDS, type Dose, type Manner, type Tempo } from './doseRange.ts';
-import { doseInWords } from './dose.ts';
+import { BANDS, type Course, type Dose, type Manner, type Tempo } from './doseRange.ts';
+import { courseInWords, doseInWords } from './dose.ts';
 import type { Drill } from './drill.ts';
 import type { Schools } from '../schools/index.ts';
 
@@ -20,7 +20,7 @@ const sizeOf = ({ equipment }: Pick<Drill, 'equipment'>): keyof typeof STEP_KG |
  * What of a manner a drill can have: a weight where it is done with one, a band where it pulls against one, a tempo where it has
  * repetitions.
  *
- * @example takes(halo) // { kg: true, band: false, tempo: true }
+ * @example takes(halo) // { kg: true, band: false, tempo: true, course: true }
  */
 export function takes(drill: Pick<Drill, 'equipment' | 'support' | 'dose'>): Readonly<Record<keyof Manner, boolean>> {
   return {
@@ -28,6 +28,7 @@ export function takes(drill: Pick<Drill, 'equipment' | 'support' | 'dose'>): Rea
     // A band that helps is part of the set-up, which has its own dial.
     band: drill.equipment.includes('band') && !drill.support,
     tempo: drill.dose.unit === 'reps',
+    course: drill.dose.unit === 'reps',
   };
 }
 
@@ -71,10 +72,33 @@ export function slower({ unit, tempo }: Pick<Drill['dose'], 'unit' | 'tempo'>): 
   return { ...tempo, back: tempo.back + 1 };
 }
 
+/** Whether two courses are one; none is not the same as an empty one, which takes the drill's own away. */
+function sameCourse(a?: Course, b?: Course): boolean {
+  if (!a || !b) return a === b;
+  const [s, t] = [a.breath, b.breath];
+  return (
+    a.bothWays === b.bothWays &&
+    (a.pulses ?? 0) === (b.pulses ?? 0) &&
+    (a.lastHold ?? 0) === (b.lastHold ?? 0) &&
+    a.helper === b.helper &&
+    s?.out === t?.out &&
+    s?.hold === t?.hold &&
+    s?.back === t?.back
+  );
+}
+
 /** Whether two manners are one: what is absent in both, or the same in both. */
 export function sameManner(a: Manner = {}, b: Manner = {}): boolean {
   const [s, t] = [a.tempo, b.tempo];
-  return a.kg === b.kg && a.band === b.band && s?.out === t?.out && s?.hold === t?.hold && s?.back === t?.back;
+  return (
+    a.kg === b.kg &&
+    a.band === b.band &&
+    s?.out === t?.out &&
+    s?.hold === t?.hold &&
+    s?.back === t?.back &&
+    (s?.rest ?? 0) === (t?.rest ?? 0) &&
+    sameCourse(a.course, b.course)
+  );
 }
 
 /**
@@ -88,7 +112,7 @@ export function mannerInWords({ kg, band }: Manner = {}): string | undefined {
 }
 
 /**
- * A dose with the weight or band that it is done with.
+ * A dose with the weight or band that it is done with, and its course.
  *
  * @param drill as it is planned
  * @example plannedDoseInWords({ sets: 2, min: 8, max: 10 }, haloWith2Kg) // '2 × 8–10 reps a side, 2 kg'
@@ -98,7 +122,9 @@ export function plannedDoseInWords(
   { dose: range, manner }: Pick<Drill, 'dose' | 'manner'>,
   progress?: Schools['progress'],
 ): string {
-  return [doseInWords(dose, range, progress), mannerInWords(manner)].filter((part) => part !== undefined).join(', ');
+  return [doseInWords(dose, range, progress), mannerInWords(manner), courseInWords(range.course)]
+    .filter((part) => part !== undefined)
+    .join(', ');
 }
 
 /** How many steps either way are offered beside a weight (project default). */

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tensionSeconds } from '../drills/index.ts';
 import { formWentAt, paceAt, paceOf, tonesOf } from './pacer.ts';
+import { spokenIn } from './spoken.ts';
 
 describe('repetitions by their tempo: 4 s out, 1 s held, 1 s back', () => {
   const pace = paceOf({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } }, 3);
@@ -20,6 +21,55 @@ describe('repetitions by their tempo: 4 s out, 1 s held, 1 s back', () => {
 
   it('has a tone at each turn and one at the end', () =>
     expect(tonesOf(pace).map((t) => t.at)).toEqual([0, 4, 5, 6, 10, 11, 12, 16, 17, 18]));
+});
+
+describe('a course', () => {
+  it('pulses at the end of the way out, waits between two, and holds the last', () => {
+    const dose = { unit: 'reps', tempo: { out: 2, hold: 0, back: 2, rest: 1 }, course: { pulses: 2, lastHold: 5 } } as const;
+    const pace = paceOf(dose, 2);
+    expect(pace.beats.map((b) => [b.part, b.from, b.count])).toEqual([
+      ['out', 0, 1],
+      ['pulse', 2, 1],
+      ['pulse', 3, 1],
+      ['back', 4, 1],
+      ['rest', 6, 1],
+      ['out', 7, 2],
+      ['pulse', 9, 2],
+      ['pulse', 10, 2],
+      ['hold', 11, 2],
+      ['back', 16, 2],
+      ['rest', 18, 2],
+    ]);
+    expect([pace.seconds, pace.beats.at(-1)?.until]).toEqual([19, 19]);
+  });
+
+  it('goes half of the number the other way round, and says so where it turns', () => {
+    const pace = paceOf({ unit: 'reps', tempo: { out: 1, hold: 0, back: 1 }, course: { bothWays: true } }, 5);
+    expect(pace.beats.filter((b) => b.part === 'out').map((b) => b.otherWay ?? false)).toEqual([false, false, false, true, true]);
+    expect(spokenIn(pace, 'reps').map((s) => s.words)).toEqual(['1', '2', '3', 'Other way round', '5', 'Done']);
+  });
+
+  it('counts as much as it lasts, whatever is made up', () => {
+    const course = fc.record(
+      { pulses: fc.integer({ min: 1, max: 5 }), lastHold: fc.integer({ min: 1, max: 20 }), bothWays: fc.constant(true as const) },
+      { requiredKeys: [] },
+    );
+    const seconds = fc.integer({ min: 0, max: 6 });
+    fc.assert(
+      fc.property(
+        fc.record({ out: seconds, hold: seconds, back: seconds, rest: seconds }),
+        course,
+        fc.integer({ min: 1, max: 12 }),
+        (tempo, own, amount) => {
+          const dose = { unit: 'reps', tempo: { ...tempo, out: tempo.out + 1 }, course: own } as const;
+          const pace = paceOf(dose, amount);
+          expect(pace.beats.at(-1)?.until).toBeCloseTo(pace.seconds, 9);
+          pace.beats.forEach((b, i) => expect(b.from).toBeCloseTo(pace.beats[i - 1]?.until ?? 0, 9));
+          expect(paceAt(pace, pace.seconds)).toMatchObject({ done: amount, over: true });
+        },
+      ),
+    );
+  });
 });
 
 it('repetitions without a tempo go out and back alike, a breath in takes two of five seconds', () => {

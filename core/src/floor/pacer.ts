@@ -1,7 +1,7 @@
-import { BREATH_SECONDS, type DoseRange, unitSeconds } from '../drills/index.ts';
+import { BREATH_SECONDS, PULSE_SECONDS, setSeconds, type Tempo, type Timed, unitSeconds } from '../drills/index.ts';
 
-/** What a moment of a paced set is: a way, a hold, a breath, or the set itself where nothing is paced. */
-export type PacePart = 'out' | 'hold' | 'back' | 'in' | 'still';
+/** What a moment of a paced set is: a way, a pulse, a hold, a wait, a breath, or the set itself where nothing is paced. */
+export type PacePart = 'out' | 'pulse' | 'hold' | 'back' | 'rest' | 'in' | 'still';
 
 /** A stretch of a paced set, in seconds from its start. */
 export interface Beat {
@@ -10,6 +10,8 @@ export interface Beat {
   readonly until: number;
   /** Repetition or breath it belongs to, from 1; 0 in a hold. */
   readonly count: number;
+  /** Done the other way round: the second half of what goes both ways. */
+  readonly otherWay?: true;
 }
 
 export interface Pace {
@@ -37,23 +39,26 @@ const BREATH_IN = 2;
  * @param amount repetitions, seconds or breaths
  * @example paceOf({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } }, 2).seconds // 12
  */
-export function paceOf(dose: Pick<DoseRange, 'unit' | 'tempo'>, amount: number): Pace {
+export function paceOf(dose: Timed, amount: number): Pace {
   const parts = partsOf(dose);
   if (!parts) return { beats: [{ part: 'still', from: 0, until: amount, count: 0 }], seconds: amount };
+  const { bothWays, lastHold = 0 } = dose.unit === 'reps' ? (dose.course ?? {}) : {};
   const length = parts.reduce((sum, p) => sum + p.seconds, 0);
   const beats = Array.from({ length: amount }, (_, rep) => {
     let at = rep * length;
+    const last = rep === amount - 1;
     return parts.flatMap(({ part, seconds }): Beat[] => {
       const from = at;
-      at += seconds;
-      return seconds > 0 ? [{ part, from, until: at, count: rep + 1 }] : [];
+      at += part === 'hold' && last ? seconds + lastHold : seconds;
+      const otherWay = bothWays && rep >= Math.ceil(amount / 2) ? ({ otherWay: true } as const) : {};
+      return at > from ? [{ part, from, until: at, count: rep + 1, ...otherWay }] : [];
     });
   }).flat();
-  return { beats, seconds: amount * length };
+  return { beats, seconds: setSeconds(dose, amount) };
 }
 
 /** The stretches of one repetition or breath; nothing for a hold. */
-function partsOf({ unit, tempo }: Pick<DoseRange, 'unit' | 'tempo'>): readonly { part: PacePart; seconds: number }[] | undefined {
+function partsOf({ unit, tempo, course }: Timed): readonly { part: PacePart; seconds: number }[] | undefined {
   if (unit === 's') return undefined;
   if (unit === 'breaths')
     return [
@@ -61,11 +66,13 @@ function partsOf({ unit, tempo }: Pick<DoseRange, 'unit' | 'tempo'>): readonly {
       { part: 'back', seconds: BREATH_SECONDS - BREATH_IN },
     ];
   const even = unitSeconds({ unit }) / 2;
-  const { out, hold, back } = tempo ?? { out: even, hold: 0, back: even };
+  const { out, hold, back, rest = 0 }: Tempo = tempo ?? { out: even, hold: 0, back: even };
   return [
     { part: 'out', seconds: out },
+    ...Array.from({ length: course?.pulses ?? 0 }, () => ({ part: 'pulse' as const, seconds: PULSE_SECONDS })),
     { part: 'hold', seconds: hold },
     { part: 'back', seconds: back },
+    { part: 'rest', seconds: rest },
   ];
 }
 

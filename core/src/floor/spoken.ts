@@ -15,6 +15,9 @@ const TENS = 10;
 /** Repetitions quicker than this are not counted aloud. */
 const SECONDS_TO_SAY = 1.5;
 
+/** Said where the second half of what goes both ways begins. */
+const OTHER_WAY = 'Other way round';
+
 /**
  * What is said aloud in a set: of a hold the tens that are left and the last five seconds; of repetitions and breaths each number where
  * there is time to say it.
@@ -34,7 +37,10 @@ export function spokenIn({ beats, seconds }: Pace, unit: DoseUnit): readonly Spo
   }
   const starts = beats.filter((b, i) => b.count !== beats[i - 1]?.count);
   const each = starts.length > 0 ? seconds / starts.length : 0;
-  return [...(each < SECONDS_TO_SAY ? [] : starts.map((b): Spoken => ({ at: b.from, words: String(b.count) }))), done];
+  const turnsAt = starts.find((b) => b.otherWay)?.from;
+  const counted = each < SECONDS_TO_SAY ? [] : starts.map((b): Spoken => ({ at: b.from, words: String(b.count) }));
+  const turn: readonly Spoken[] = turnsAt === undefined ? [] : [{ at: turnsAt, words: OTHER_WAY }];
+  return [...counted.filter(({ at }) => at !== turnsAt), ...turn, done].sort((a, b) => a.at - b.at);
 }
 
 /**

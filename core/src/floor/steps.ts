@@ -121,7 +121,9 @@ export function transitionTo(from: Step | undefined, to: Step, form: RunState['h
       says: [...roundSaid(from, to), `Next: ${stepName(to)}.`, ...moved],
     };
   if (from.itemId === to.itemId)
-    return { kind: 'rest', seconds: from.item.now.restSeconds, runsOn, says: [`Rest, then set ${to.round} of ${to.rounds}.`] };
+    return from.item.now.restSeconds === 0
+      ? { kind: 'rest', seconds: 0, runsOn: true, says: [`Straight on: set ${to.round} of ${to.rounds}.`] }
+      : { kind: 'rest', seconds: from.item.now.restSeconds, runsOn, says: [`Rest, then set ${to.round} of ${to.rounds}.`] };
   return { kind: 'change', seconds: CHANGE_SECONDS, runsOn, says: [`Next: ${stepName(to)}.`, ...moved] };
 }
 

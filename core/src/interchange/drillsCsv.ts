@@ -67,6 +67,8 @@ const COLUMNS: Readonly<Record<string, Column>> = {
   'dose.tempo.out': number((d) => d.dose.tempo?.out),
   'dose.tempo.hold': number((d) => d.dose.tempo?.hold),
   'dose.tempo.back': number((d) => d.dose.tempo?.back),
+  'dose.tempo.rest': number((d) => d.dose.tempo?.rest),
+  'dose.course': json((d) => d.dose.course),
   'effort.scale': text((d) => d.effort.scale),
   'effort.min': number((d) => d.effort.min),
   'effort.max': number((d) => d.effort.max),
@@ -130,11 +132,7 @@ export function readDrillsCsv(csv: string, current: LibraryContent, now: Date): 
   const absent = [...LATER_COLUMNS].filter((c) => !meta.fields?.includes(c));
   const known = new Map(current.drills.map((drill) => [drill.id, drill]));
   const drills = data.map((cells, i) => {
-    const { instance, problems: own } = inspect(
-      DrillDto,
-      { ...kept(known.get((cells.id ?? '').trim()), absent), ...drillFrom(cells) },
-      { now },
-    );
+    const { instance, problems: own } = inspect(DrillDto, drillFrom(withKept(cells, known.get((cells.id ?? '').trim()), absent)), { now });
     problems.push(...own.map((p) => inRow({ ...p, field: `/drills/${i}${p.field}` })));
     return instance as Drill;
   });
@@ -150,13 +148,22 @@ function inRow(problem: FieldProblem): FieldProblem {
   return { ...problem, message: `Row ${Number(row) + FIRST_ROW}, ${columnOf(`/${rest.join('/')}`)}: ${problem.message}` };
 }
 
-/** What a drill has in columns that the table lacks: a table that says nothing of them changes nothing of them. */
-function kept(drill: Drill | undefined, absent: readonly string[]): object {
-  return Object.fromEntries(Object.entries(drill ?? {}).filter(([name]) => absent.includes(name)));
+/** A row with what its drill has in columns that the table lacks: a table that says nothing of them changes nothing of them. */
+function withKept(cells: Cells, drill: Drill | undefined, absent: readonly string[]): Cells {
+  return drill ? { ...cells, ...Object.fromEntries(absent.map((name) => [name, COLUMNS[name]?.write(drill) ?? ''])) } : cells;
 }
 
 /** Columns that tables written by earlier versions do not have. */
-const LATER_COLUMNS: ReadonlySet<string> = new Set(['support', 'byChoice', 'movement', 'bladeTravels', 'faultNotes', 'teaching']);
+const LATER_COLUMNS: ReadonlySet<string> = new Set([
+  'dose.tempo.rest',
+  'dose.course',
+  'support',
+  'byChoice',
+  'movement',
+  'bladeTravels',
+  'faultNotes',
+  'teaching',
+]);
 
 /** Rows count from one, and the first holds the names. */
 const FIRST_ROW = 2;
@@ -215,7 +222,7 @@ function originFrom(kind: unknown, told: unknown): unknown {
 }
 
 /** A drill out of a row: paths become objects, and objects without a single value go. */
-function drillFrom(cells: Cells): object {
+function drillFrom(cells: Cells): unknown {
   const drill: Record<string, unknown> = {};
   for (const [name, column] of Object.entries(COLUMNS)) {
     const value = column.read((cells[name] ?? '').trim());

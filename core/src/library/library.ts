@@ -161,7 +161,7 @@ export function inManner(drill: Drill, manner: Manner | undefined, loadsOf: Load
   if (!manner) return drill;
   const { setUp } = drill.support ?? {};
   const carried = manner.kg !== undefined && setUp?.position === 'carry' ? { setUp: { ...setUp, weightKg: manner.kg } } : undefined;
-  const dose = manner.tempo ? { ...drill.dose, tempo: manner.tempo } : drill.dose;
+  const dose = { ...drill.dose, ...(manner.tempo ? { tempo: manner.tempo } : {}), ...(manner.course ? { course: manner.course } : {}) };
   return { ...inSetUp(drill, carried, loadsOf), dose, manner };
 }
 

@@ -32,6 +32,9 @@ export function momentAt({ round }: Pick<Movement, 'round'>, { out, hold, back }
   return { travel: back > 0 ? 1 - (t - out - hold) / back : 0, part: 'back' };
 }
 
+/** How much of its way a pulse gives back (project default). */
+const PULSE = 0.25;
+
 /** Seconds in which a body goes into a hold (project default). */
 const INTO_HOLD = 1.5;
 
@@ -45,10 +48,12 @@ const INTO_HOLD = 1.5;
  */
 export function travelIn(
   { round }: Pick<Movement, 'round'>,
-  part: 'out' | 'hold' | 'back' | 'in' | 'still',
+  part: 'out' | 'pulse' | 'hold' | 'back' | 'rest' | 'in' | 'still',
   share: number,
   seconds: number,
 ): Travel {
+  if (part === 'rest') return 0;
+  if (part === 'pulse') return round ? 0.5 : 1 - PULSE * Math.sin(Math.PI * share);
   if (part === 'still') return Math.min(1, seconds / INTO_HOLD) * (round ? 0 : 1);
   if (round) return part === 'out' || part === 'in' ? share / 2 : part === 'hold' ? 0.5 : (1 + share) / 2;
   return part === 'out' || part === 'in' ? share : part === 'hold' ? 1 : 1 - share;

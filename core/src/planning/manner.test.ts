@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
-import { isHeavier, mannersNear, mostKg, plannedDoseInWords, slower, stepped, takes, tensionSeconds } from '../drills/index.ts';
+import {
+  breathOf,
+  isHeavier,
+  mannersNear,
+  mostKg,
+  plannedDoseInWords,
+  sameManner,
+  slower,
+  stepped,
+  takes,
+  tensionSeconds,
+} from '../drills/index.ts';
 import { fittedTo, openLibrary } from '../library/index.ts';
 import { addDays, type Instant, instant } from '../quantities/index.ts';
 import { bodyModel } from '../statics/index.ts';
@@ -25,9 +36,9 @@ const daysAgo = (days: number): Instant => instant(addDays(NOW, -days));
 
 describe('a weight, a band or a tempo', () => {
   it('belongs to drills that are done with one', () => {
-    expect(takes(halo)).toEqual({ kg: true, band: false, tempo: true });
+    expect(takes(halo)).toEqual({ kg: true, band: false, tempo: true, course: true });
     expect(takes(rotation)).toMatchObject({ kg: false, band: true });
-    expect(takes(library.drill('plank'))).toEqual({ kg: false, band: false, tempo: false });
+    expect(takes(library.drill('plank'))).toEqual({ kg: false, band: false, tempo: false, course: false });
     // A band that helps with a pull-up is part of the set-up.
     for (const d of library.drills.filter((one) => one.support?.setUp.position === 'band-hang')) expect(takes(d).band).toBe(false);
   });
@@ -60,6 +71,17 @@ describe('a weight, a band or a tempo', () => {
     expect(plannedDoseInWords({ sets: 2, min: 8, max: 10 }, planned)).toMatch(/^2 × 8–10 reps.*, 2 kg$/);
     expect(tensionSeconds(planned, { sets: 1, max: 10 }) / (planned.dose.perSide ? 2 : 1)).toBe(100);
     expect(halo.manner).toBeUndefined();
+    const course = { pulses: 3, lastHold: 10, helper: 'resists', breath: { out: 'in' } } as const;
+    const own = library.asPlanned({ drillId: 'halo', manner: { tempo: { out: 2, hold: 0, back: 2, rest: 1 }, course } });
+    // Ten repetitions of 2 + 2 + 1 s with three pulses of a second each, and the last one held for ten.
+    expect(tensionSeconds(own, { sets: 1, max: 10 }) / (own.dose.perSide ? 2 : 1)).toBe(10 * (5 + 3) + 10);
+    expect(plannedDoseInWords({ sets: 1, min: 10, max: 10 }, own)).toMatch(
+      /, 3 pulses at the end of each, the last one held 10 s, a helper resists$/,
+    );
+    expect([breathOf(halo), breathOf(own)]).toEqual([halo.teaching?.breath, { out: 'in' }]);
+    // An empty course takes the drill's own away, which is not the same as none.
+    expect(library.asPlanned({ drillId: 'prone-a-lifts', manner: { course: {} } }).dose.course).toEqual({});
+    expect([sameManner({ course: {} }, {}), sameManner({ course: { pulses: 2 } }, { course: { pulses: 2 } })]).toEqual([false, true]);
   });
 
   it('in one hand is what that hand carries', () => {

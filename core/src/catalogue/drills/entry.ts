@@ -73,7 +73,7 @@ export const SOFT_LANDING = 'Cushion where a fall frightens';
 export const FILM = 'Mirror or film for what cannot be felt';
 export const AT_A_WALL = 'A wall or table where the floor or kneeling hurts';
 
-interface DoseExtras extends Partial<Pick<DoseRange, 'perSide' | 'restSeconds'>> {
+interface DoseExtras extends Partial<Pick<DoseRange, 'perSide' | 'restSeconds' | 'course'>> {
   /** Length of an even repetition, half out and half back. */
   readonly secondsPerUnit?: number;
   readonly tempo?: Tempo;
@@ -86,10 +86,20 @@ export function reps(min: number, max: number, sets: number, { secondsPerUnit, t
   return { unit: 'reps', min, max, sets, perSide: false, restSeconds: 40, tempo: tempo ?? { out: half, hold: 0, back: half }, ...extras };
 }
 
-export function seconds(min: number, max: number, sets: number, extras: Omit<DoseExtras, 'secondsPerUnit' | 'tempo'> = {}): DoseRange {
+export function seconds(
+  min: number,
+  max: number,
+  sets: number,
+  extras: Omit<DoseExtras, 'secondsPerUnit' | 'tempo' | 'course'> = {},
+): DoseRange {
   return { unit: 's', min, max, sets, perSide: false, restSeconds: 45, ...extras };
 }
 
-export function breaths(min: number, max: number, sets: number, extras: Omit<DoseExtras, 'secondsPerUnit' | 'tempo'> = {}): DoseRange {
+export function breaths(
+  min: number,
+  max: number,
+  sets: number,
+  extras: Omit<DoseExtras, 'secondsPerUnit' | 'tempo' | 'course'> = {},
+): DoseRange {
   return { unit: 'breaths', min, max, sets, perSide: false, restSeconds: 20, ...extras };
 }

@@ -29,7 +29,7 @@ export const MOBILITY: readonly Untaught[] = [
     quality: 'mobility active',
     position: 'standing',
     pose: 'standing, arms overhead',
-    dose: reps(3, 5, 1, { perSide: true, secondsPerUnit: 12 }),
+    dose: reps(3, 5, 1, { perSide: true, secondsPerUnit: 12, course: { bothWays: true } }),
     trains: { 'shoulder-flexion': 2, 'shoulder-external-rotation': 1, 'shoulder-extension': 2, 'shoulder-internal-rotation': 2 },
     cue: 'One to three tenths of your strength, hips still, keep breathing.',
     alsoWorks: ['scapula'],

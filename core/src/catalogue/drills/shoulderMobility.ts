@@ -82,7 +82,7 @@ export const SHOULDER_MOBILITY: readonly Untaught[] = [
     quality: 'mobility active',
     position: 'side',
     pose: 'side lying',
-    dose: reps(3, 5, 1, { perSide: true, secondsPerUnit: 10 }),
+    dose: reps(3, 5, 1, { perSide: true, secondsPerUnit: 10, course: { bothWays: true } }),
     trains: { 'horizontal-adduction': 2, 'shoulder-external-rotation': 1, 'shoulder-flexion': 1 },
     cue: 'Knees stacked, draw the largest circle the floor allows, thumb leading.',
     blade: 'sweep',

@@ -169,7 +169,7 @@ export const MOBILITY_LESSONS: Readonly<Record<string, Lesson>> = {
   halo: {
     start: 'Weight held by both hands before the face.',
     out: 'Round the head, close to the hair, elbow past the ear.',
-    back: 'Home to the front; half of the number the other way.',
+    back: 'Home to the front; then the other way round.',
     felt: 'In the shoulders and the backs of the arms.',
     still: 'Ribs, head, hips.',
     gaze: AHEAD,

@@ -57,7 +57,9 @@ export function FloorFigure({ clock, person, step, counted }: FloorFigureProps) 
 const beatOf = ({ dose }: Step['drill']): Beat => dose.tempo ?? SHOWN_BEAT;
 
 function countedTravel({ movement }: Prepared, pace: Pace, seconds: number): number {
-  const { part, from, until } = paceAt(pace, seconds);
+  const { part, from, until, otherWay } = paceAt(pace, seconds);
   const share = until > from ? Math.min(1, Math.max(0, (seconds - from) / (until - from))) : 1;
-  return travelIn(movement, part, share, seconds);
+  const travel = travelIn(movement, part, share, seconds);
+  // What goes round goes the other way by going backward.
+  return otherWay && movement.round ? 1 - travel : travel;
 }

@@ -1,15 +1,18 @@
 import { type Pace, paceAt, type PacePart } from '@myokinet/core/floor';
-import { type DoseUnit, UNIT_WORDS } from '@myokinet/core/drills';
+import { type Breathing, type DoseUnit, UNIT_WORDS } from '@myokinet/core/drills';
 
+const NONE: Readonly<Record<PacePart, string>> = { out: '', pulse: '', hold: '', back: '', rest: '', in: '', still: '' };
 const WORDS: Readonly<Record<DoseUnit, Readonly<Record<PacePart, string>>>> = {
-  reps: { out: 'Out', hold: 'Hold', back: 'Back', in: '', still: '' },
-  breaths: { in: 'Breathe in', back: 'Breathe out', out: '', hold: '', still: '' },
-  s: { still: 'Hold', out: '', hold: '', back: '', in: '' },
+  reps: { ...NONE, out: 'Out', pulse: 'Pulse', hold: 'Hold', back: 'Back', rest: 'Wait' },
+  breaths: { ...NONE, in: 'Breathe in', back: 'Breathe out' },
+  s: { ...NONE, still: 'Hold' },
 };
 
 interface PaceDialProps {
   readonly pace: Pace;
   readonly unit: DoseUnit;
+  /** The breath by part of a repetition. */
+  readonly breath?: Breathing | undefined;
   readonly seconds: number;
 }
 
@@ -19,9 +22,10 @@ const WORTH_COUNTING = 2;
 /**
  * The pace by sight: a brass block runs along a rail, out, held at its end, and back; a hold drains the rail. Read from two metres.
  */
-export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
+export function PaceDial({ pace, unit, breath, seconds }: PaceDialProps) {
   const at = paceAt(pace, seconds);
   const word = WORDS[unit][at.part];
+  const breathed = unit === 'reps' && (at.part === 'out' || at.part === 'hold' || at.part === 'back') ? breath?.[at.part] : undefined;
   const isHold = at.part === 'still';
   const partLasts = at.until - at.from >= WORTH_COUNTING;
   return (
@@ -29,6 +33,7 @@ export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
       <p className="font-display read-far font-semibold sm:text-5xl low:read-far" aria-hidden>
         {word}
         {!isHold && partLasts && <span className="ms-3 font-normal">{Math.ceil(at.left)}</span>}
+        {breathed && breathed !== 'on' && <span className="aside ms-3 text-[0.6em] font-normal">breathe {breathed}</span>}
       </p>
       <p className="flex flex-wrap items-baseline justify-center gap-x-3">
         <span className="font-display read-count font-bold" data-read="count">
@@ -36,6 +41,7 @@ export function PaceDial({ pace, unit, seconds }: PaceDialProps) {
         </span>
         <span className="text-[max(24px,1rem)] leading-tight whitespace-nowrap">
           {isHold ? `s of ${pace.seconds}` : `of ${pace.beats.at(-1)?.count} ${UNIT_WORDS[unit]}`}
+          {at.otherWay && ', other way round'}
         </span>
       </p>
       <Rail place={railPlace(at.part, progress(at.from, at.until, seconds))} drains={isHold ? at.setLeft / pace.seconds : undefined} />
@@ -50,7 +56,8 @@ function progress(from: number, until: number, at: number): number {
 /** Where the block is on its rail, 0 to 1. */
 function railPlace(part: PacePart, share: number): number {
   if (part === 'out' || part === 'in') return share;
-  return part === 'hold' ? 1 : 1 - share;
+  if (part === 'rest') return 0;
+  return part === 'hold' || part === 'pulse' ? 1 : 1 - share;
 }
 
 const WIDTH = 320;

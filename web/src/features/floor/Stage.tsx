@@ -1,4 +1,4 @@
-import { cuesOf, type FaultId, faultsOf, plannedDoseInWords, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
+import { breathOf, cuesOf, type FaultId, faultsOf, plannedDoseInWords, tempoInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import { type Step, transitionTo } from '@myokinet/core/floor';
 import { FEELINGS } from '@myokinet/core/readiness';
 import { type RefObject, useEffect, useEffectEvent, useRef, useState } from 'react';
@@ -211,7 +211,7 @@ export function Stage({
               {!byFeel && (
                 <div className="lg:flex-1">
                   <Ticking clock={clock}>
-                    {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} seconds={(phase.paused ?? now) - phase.since} />}
+                    {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} breath={breathOf(drill)} seconds={(phase.paused ?? now) - phase.since} />}
                   </Ticking>
                 </div>
               )}

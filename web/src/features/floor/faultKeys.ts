@@ -3,7 +3,7 @@ import type { FaultEntry, FaultId } from '@myokinet/core/drills';
 /**
  * One letter for each fault of a drill: the first of its name that no other has taken.
  *
- * `hips sag or twist` → H, `neck leads the movement` → N.
+ * `hips sag` → H, `neck leads the movement` → N.
  */
 export function faultKeys(faults: readonly FaultEntry[]): ReadonlyMap<FaultId, string> {
   const taken = new Set<string>();

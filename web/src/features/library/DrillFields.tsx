@@ -2,6 +2,7 @@ import { JOINTS } from '@myokinet/core/anatomy';
 import type { Drill } from '@myokinet/core/drills';
 import { type Blade, BLADES } from '@myokinet/core/schools';
 import { NumberField, SelectField, TextField, TicksField, type Option } from '../../kit/EntryFields.tsx';
+import { CourseFields } from '../../kit/CourseFields.tsx';
 import { BLADE_WORDS, capital } from './words.ts';
 import { SupportNote } from './SupportNote.tsx';
 
@@ -28,7 +29,7 @@ export function DoseFields({ drill, edit, problemOf }: WithProblems) {
   const { dose, effort } = drill;
   const set = (part: Partial<Drill['dose']>) => edit({ dose: { ...dose, ...part } });
   const setUnit = (unit: Drill['dose']['unit']) => {
-    const { tempo: _, ...rest } = dose;
+    const { tempo: _, course: _course, ...rest } = dose;
     edit({ dose: { ...rest, unit, ...(unit === 'reps' ? { tempo: dose.tempo ?? { out: 2, hold: 0, back: 2 } } : {}) } });
   };
   return (
@@ -55,17 +56,26 @@ export function DoseFields({ drill, edit, problemOf }: WithProblems) {
         change={(v) => set({ perSide: v === 'each' })}
       />
       {dose.tempo &&
-        (['out', 'hold', 'back'] as const).map((part) => (
+        (['out', 'hold', 'back', 'rest'] as const).map((part) => (
           <NumberField
             key={part}
-            label={{ out: 'Way out', hold: 'Held', back: 'Way back' }[part]}
+            label={{ out: 'Way out', hold: 'Held', back: 'Way back', rest: 'Between two' }[part]}
             unit="s"
             step={0.5}
-            value={dose.tempo?.[part]}
+            value={dose.tempo?.[part] ?? 0}
             problem={problemOf(`dose/tempo/${part}`)}
             change={(seconds) => set({ tempo: { out: 0, hold: 0, back: 0, ...dose.tempo, [part]: seconds } })}
           />
         ))}
+      {dose.unit === 'reps' && (
+        <div className="col-span-3 text-sm">
+          <CourseFields
+            name={drill.name}
+            course={dose.course ?? {}}
+            set={(course) => set({ course: (Object.keys(course).length > 0 ? course : undefined) as never })}
+          />
+        </div>
+      )}
       <SelectField
         label="How hard, as"
         value={effort.scale}

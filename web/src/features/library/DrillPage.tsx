@@ -1,4 +1,4 @@
-import { bladeCue, bladeOf, doseInWords, type Drill, effortInWords, EQUIPMENT, handLoadInWords, tempoInWords } from '@myokinet/core/drills';
+import { bladeCue, bladeOf, courseInWords, doseInWords, type Drill, effortInWords, EQUIPMENT, handLoadInWords, tempoInWords } from '@myokinet/core/drills';
 import { originInWords } from '@myokinet/core/reference';
 import { BLADES } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
@@ -65,6 +65,7 @@ function Drilled({ drill }: { readonly drill: Drill }) {
 function Facts({ drill }: { readonly drill: Drill }) {
   const schools = useSchools();
   const tempo = tempoInWords(drill.dose);
+  const course = courseInWords(drill.dose.course);
   const equipment = drill.equipment.map((e) => EQUIPMENT[e] + (drill.standIns[e] ? ` (or ${drill.standIns[e]})` : ''));
   const facts: readonly (readonly [string, ReactNode])[] = [
     ['Part of a session', drill.phase],
@@ -74,7 +75,8 @@ function Facts({ drill }: { readonly drill: Drill }) {
     ['Equipment', equipment.length > 0 ? equipment.join('; ') : 'none'],
     ['Dose', doseInWords(drill.dose, drill.dose, schools.progress)],
     ...(tempo ? [['Tempo', tempo] as const] : []),
-    ['Rest between sets', `${drill.dose.restSeconds} s`],
+    ...(course ? [['Course', course] as const] : []),
+    ['Rest between sets', drill.dose.restSeconds > 0 ? `${drill.dose.restSeconds} s` : 'none, straight on'],
     ['How hard', effortInWords(drill.effort)],
     ['Hands carry', `${handLoadInWords(drill)}${drill.support ? ', worked out for each trainee' : ''}`],
     ['Bearable with', drill.aids.length > 0 ? drill.aids.join('; ') : 'nothing special'],

@@ -1,4 +1,4 @@
-import type { Breathing, Drill, MovePart } from '@myokinet/core/drills';
+import { breathOf, type Breathing, type Drill, type MovePart } from '@myokinet/core/drills';
 import { partTravel } from '@myokinet/core/showing';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { BREATH_WORDS, PART_WORDS } from './words.ts';
@@ -30,7 +30,7 @@ export function HowItIsDone({ drill }: { readonly drill: Drill }) {
       <h3>How it is done</h3>
       <ol className="mt-1 grid gap-x-4 gap-y-1 sm:grid-cols-2 xl:grid-cols-3">
         {teaching.steps.map(({ part, text }) => {
-          const breath = breathIn(teaching.breath, part);
+          const breath = breathIn(breathOf(drill) ?? {}, part);
           return (
             <li key={part} className="flex min-w-0 items-center gap-2.5">
               <span className="shrink-0">
