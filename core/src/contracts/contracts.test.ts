@@ -14,6 +14,7 @@ import {
   TraineeDto,
   validated,
 } from './index.ts';
+import { SetDto } from './session.ts';
 
 let made = 0;
 /** A valid UUID v7, another one each time. */
@@ -94,6 +95,11 @@ it('takes what is right, as it came', () => {
     [ClearanceDto, { id, ladderId: 'push-up', rungId: 'wall', initials: 'AS' }],
   ] as const)
     expect(validated<object>(contract, plain, scope)).toMatchObject(plain);
+});
+
+it('a feeling in its old name is taken in the new one', () => {
+  const { instance, problems } = inspect(SetDto, { ...SET, feeling: 'locked up' }, scope);
+  expect([problems, (instance as SetDto).feeling]).toEqual([[], 'clenched']);
 });
 
 const firstProblem = (contract: new () => object, plain: unknown) => inspect(contract, plain, scope).problems[0];

@@ -15,12 +15,11 @@ import {
 } from 'class-validator';
 import { DRILL_SKIP_REASONS, FLOOR_EVENT_FIELDS, FLOOR_EVENT_OPTIONS, type FloorEventKind, type FloorFieldRule } from '../floor/index.ts';
 import { SESSION_FORM_IDS, type SessionForm } from '../planning/index.ts';
-import { FEELINGS } from '../readiness/index.ts';
 import { IsDrillId, IsFaultId, IsInstant, IsNotBelow, IsWritten } from './decorators.ts';
 import { SupportPlanDto } from './library.ts';
 import { IsManner, type MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
-import { MOST_AMOUNT, SymptomValuesDto } from './session.ts';
+import { IsFeeling, MOST_AMOUNT, SymptomValuesDto } from './session.ts';
 import { Part, Parts } from './parts.ts';
 
 const SIDES = ['left', 'right', 'whole'] as const;
@@ -67,7 +66,7 @@ const RULES: Readonly<Record<FloorFieldRule, readonly PropertyDecorator[]>> = {
   side: [IsIn(SIDES)],
   oneSide: [IsIn(['left', 'right'])],
   amount: between('A set', 0, MOST_AMOUNT),
-  feeling: [IsIn(FEELINGS)],
+  feeling: [IsFeeling()],
   fault: [IsFaultId()],
   flag: [IsBoolean()],
   support: [Part(() => SupportPlanDto)],

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import type { BodySide, Side } from '../anatomy/index.ts';
 import type { FaultId } from '../drills/index.ts';
@@ -31,6 +32,14 @@ const SIDES = ['left', 'right', 'whole'] as const;
 /** Who and when belong together. */
 const WithSibling = (sibling: string, needed: string) => rule('withSibling', (_, object) => (object[sibling] ? undefined : needed));
 
+/** How a set felt; a device that was away since before the name changed says it in the old one. */
+export function IsFeeling(): PropertyDecorator {
+  return (target, property) => {
+    IsIn(FEELINGS)(target, String(property));
+    Transform(({ value }: { readonly value: unknown }) => (value === 'locked up' ? 'clenched' : value))(target, property);
+  };
+}
+
 export const TEN = 'must be a whole number from 0 to 10.';
 
 export class FaultSeenDto {
@@ -48,7 +57,7 @@ export class SetDto {
   @IsInt({ message: `A set must be a whole number from 0 to ${MOST_AMOUNT}.` })
   amount!: number;
   /** How it felt, where the dose was by feel. */
-  @IsOptional() @IsIn(FEELINGS) feeling?: Feeling;
+  @IsOptional() @IsFeeling() feeling?: Feeling;
   /** It ran to its end by the clock, and nobody said that it was done. */
   @IsOptional() @IsBoolean() unconfirmed?: boolean;
   @Parts(() => FaultSeenDto) @ArrayMaxSize(LIMITS.faultsPerSet) @IsArray() faults!: FaultSeenDto[];

@@ -28,6 +28,17 @@ describe('what goes on record', () => {
     ]);
   });
 
+  it('a fault of each side by itself, where somebody said which', () => {
+    const seen = (on?: 'left' | 'right', mended = true) =>
+      event({ kind: 'fault', ...at(1), faultId: 'shrug', mended, ...(on ? { on } : {}) });
+    const [item] = loggedItems(ran(head, [seen('left'), seen('right', false), seen('left', false), seen(), setOf('plank', 1)]));
+    expect(item?.sets[0]?.faults).toEqual([
+      { faultId: 'shrug', mended: false, on: 'left' },
+      { faultId: 'shrug', mended: false, on: 'right' },
+      { faultId: 'shrug', mended: true },
+    ]);
+  });
+
   it('a drill that was made lighter stands twice: what was left of it, and what was done instead', () => {
     const turn = event({ kind: 'turn', itemId: 'item-plank', support: { setUp: { position: 'plank' }, wanted: 0.6 }, harder: false });
     const items = loggedItems(ran(head, [setOf('plank', 1), turn, setOf('plank', 2), setOf('plank', 3)]));

@@ -150,7 +150,7 @@ describe('a set by feel', () => {
     ['too easy', 20],
     ['right', 20],
     ['too much', 5],
-    ['locked up', 5],
+    ['clenched', 5],
   ])('that felt %s stands for %i, and does not end by itself', (feeling, amount) => {
     const { sets } = play(set, [go(0), go(1), ...awake(1, 900), go(901), { kind: 'feel', at: 902, feeling }]);
     expect(sets).toMatchObject([{ amount, feeling }]);
@@ -172,6 +172,18 @@ describe('a fault', () => {
       kind: 'keep fault',
       fault: { faultId: 'breath-held', times: 1, during: true },
     });
+  });
+
+  it('may be told to one side, which takes the place of what was kept, and stops nothing', () => {
+    const on = (side: 'left' | 'right', eventId: string): StageEvent => ({ kind: 'fault on', at: 7, on: side, eventId });
+    const { state, does } = play(set, [...working, see, during, on('left', 'g')]);
+    expect([state.phase.kind, state.fault?.on, state.fault?.eventId]).toEqual(['work', 'left', 'g']);
+    expect(does.at(-1)).toMatchObject({ kind: 'side fault', was: { eventId: 'f' }, fault: { eventId: 'g', on: 'left' } });
+    // The same side twice changes nothing; the other one does. Without a fault there is nothing to tell.
+    expect(play(set, [on('left', 'h')], state).does).toEqual([]);
+    expect(play(set, [on('right', 'h')], state).state.fault).toMatchObject({ on: 'right', eventId: 'h' });
+    expect(play(set, [...working, on('left', 'g')]).state.fault).toBeUndefined();
+    expect(play(set, [go(9)], state).does).toMatchObject([{ kind: 'mend fault', fault: { eventId: 'g', on: 'left' } }, { kind: 'sound' }]);
   });
 
   it('that the cue mended is mended by the one key, and the set runs on', () => {
@@ -280,7 +292,7 @@ describe('whatever happens, in whatever order', () => {
         { kind: 'kept' },
         { kind: 'not kept' },
       ),
-      fc.constantFrom<Feeling>('too easy', 'right', 'too much', 'locked up').map((feeling): StageEvent => ({ kind: 'feel', at, feeling })),
+      fc.constantFrom<Feeling>('too easy', 'right', 'too much', 'clenched').map((feeling): StageEvent => ({ kind: 'feel', at, feeling })),
       fc.constant<StageEvent>({ kind: 'see', at, faultId: 'breath-held' }),
     );
   const anyStory = fc

@@ -27,6 +27,23 @@ describe('an open library', () => {
     expect(() => library.rung('push-up', 'moon')).toThrow('has no rung called "moon"');
   });
 
+  it('understands what a drill was called before', () => {
+    expect(library.hasDrill('towel-wringing')).toBe(true);
+    expect(library.drill('towel-wringing')).toBe(library.drill('grip-squeezes'));
+  });
+
+  it('lends the lesson of the built-in drill to a studio’s that was written before there were lessons', () => {
+    const { teaching: _t, faultNotes: _n, ...before } = library.drill('halo');
+    const ours = openLibrary(withDrills({ ...before, name: 'Our halo' })).drill('halo');
+    expect([ours.name, ours.teaching, ours.faultNotes]).toEqual([
+      'Our halo',
+      library.drill('halo').teaching,
+      library.drill('halo').faultNotes,
+    ]);
+    const own = { steps: [{ part: 'start', text: 'Ours.' }], felt: '', still: '', gaze: '', breath: {}, why: '' } as const;
+    expect(openLibrary(withDrills({ ...before, teaching: own })).drill('halo').teaching).toBe(own);
+  });
+
   it('knows harder neighbours from the easier ones, both ways round', () => {
     for (const drill of library.drills)
       for (const easier of library.easierThan(drill.id)) expect(library.harderThan(easier.id)).toContain(drill);

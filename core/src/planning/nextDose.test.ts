@@ -109,7 +109,7 @@ describe('the next dose by feel', () => {
     ['too easy once', [felt(1, 'too easy'), felt(3, 'right')], 'same', 0],
     ['right', [felt(1, 'right'), felt(3, 'too easy')], 'same', 0],
     ['too much', [felt(1, 'too much')], 'less', -0.05],
-    ['locked up', [felt(1, 'locked up')], 'back', -0.1],
+    ['clenched', [felt(1, 'clenched')], 'back', -0.1],
     ['not noted', [done(1)], 'same', 0],
   ])('%s', (_, history, change, loadChange) =>
     expect(nextDose(history, { drill: withDial, dose: dose() }, 'feel')).toMatchObject({ change, loadChange }),

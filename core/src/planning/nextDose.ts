@@ -71,7 +71,7 @@ const DAYS_APART = 2;
  * Count: all sets clean at the top of the dose in two sessions 48 hours apart → more repetitions or seconds up to what the drill has,
  * then 5 points of body weight, the next weight or the next band, and what has none of these a slower way back; the practice of a rung
  * earns the next rung's check; an unmended fault, effort from 8 or pain of 3–4 → the same again; a stop sign → 10 points back.
- * Feel: "too easy" twice → 5 points more; "right" → the same; "too much" → 5 less; "locked up" → 10 less.
+ * Feel: "too easy" twice → 5 points more; "right" → the same; "too much" → 5 less; "clenched" → 10 less.
  *
  * @param history newest first
  * @param drill as planned now: its dose, load and set-up
@@ -127,7 +127,7 @@ function troubleOf(done: DrillDone, { dose }: Pick<Drill, 'dose'>): DoseBecause 
 
 function byFeel(history: readonly DrillDone[], planned: Planned): NextDose {
   const felt = history.slice(0, CLEAN_IN_A_ROW).map(({ sets }) => hardest(sets.flatMap((s) => s.feeling ?? [])));
-  if (felt[0] === 'locked up') return change('back', -STEP_BACK, { code: 'clenched' }, planned);
+  if (felt[0] === 'clenched') return change('back', -STEP_BACK, { code: 'clenched' }, planned);
   if (felt[0] === 'too much') return change('less', -STEP, { code: 'too much' }, planned);
   if (felt.length === CLEAN_IN_A_ROW && felt.every((f) => f === 'too easy'))
     return change('more', STEP, { code: 'too easy twice' }, planned);
@@ -135,7 +135,7 @@ function byFeel(history: readonly DrillDone[], planned: Planned): NextDose {
   return change('same', 0, { code: felt[0] === 'right' ? 'right' : 'not noted' }, planned);
 }
 
-const HARDNESS: readonly Feeling[] = ['too easy', 'right', 'too much', 'locked up'];
+const HARDNESS: readonly Feeling[] = ['too easy', 'right', 'too much', 'clenched'];
 
 function hardest(feelings: readonly Feeling[]): Feeling | undefined {
   return feelings.toSorted((a, b) => HARDNESS.indexOf(b) - HARDNESS.indexOf(a))[0];

@@ -160,7 +160,7 @@ describe('what a session showed of a drill', () => {
           [min, 'whole'],
           [min, 'whole'],
         ],
-        { feeling: 'locked up' },
+        { feeling: 'clenched' },
       )?.top,
     ).toBe(false);
   });
@@ -184,7 +184,7 @@ describe('one set is enough to spoil it', () => {
   it('by a fault, by too little by feel, by one hard feeling, by one below the top', () => {
     expect(spoiled((i) => (i === 1 ? { faults: [{ faultId: 'shrug', mended: false }] } : {}))).toMatchObject({ code: 'fault-stayed' });
     expect(spoiled((i) => ({ feeling: 'right', amount: i === 1 ? 1 : 30 }))).toMatchObject({ code: 'below-least', drillId: 'plank' });
-    expect(spoiled((i) => (i === 1 ? { feeling: 'locked up' } : {}))).toMatchObject({ code: 'felt', feeling: 'locked up' });
+    expect(spoiled((i) => (i === 1 ? { feeling: 'clenched' } : {}))).toMatchObject({ code: 'felt', feeling: 'clenched' });
     expect(spoiled((i) => (i === 1 ? { amount: 29 } : {}))).toMatchObject({ code: 'below-top', top: 30 });
   });
 

@@ -80,7 +80,7 @@ function wrongWith(item: LoggedItem, library: Library): CleanFinding | undefined
   if (side) return { code: 'sets-missing', drillId, done: side.done, wanted: plannedSets, side: side.name };
   const unconfirmed = sets.filter((s) => s.unconfirmed).length;
   if (unconfirmed > 0) return { code: 'unconfirmed', drillId, sets: unconfirmed };
-  const felt = sets.find((s) => s.feeling === 'too much' || s.feeling === 'locked up');
+  const felt = sets.find((s) => s.feeling === 'too much' || s.feeling === 'clenched');
   if (felt?.feeling) return { code: 'felt', drillId, feeling: felt.feeling };
   if (sets.some((s) => s.feeling === undefined && s.amount < max)) return { code: 'below-top', drillId, top: max };
   const least = Math.min(max, library.drill(drillId).dose.min);

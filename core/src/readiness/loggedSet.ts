@@ -1,7 +1,7 @@
 import type { BodySide } from '../anatomy/index.ts';
 
 /** How a set felt, where the school stops counting. */
-export const FEELINGS = ['too easy', 'right', 'too much', 'locked up'] as const;
+export const FEELINGS = ['too easy', 'right', 'too much', 'clenched'] as const;
 export type Feeling = (typeof FEELINGS)[number];
 
 /** One logged set: what was done, and which faults showed. */

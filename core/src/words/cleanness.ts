@@ -3,12 +3,12 @@ import type { Feeling } from '../readiness/index.ts';
 import { capital } from './capital.ts';
 import { stopSignInWords, symptomInWords } from './symptoms.ts';
 
-/** How a set felt, as one says it; `locked up` is a position that was held too hard. */
+/** How a set felt, as one says it; `clenched` is a position that was held too hard. */
 export const FEELING_WORDS: Readonly<Record<Feeling, string>> = {
   'too easy': 'too easy',
   right: 'right',
   'too much': 'too much',
-  'locked up': 'clenched',
+  clenched: 'clenched',
 };
 
 /** The names of drills, as a library has them. */

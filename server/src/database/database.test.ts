@@ -89,6 +89,79 @@ describe('a database file', () => {
     expect(db.prepare("SELECT history FROM trainee_revision WHERE id = 'r2'").pluck().get()).toBe('Old note.');
   });
 
+  it('of before the plainer names calls them so on record, and facts stay facts', () => {
+    const db = new Database(':memory:');
+    const all = readMigrations();
+    migrate(db, all.slice(0, 21));
+    db.pragma('foreign_keys = OFF');
+    const { id: coach, studio_id: studio } = db.prepare('SELECT id, studio_id FROM coach').get() as { id: string; studio_id: string };
+    /** A row with what it names, and of what else must be there something. */
+    const insert = (table: string, row: Readonly<Record<string, unknown>>) => {
+      const columns = db.pragma(`table_info(${table})`) as { name: string; notnull: number; dflt_value: unknown; type: string }[];
+      const whole = Object.fromEntries(
+        columns.flatMap(({ name, notnull, dflt_value, type }) =>
+          name in row ? [[name, row[name]]] : notnull && dflt_value === null ? [[name, type === 'TEXT' ? '{}' : 1]] : [],
+        ),
+      );
+      const names = Object.keys(whole);
+      db.prepare(`INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map((n) => `@${n}`).join(', ')})`).run(whole);
+    };
+    const at = '2026-06-01T10:00:00.000Z';
+    const own = { studio_id: studio, coach_id: coach, trainee_id: 't' };
+    insert('trainee', { id: 't', studio_id: studio, current_revision: 'r' });
+    insert('trainee_revision', {
+      ...{ id: 'r', trainee_id: 't', coach_id: coach, saved_at: at, name: 'Ada', birth_year: 1990, sex: 'female' },
+      ...{ stature_cm: 170, mass_kg: 70, dominant_hand: 'right', session_minutes: 45, training_days: '[]', equipment: '[]' },
+    });
+    const finding = '{"code":"felt","drillId":"towel-wringing","feeling":"locked up"}';
+    insert('session', {
+      id: 's',
+      ...own,
+      performed_at: at,
+      recorded_at: at,
+      effort: 5,
+      minutes: 30,
+      clean: 0,
+      clean_finding: finding,
+      drill_ids: '["towel-wringing"]',
+      practised: '[]',
+    });
+    insert('session_item', {
+      id: 'i',
+      session_id: 's',
+      position: 0,
+      drill_id: 'towel-wringing',
+      planned_sets: 1,
+      min_dose: 8,
+      max_dose: 10,
+    });
+    insert('session_set', { id: 'e', item_id: 'i', position: 0, side: 'left', amount: 8, faults: '[]', feeling: 'locked up' });
+    insert('floor_run', { id: 'f', ...own, opened_at: at, head: '{"items":[{"drillId":"towel-wringing"}]}' });
+    const felt = (id: string, event: object) =>
+      insert('floor_event', { id, run_id: 'f', ordinal: 1, received_at: at, event: JSON.stringify(event) });
+    felt('v', { kind: 'set', feeling: 'locked up' });
+    // A joint that locks up is a symptom of its own, and keeps its name.
+    felt('w', { kind: 'symptom', symptom: { kind: 'locked up' } });
+
+    migrate(db, all);
+    const told = (sql: string) => db.prepare(sql).pluck().all();
+    expect(told('SELECT drill_id FROM session_item')).toEqual(['grip-squeezes']);
+    expect(told('SELECT feeling FROM session_set')).toEqual(['clenched']);
+    expect(told('SELECT drill_ids || clean_finding FROM session')).toEqual([
+      '["grip-squeezes"]{"code":"felt","drillId":"grip-squeezes","feeling":"clenched"}',
+    ]);
+    expect(told('SELECT head FROM floor_run')).toEqual(['{"items":[{"drillId":"grip-squeezes"}]}']);
+    expect(told('SELECT event FROM floor_event ORDER BY id')).toEqual([
+      '{"kind":"set","feeling":"clenched"}',
+      '{"kind":"symptom","symptom":{"kind":"locked up"}}',
+    ]);
+    for (const change of ['UPDATE session_set SET amount = 9', 'UPDATE session SET effort = 1', 'UPDATE floor_event SET ordinal = 2'])
+      expect(() => db.prepare(change).run()).toThrow('facts');
+    expect(() =>
+      insert('session_set', { id: 'x', item_id: 'i', position: 1, side: 'left', amount: 8, faults: '[]', feeling: 'locked up' }),
+    ).toThrow('CHECK');
+  });
+
   it('of the second version learns the scatter of the trials that stand', () => {
     const db = new Database(':memory:');
     db.pragma('foreign_keys = ON');

@@ -90,13 +90,13 @@ describe('the verdict while typing', () => {
     expect(judgeLog(sessionFrom(filled()), library).clean.finding).toMatchObject({ code: 'below-top', top: 10 });
   });
 
-  it('is clean by feel when every set felt right, and not when one locked up', () => {
+  it('is clean by feel when every set felt right, and not when one clenched', () => {
     const felt = (text: string) => {
       const log = filled();
       return sessionFrom({ ...log, items: log.items.map((i) => ({ ...i, sets: i.sets.map((s) => ({ ...s, text })) })) });
     };
     expect(judgeLog(felt('right'), library).clean.clean).toBe(true);
-    expect(judgeLog(felt('locked up'), library).clean.finding).toEqual({ code: 'felt', drillId: 'plank', feeling: 'locked up' });
+    expect(judgeLog(felt('clenched'), library).clean.finding).toEqual({ code: 'felt', drillId: 'plank', feeling: 'clenched' });
     expect(felt('right').items[0]?.sets[0]).toMatchObject({ feeling: 'right', amount: 10 });
   });
 
