@@ -80,9 +80,19 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
     await page.clock.runFor(10_500);
     await page.keyboard.press('H');
     await expect(page.getByRole('alert', { name: /hips sag/ })).toContainText('One line from ear to ankle.');
+    // It shows on the whole body: no side is asked.
+    await expect(page.getByRole('group', { name: 'On which side, if only on one' })).toHaveCount(0);
     await beat(page, { held: true });
     await page.keyboard.press('PageDown');
     await expect(page.getByRole('alert', { name: /hips sag/ })).toHaveCount(0);
+    await page.keyboard.press('B');
+    await expect(page.getByRole('alert', { name: /blade wings/ })).toContainText('Push the floor further away.');
+    const side = page.getByRole('group', { name: 'On which side, if only on one' });
+    await side.getByRole('button', { name: 'left' }).click();
+    await expect(side.getByRole('button', { name: 'left' })).toHaveAttribute('aria-pressed', 'true');
+    await beat(page, { held: true });
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('alert', { name: /blade wings/ })).toHaveCount(0);
     await page.clock.runFor(10_000);
     await expect(page.getByRole('group', { name: 'Where the form went' })).toHaveText(/5 s10 s15 s$/);
     await confirm(page, '20 s');
@@ -150,7 +160,10 @@ held('a whole session by keys and pedal alone, with the clock held: pace, holds,
     ['neck-loosening', [3, 3]],
   ]);
   expect(session?.items[1]?.support?.wanted).toBeLessThan(0.69);
-  expect(session?.items[1]?.sets[0]?.faults).toEqual([{ faultId: 'hips-sag', mended: true }]);
+  expect(session?.items[1]?.sets[0]?.faults).toEqual([
+    { faultId: 'hips-sag', mended: true },
+    { faultId: 'blade-wings', mended: true, on: 'left' },
+  ]);
 });
 
 test.describe('by touch, on a phone', () => {

@@ -36,6 +36,21 @@ test('a drill moves, is stopped, set by keys, and seen from elsewhere', async ({
   expect(violations.map(({ id }) => id)).toEqual([]);
 });
 
+test('a drill is taught in steps, each with its figure, and its faults stand beside the right', async ({ page }) => {
+  await page.goto(`${server.address}/library/drills/practice-floor-push-up`);
+  const steps = page.getByRole('region', { name: 'How it is done' });
+  await expect(steps.getByRole('listitem')).toHaveCount(3);
+  await expect(steps.getByRole('listitem').nth(1)).toContainText('Out, breathe inLower as one piece');
+  await expect(steps.locator('svg')).toHaveCount(3);
+  const faults = page.getByRole('region', { name: 'Faults it invites' });
+  await expect(faults.getByRole('img', { name: 'Floor push-up, right' }).first()).toBeVisible();
+  const flare = faults.getByRole('img', { name: 'Floor push-up, with the fault: elbow flares out' });
+  await flare.scrollIntoViewIfNeeded();
+  await expect(flare).toBeVisible();
+  // No bent elbow is a fault of a push-up, and no cue asks for straight arms.
+  await expect(faults).not.toContainText(/elbow bends|straight and not forced/i);
+});
+
 test('who asks for less motion sees stills, and may still play', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto(`${server.address}/library/drills/plank-scapular-push-up`);

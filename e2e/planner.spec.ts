@@ -233,13 +233,20 @@ test('a weight is named on the desk, goes to the floor, is changed there, and to
   await expect(card.getByRole('list', { name: 'Rules to think about' })).toContainText('begin with at most 2.5 kg');
   await weight.fill('1.5');
   await expect(card.getByText('begin with at most')).toHaveCount(0);
+  // How the set is gone through is told beside its tempo, and goes to the floor with it.
+  await card.getByText(/^tempo 2–0–2 s/).click();
+  await card.getByLabel('Seconds that the last one is held, Halo with a weight').fill('5');
+  await card.getByLabel('Helper, Halo with a weight').selectOption('a helper resists');
+  await card.getByLabel('Seconds between, Halo with a weight').fill('1');
+  await expect(card.getByText('tempo 2–0–2–1 s, the last one held 5 s, a helper resists, its own')).toBeVisible();
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
   await card.getByRole('link', { name: 'Run this session' }).click();
   await page.getByRole('button', { name: 'None of these' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   const dose = page.locator('[data-read=dose]');
-  await expect(dose).toContainText('1.5 kg');
+  await expect(dose).toContainText('1.5 kg, the last one held 5 s, a helper resists');
+  await expect(page.getByText('2 s out, 2 s back, 1 s between')).toBeVisible();
   await page.getByRole('button', { name: 'Change' }).click();
   await page.getByRole('button', { name: '2 kg', exact: true }).click();
   await expect(dose).toContainText('2 kg');

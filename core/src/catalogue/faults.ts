@@ -304,7 +304,7 @@ const WORDS = {
   drops: {
     name: 'drops on the way back',
     part: 'back',
-    cue: 'Set it down; nobody hears it.',
+    cue: 'Slow all the way home; nothing drops.',
     regression: 'Half of the way, under control.',
   },
   'stops-short': {

@@ -47,7 +47,7 @@ const pullUp = (own: Own): Lesson => ({
   gaze: 'At the bar.',
   breath: EFFORT_OUT,
   faults: ['arm-leads', 'one-arm-more', 'legs-kick', 'chin-pokes', 'ribs-flare', 'drops'],
-  notes: { 'arm-leads': { regression: 'Only the first part: shoulders down and up.' } },
+  notes: { 'arm-leads': { regression: 'Only the first part: shoulders down and up.' }, drops: { cue: 'Count the way down.' } },
   ...own,
 });
 

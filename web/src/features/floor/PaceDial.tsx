@@ -33,7 +33,7 @@ export function PaceDial({ pace, unit, breath, seconds }: PaceDialProps) {
       <p className="font-display read-far font-semibold sm:text-5xl low:read-far" aria-hidden>
         {word}
         {!isHold && partLasts && <span className="ms-3 font-normal">{Math.ceil(at.left)}</span>}
-        {breathed && breathed !== 'on' && <span className="aside ms-3 text-[0.6em] font-normal">breathe {breathed}</span>}
+        {breathed && breathed !== 'on' && <span className="aside ms-3 text-[0.5em] font-normal whitespace-nowrap">breathe {breathed}</span>}
       </p>
       <p className="flex flex-wrap items-baseline justify-center gap-x-3">
         <span className="font-display read-count font-bold" data-read="count">

@@ -211,7 +211,14 @@ export function Stage({
               {!byFeel && (
                 <div className="lg:flex-1">
                   <Ticking clock={clock}>
-                    {(now) => <PaceDial pace={stage.pace} unit={drill.dose.unit} breath={breathOf(drill)} seconds={(phase.paused ?? now) - phase.since} />}
+                    {(now) => (
+                      <PaceDial
+                        pace={stage.pace}
+                        unit={drill.dose.unit}
+                        breath={breathOf(drill)}
+                        seconds={(phase.paused ?? now) - phase.since}
+                      />
+                    )}
                   </Ticking>
                 </div>
               )}

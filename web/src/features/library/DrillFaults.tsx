@@ -31,7 +31,7 @@ function Invited({ drill, fault }: { readonly drill: Drill; readonly fault: Faul
   const { id, name, cue, regression, part, oneSided } = fault;
   const when = [...(part ? [PART_WORDS[part].toLowerCase()] : []), ...(oneSided ? ['one side or both'] : [])].join(', ');
   return (
-    <li className="flex min-w-0 gap-3 border-s-4 border-warning ps-2.5">
+    <li className="flex min-w-0 gap-3 border-s-4 border-warning ps-2.5 max-sm:flex-col max-sm:gap-1">
       <div className="min-w-0 flex-1 text-sm leading-snug">
         <p>
           <span className="font-semibold">{capital(name)}</span>

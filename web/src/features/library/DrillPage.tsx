@@ -1,4 +1,14 @@
-import { bladeCue, bladeOf, courseInWords, doseInWords, type Drill, effortInWords, EQUIPMENT, handLoadInWords, tempoInWords } from '@myokinet/core/drills';
+import {
+  bladeCue,
+  bladeOf,
+  courseInWords,
+  doseInWords,
+  type Drill,
+  effortInWords,
+  EQUIPMENT,
+  handLoadInWords,
+  tempoInWords,
+} from '@myokinet/core/drills';
 import { originInWords } from '@myokinet/core/reference';
 import { BLADES } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
@@ -29,6 +39,15 @@ function Drilled({ drill }: { readonly drill: Drill }) {
     <article aria-labelledby="drill-name">
       <title>{`${drill.name} · Library · Myokinet`}</title>
       <StandingNote kind="drill" id={drill.id} now={new Date()} />
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <h2 id="drill-name" className="!text-2xl">
+          {drill.name}
+        </h2>
+        <CopyLink kind="drill" id={drill.id} />
+        <Link className="btn btn-sm" to="edit">
+          <Pencil size={15} aria-hidden /> Edit for the studio
+        </Link>
+      </div>
       <div className="grid items-start gap-x-10 gap-y-5 lg:grid-cols-[20rem_minmax(0,1fr)]">
         <div>
           <div className="sheet p-3">
@@ -37,15 +56,6 @@ function Drilled({ drill }: { readonly drill: Drill }) {
           <Facts drill={drill} />
         </div>
         <div className="grid gap-5">
-          <div className="flex flex-wrap items-center gap-3">
-            <h2 id="drill-name" className="!text-2xl">
-              {drill.name}
-            </h2>
-            <CopyLink kind="drill" id={drill.id} />
-            <Link className="btn btn-sm" to="edit">
-              <Pencil size={15} aria-hidden /> Edit for the studio
-            </Link>
-          </div>
           <Cues drill={drill} />
           <HowItIsDone drill={drill} />
           {/* Whether somebody may do it: planning knows. */}
