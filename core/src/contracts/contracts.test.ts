@@ -14,7 +14,7 @@ import {
   TraineeDto,
   validated,
 } from './index.ts';
-import { SetDto } from './session.ts';
+import { SessionItemDto, SetDto } from './session.ts';
 
 let made = 0;
 /** A valid UUID v7, another one each time. */
@@ -97,7 +97,9 @@ it('takes what is right, as it came', () => {
     expect(validated<object>(contract, plain, scope)).toMatchObject(plain);
 });
 
-it('a feeling in its old name is taken in the new one', () => {
+it('a feeling or a drill in its old name is taken in the new one', () => {
+  const item = { id: newId(), drillId: 'towel-wringing', plannedSets: 1, min: 8, max: 10, sets: [] };
+  expect(inspect(SessionItemDto, item, scope)).toMatchObject({ problems: [], instance: { drillId: 'grip-squeezes' } });
   const { instance, problems } = inspect(SetDto, { ...SET, feeling: 'locked up' }, scope);
   expect([problems, (instance as SetDto).feeling]).toEqual([[], 'clenched']);
 });

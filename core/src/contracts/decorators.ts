@@ -1,3 +1,5 @@
+import { Transform } from 'class-transformer';
+import { drillIdNow } from '../library/index.ts';
 import { type Measure, measureSides } from '../measuring/index.ts';
 import { rule, shown } from './rule.ts';
 import { libraryInScope, nowInScope } from './scope.ts';
@@ -15,8 +17,20 @@ export function measureInScope(id: unknown): Measure | undefined {
 export const IsFaultId = () =>
   rule('isFault', (value) => (libraryInScope().hasFault(value) ? undefined : `There is no fault called "${shown(value)}".`));
 
-export const IsDrillId = ({ each = false }: { readonly each?: boolean } = {}) =>
-  rule('isDrill', (value) => (libraryInScope().hasDrill(value) ? undefined : `There is no drill called "${shown(value)}".`), each);
+/** A drill of the library; one in its old name is taken in the new one. */
+export const IsDrillId =
+  ({ each = false }: { readonly each?: boolean } = {}): PropertyDecorator =>
+  (target, property) => {
+    rule(
+      'isDrill',
+      (value) => (libraryInScope().hasDrill(value) ? undefined : `There is no drill called "${shown(value)}".`),
+      each,
+    )(target, property);
+    Transform(({ value }: { readonly value: unknown }): unknown => (Array.isArray(value) ? value.map(drillIdNow) : drillIdNow(value)))(
+      target,
+      property,
+    );
+  };
 
 export const IsLadderId = () =>
   rule('isLadder', (value) => (libraryInScope().hasLadder(value) ? undefined : `There is no ladder called "${shown(value)}".`));

@@ -65,10 +65,15 @@ export function handLoadDose(drill: Pick<Drill, 'dose' | 'handLoad'>, dose: Pick
 
 export const UNIT_WORDS: Record<DoseUnit, string> = { reps: 'reps', s: 's', breaths: 'breaths' };
 
+const MINUTE = 60;
+/** Slow, continuous work is told in minutes from here on, in seconds. */
+const TOLD_IN_MINUTES = 120;
+
 /**
  * A dose as the school says it: by count with its unit, by feel without a number to chase.
  *
  * @example doseInWords({ sets: 3, min: 20, max: 30 }, { unit: 's', perSide: true }) // '3 × 20–30 s a side'
+ * @example doseInWords({ sets: 1, min: 240, max: 240 }, { unit: 's', perSide: false }) // '1 × 4 min'
  * @example doseInWords({ sets: 3, min: 20, max: 30 }, { unit: 's', perSide: true }, 'feel') // '3 × by feel a side, up to 30 s'
  */
 export function doseInWords(
@@ -78,6 +83,8 @@ export function doseInWords(
 ): string {
   const side = perSide ? ' a side' : '';
   if (progress === 'feel') return `${dose.sets} × by feel${side}, up to ${dose.max} ${UNIT_WORDS[unit]}`;
+  if (unit === 's' && dose.min === dose.max && dose.max >= TOLD_IN_MINUTES && dose.max % MINUTE === 0)
+    return `${dose.sets} × ${dose.max / MINUTE} min${side}`;
   const range = dose.min === dose.max ? `${dose.max}` : `${dose.min}–${dose.max}`;
   return `${dose.sets} × ${range} ${UNIT_WORDS[unit]}${side}`;
 }

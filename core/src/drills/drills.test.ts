@@ -22,6 +22,11 @@ const library = openLibrary(BUILT_IN);
 const drillOf = library.drill;
 
 describe('dose', () => {
+  it('of slow, continuous work is told in minutes', () => {
+    const said = (min: number, max: number) => doseInWords({ sets: 1, min, max }, { unit: 's', perSide: false });
+    expect([said(240, 240), said(90, 90), said(130, 130), said(120, 180)]).toEqual(['1 × 4 min', '1 × 90 s', '1 × 130 s', '1 × 120–180 s']);
+  });
+
   const plank = drillOf('plank');
   const dose = { sets: 3, min: 20, max: 30, restSeconds: 45 };
 

@@ -1,6 +1,7 @@
 export {
   EMPTY_LIBRARY,
   ENTRY_KINDS,
+  drillIdNow,
   LIST_OF,
   openLibrary,
   type EntryKind,

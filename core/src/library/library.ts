@@ -77,6 +77,15 @@ export interface Library {
 const RENAMED: ReadonlyMap<string, string> = new Map([['towel-wringing', 'grip-squeezes']]);
 
 /**
+ * What a drill is called today; anything else is handed back as it is.
+ *
+ * @example drillIdNow('towel-wringing') // 'grip-squeezes'
+ */
+export function drillIdNow<T>(id: T): T | string {
+  return (typeof id === 'string' && RENAMED.get(id)) || id;
+}
+
+/**
  * Opens a library: the same content, indexed.
  *
  * @param content drills and ladders; the last of two entries with one id counts
@@ -95,7 +104,7 @@ export function openLibrary(content: LibraryContent): Library {
     for (const easier of drill.easier) harder.set(easier, [...(harder.get(easier) ?? []), drill]);
 
   const drill = (id: string): Drill => {
-    const found = drills.get(id) ?? drills.get(RENAMED.get(id) ?? id);
+    const found = drills.get(id) ?? drills.get(drillIdNow(id));
     if (!found) throw new Refusal('drill-unknown', `There is no drill called "${id}".`);
     return found;
   };
@@ -112,7 +121,7 @@ export function openLibrary(content: LibraryContent): Library {
     faults: offered(faults.values()),
     content,
     drill,
-    hasDrill: (id): id is string => typeof id === 'string' && (drills.has(id) || drills.has(RENAMED.get(id) ?? id)),
+    hasDrill: (id): id is string => typeof id === 'string' && (drills.has(id) || drills.has(drillIdNow(id))),
     asPlanned: ({ drillId, support, manner }) =>
       inManner(
         inSetUp(drill(drillId), support, () => undefined),
