@@ -64,9 +64,8 @@ const FIGURES: Readonly<Record<FaultId, FaultFigure>> = {
 /** The faults that a figure can show. */
 export const SHOWN_FAULTS: readonly FaultId[] = Object.keys(FIGURES);
 
-/** Whether a figure shows what a fault makes of a drill; a studio's drill needs a movement that it shares. */
-export function showsFault({ id, movement, origin }: Pick<Drill, 'id' | 'movement' | 'origin'>, fault: FaultId): boolean {
-  if (movement === undefined && origin.kind === 'studio') return false;
+/** Whether a figure can show what a fault makes of a drill. */
+export function showsFault({ id, movement }: Pick<Drill, 'id' | 'movement'>, fault: FaultId): boolean {
   return Object.hasOwn(FIGURES, fault) && !FIGURES[fault]?.not?.includes(movement ?? id);
 }
 
