@@ -14,6 +14,8 @@ import {
   TraineeDto,
   validated,
 } from './index.ts';
+import { DrillDto, FaultDto } from './library.ts';
+import { MannerDto } from './manner.ts';
 import { SessionItemDto, SetDto } from './session.ts';
 
 let made = 0;
@@ -95,6 +97,17 @@ it('takes what is right, as it came', () => {
     [ClearanceDto, { id, ladderId: 'push-up', rungId: 'wall', initials: 'AS' }],
   ] as const)
     expect(validated<object>(contract, plain, scope)).toMatchObject(plain);
+});
+
+it('null for what may be absent of a lesson, a course or a fault is its absence, never kept', () => {
+  const halo = { ...scope.library.drill('halo') };
+  const dose = { ...halo.dose, course: null, tempo: { ...halo.dose.tempo, rest: null } };
+  const { instance, problems } = inspect(DrillDto, { ...halo, dose, teaching: null, faultNotes: null, bladeTravels: null }, scope);
+  expect([problems, JSON.stringify(instance).includes('null')]).toEqual([[], false]);
+  const fault = { id: 'a', name: 'a', cue: 'b', regression: 'c', part: null, oneSided: null, only: null, placed: null };
+  expect(JSON.stringify(inspect(FaultDto, fault, scope))).not.toContain('null');
+  const manner = { kg: 2, course: { pulses: null, lastHold: null, helper: null, bothWays: null, breath: { out: null } } };
+  expect(JSON.stringify(inspect(MannerDto, manner, scope))).not.toContain('null');
 });
 
 it('a feeling or a drill in its old name is taken in the new one', () => {

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { Equals, IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { COURSE_LIMITS, HELPER_DEEDS, type HelperDeed } from '../drills/index.ts';
 import { Part } from './parts.ts';
+import { NullIsNone } from './rule.ts';
 import { BreathingDto } from './teaching.ts';
 
 const { pulses, lastHold } = COURSE_LIMITS;
@@ -10,13 +11,19 @@ const LAST_HOLD = `The last one is held from ${lastHold.min} to ${lastHold.max} 
 
 /** How a set is gone through, beside how often and how fast. */
 export class CourseDto {
-  @IsOptional() @Equals(true) bothWays?: true;
-  @IsOptional() @Max(pulses.max, { message: PULSES }) @Min(pulses.min, { message: PULSES }) @IsInt({ message: PULSES }) pulses?: number;
+  @NullIsNone() @IsOptional() @Equals(true) bothWays?: true;
+  @NullIsNone()
+  @IsOptional()
+  @Max(pulses.max, { message: PULSES })
+  @Min(pulses.min, { message: PULSES })
+  @IsInt({ message: PULSES })
+  pulses?: number;
+  @NullIsNone()
   @IsOptional()
   @Max(lastHold.max, { message: LAST_HOLD })
   @Min(lastHold.min, { message: LAST_HOLD })
   @IsInt({ message: LAST_HOLD })
   lastHold?: number;
-  @IsOptional() @IsIn(HELPER_DEEDS, { message: `A helper ${HELPER_DEEDS.join(' or ')}.` }) helper?: HelperDeed;
-  @IsOptional() @Part(() => BreathingDto) breath?: BreathingDto;
+  @NullIsNone() @IsOptional() @IsIn(HELPER_DEEDS, { message: `A helper ${HELPER_DEEDS.join(' or ')}.` }) helper?: HelperDeed;
+  @NullIsNone() @IsOptional() @Part(() => BreathingDto) breath?: BreathingDto;
 }

@@ -53,7 +53,7 @@ import { IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
 import { IsEntryId, isEntryId, IsText, OriginDto } from './entry.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
 import { MeasureDto } from './measure.ts';
-import { rule, shown } from './rule.ts';
+import { NullIsNone, rule, shown } from './rule.ts';
 import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
 import { IsFaultNotes, IsPlaced, TeachingDto } from './teaching.ts';
 
@@ -110,7 +110,12 @@ export class TempoDto {
   @Max(60, { message: `The way out ${SECONDS(60)}` }) @Min(0, { message: `The way out ${SECONDS(60)}` }) @IsNumber() out!: number;
   @Max(60, { message: `The hold ${SECONDS(60)}` }) @Min(0, { message: `The hold ${SECONDS(60)}` }) @IsNumber() hold!: number;
   @Max(60, { message: `The way back ${SECONDS(60)}` }) @Min(0, { message: `The way back ${SECONDS(60)}` }) @IsNumber() back!: number;
-  @IsOptional() @Max(60, { message: `The wait ${SECONDS(60)}` }) @Min(0, { message: `The wait ${SECONDS(60)}` }) @IsNumber() rest?: number;
+  @NullIsNone()
+  @IsOptional()
+  @Max(60, { message: `The wait ${SECONDS(60)}` })
+  @Min(0, { message: `The wait ${SECONDS(60)}` })
+  @IsNumber()
+  rest?: number;
 }
 
 export class DoseRangeDto {
@@ -134,7 +139,7 @@ export class DoseRangeDto {
   @IsInt()
   restSeconds!: number;
   @IsOptional() @IsTempoOfReps() @Part(() => TempoDto) tempo?: TempoDto;
-  @IsOptional() @IsCourseOfReps() @Part(() => CourseDto) course?: CourseDto;
+  @NullIsNone() @IsOptional() @IsCourseOfReps() @Part(() => CourseDto) course?: CourseDto;
 }
 
 export class EffortDto {
@@ -189,10 +194,10 @@ export class DrillDto {
   @IsText('The cue', MOST.text) cue!: string;
   @IsOptional() @IsIn(BLADES) blade?: Blade;
   @IsOptional() @IsTexts('isBladeCues', 'Blade cues', BLADES) bladeCues?: Partial<Record<Blade, string>>;
-  @IsOptional() @Equals(true) bladeTravels?: true;
+  @NullIsNone() @IsOptional() @Equals(true) bladeTravels?: true;
   @AllDifferent() @IsEntryId(true) @ArrayMaxSize(MOST.faultsOfDrill) @IsArray() faults!: FaultId[];
-  @IsOptional() @IsFaultNotes() faultNotes?: Record<FaultId, FaultNote>;
-  @IsOptional() @Part(() => TeachingDto) teaching?: TeachingDto;
+  @NullIsNone() @IsOptional() @IsFaultNotes() faultNotes?: Record<FaultId, FaultNote>;
+  @NullIsNone() @IsOptional() @Part(() => TeachingDto) teaching?: TeachingDto;
   @AllDifferent() @ArrayMaxSize(MOST.neighbours) @Matches(/^[a-z0-9-]+$/, { each: true }) @IsArray() easier!: string[];
   @SomeOf(CAUTION_IDS) excludedBy!: CautionId[];
   @IsOptional() @Equals(true) byChoice?: true;
@@ -258,11 +263,11 @@ export class FaultDto {
   @IsText('The name of the fault', MOST.name) name!: string;
   @IsText('The first cue', MOST.text) cue!: string;
   @IsText('What to do when it stays', MOST.text) regression!: string;
-  @IsOptional() @IsIn(MOVE_PARTS) part?: MovePart;
-  @IsOptional() @Equals(true) oneSided?: true;
+  @NullIsNone() @IsOptional() @IsIn(MOVE_PARTS) part?: MovePart;
+  @NullIsNone() @IsOptional() @Equals(true) oneSided?: true;
   @IsOptional() @IsIn(BLADES) under?: Blade;
-  @IsOptional() @SomeOf(SITUATIONS, { least: 1 }) only?: Situation[];
-  @IsOptional() @IsPlaced() placed?: Partial<Record<Situation, FaultWords>>;
+  @NullIsNone() @IsOptional() @SomeOf(SITUATIONS, { least: 1 }) only?: Situation[];
+  @NullIsNone() @IsOptional() @IsPlaced() placed?: Partial<Record<Situation, FaultWords>>;
 }
 
 /** Saves a drill or a ladder as the studio's own. Each save names the revision it edits. */

@@ -4,7 +4,7 @@ import { type Band, BANDS, KG_LIMITS } from '../drills/index.ts';
 import { CourseDto } from './course.ts';
 import { TempoDto } from './library.ts';
 import { Part } from './parts.ts';
-import { rule } from './rule.ts';
+import { NullIsNone, rule } from './rule.ts';
 
 const { min, max, step } = KG_LIMITS;
 const IsInSteps = () =>
@@ -22,7 +22,7 @@ export class MannerDto {
   kg?: number;
   @IsOptional() @IsIn(BANDS, { message: `A band must be one of: ${BANDS.join(', ')}.` }) band?: Band;
   @IsOptional() @Part(() => TempoDto) tempo?: TempoDto;
-  @IsOptional() @Part(() => CourseDto) course?: CourseDto;
+  @NullIsNone() @IsOptional() @Part(() => CourseDto) course?: CourseDto;
 }
 
 /** A manner that names something. */

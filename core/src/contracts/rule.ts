@@ -1,3 +1,4 @@
+import { Transform } from 'class-transformer';
 import { registerDecorator, type ValidationArguments } from 'class-validator';
 
 /** A property decorator from a function that names what is wrong, or nothing. */
@@ -28,6 +29,11 @@ function eachProblem(
 ) {
   const values: unknown = args?.value;
   return (Array.isArray(values) ? values : [values]).map((v: unknown) => problem(v, {})).find((p) => p !== undefined);
+}
+
+/** A property that is sent as null is one that is not there: what reads it asks whether it is there. */
+export function NullIsNone(): PropertyDecorator {
+  return Transform(({ value }: { readonly value: unknown }): unknown => value ?? undefined);
 }
 
 const SHOWN_CHARACTERS = 60;

@@ -5,7 +5,7 @@ import { plainTextProblem } from './decorators.ts';
 import { isEntryId, IsText } from './entry.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
 import { Part, Parts } from './parts.ts';
-import { rule, shown } from './rule.ts';
+import { NullIsNone, rule, shown } from './rule.ts';
 
 export class TeachingStepDto {
   @IsIn(MOVE_PARTS, { message: `A step belongs to ${MOVE_PARTS.join(', ')}.` }) part!: MovePart;
@@ -13,9 +13,9 @@ export class TeachingStepDto {
 }
 
 export class BreathingDto {
-  @IsOptional() @IsIn(BREATHS) out?: Breath;
-  @IsOptional() @IsIn(BREATHS) hold?: Breath;
-  @IsOptional() @IsIn(BREATHS) back?: Breath;
+  @NullIsNone() @IsOptional() @IsIn(BREATHS) out?: Breath;
+  @NullIsNone() @IsOptional() @IsIn(BREATHS) hold?: Breath;
+  @NullIsNone() @IsOptional() @IsIn(BREATHS) back?: Breath;
 }
 
 /** The parts of a movement follow one another, each at most once. */
