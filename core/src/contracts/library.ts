@@ -17,8 +17,6 @@ import {
 } from 'class-validator';
 import { type Joint, JOINTS, type Motion, MOTIONS } from '../anatomy/index.ts';
 import {
-  DOSE_UNITS,
-  type DoseUnit,
   type Equipment,
   EQUIPMENT_IDS,
   type FaultId,
@@ -48,7 +46,7 @@ import { type Unit, UNITS } from '../quantities/index.ts';
 import { CAUTION_IDS, type CautionId } from '../safety/index.ts';
 import { BLADES, type Blade } from '../schools/index.ts';
 import { POSES, type PoseName, type SetUp, setUpProblem } from '../statics/index.ts';
-import { CourseDto } from './course.ts';
+import { DoseRangeDto } from './dose.ts';
 import { IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
 import { IsEntryId, isEntryId, IsText, OriginDto } from './entry.ts';
 import { LIBRARY_LIMITS as MOST } from './limits.ts';
@@ -92,54 +90,8 @@ const HasItsEnds = () =>
 /** A position that the model knows, its dials within their limits. */
 export const IsSetUp = () => rule('isSetUp', setUpProblem);
 
-/** Tempo belongs to repetitions. */
-const IsTempoOfReps = () =>
-  rule('isTempoOfReps', (value, { unit }) => (value === undefined || unit === 'reps' ? undefined : 'Only repetitions have a tempo.'));
-
-/** So does a course. */
-const IsCourseOfReps = () =>
-  rule('isCourseOfReps', (value, { unit }) => (value === undefined || unit === 'reps' ? undefined : 'Only repetitions have a course.'));
-
 function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
-const SECONDS = (most: number) => `must be from 0 to ${most} seconds.`;
-
-export class TempoDto {
-  @Max(60, { message: `The way out ${SECONDS(60)}` }) @Min(0, { message: `The way out ${SECONDS(60)}` }) @IsNumber() out!: number;
-  @Max(60, { message: `The hold ${SECONDS(60)}` }) @Min(0, { message: `The hold ${SECONDS(60)}` }) @IsNumber() hold!: number;
-  @Max(60, { message: `The way back ${SECONDS(60)}` }) @Min(0, { message: `The way back ${SECONDS(60)}` }) @IsNumber() back!: number;
-  @NullIsNone()
-  @IsOptional()
-  @Max(60, { message: `The wait ${SECONDS(60)}` })
-  @Min(0, { message: `The wait ${SECONDS(60)}` })
-  @IsNumber()
-  rest?: number;
-}
-
-export class DoseRangeDto {
-  @IsIn(DOSE_UNITS) unit!: DoseUnit;
-  @Max(MOST.dose, { message: `A dose must be at most ${MOST.dose}.` })
-  @Min(1, { message: 'A dose must be at least 1.' })
-  @IsInt()
-  min!: number;
-  @IsNotBelow('min')
-  @Max(MOST.dose, { message: `A dose must be at most ${MOST.dose}.` })
-  @Min(1, { message: 'A dose must be at least 1.' })
-  @IsInt()
-  max!: number;
-  @Max(MOST.sets, { message: `Sets must be at most ${MOST.sets}.` })
-  @Min(1, { message: 'Sets must be at least 1.' })
-  @IsInt()
-  sets!: number;
-  @IsBoolean() perSide!: boolean;
-  @Max(MOST.rest, { message: `Rest ${SECONDS(MOST.rest)}` })
-  @Min(0, { message: `Rest ${SECONDS(MOST.rest)}` })
-  @IsInt()
-  restSeconds!: number;
-  @IsOptional() @IsTempoOfReps() @Part(() => TempoDto) tempo?: TempoDto;
-  @NullIsNone() @IsOptional() @IsCourseOfReps() @Part(() => CourseDto) course?: CourseDto;
 }
 
 export class EffortDto {

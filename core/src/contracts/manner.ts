@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { IsIn, IsOptional, Max, Min } from 'class-validator';
 import { type Band, BANDS, KG_LIMITS } from '../drills/index.ts';
 import { CourseDto } from './course.ts';
-import { TempoDto } from './library.ts';
+import { TempoDto } from './dose.ts';
 import { Part } from './parts.ts';
 import { NullIsNone, rule } from './rule.ts';
 
