@@ -186,7 +186,7 @@ test.describe('by touch, on a phone', () => {
     await page.goto(`${server.address}/floor/${run.id}`);
     await page.getByRole('button', { name: 'Start the set' }).tap();
     await page.clock.runFor(3200);
-    await page.clock.runFor(3200);
+    await page.clock.runFor(6200);
     await expect(page.getByRole('heading', { name: /^Neck loosening/ })).toBeVisible();
     await expect(page.getByRole('timer', { name: 'Until the next set' })).toContainText('Next: Neck loosening, left.');
     await expect(page.locator('footer')).toContainText('Then: Other side: right.');

@@ -102,7 +102,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     clearances,
     symptoms,
     sessions,
-    floor: floorStore(context, { trainees, sessions, symptoms, scope }),
+    floor: floorStore(context, { trainees, sessions, symptoms, library, scope }),
     records: recordStore(context, trainees),
     readiness,
     caseload: caseloadStore(context, readiness, library),

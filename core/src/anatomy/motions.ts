@@ -7,6 +7,7 @@ export const MOTIONS = [
   'extension',
   'abduction',
   'horizontal adduction',
+  'horizontal abduction',
   'internal rotation',
   'external rotation',
   'radial deviation',

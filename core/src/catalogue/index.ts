@@ -1,5 +1,6 @@
 import { type LibraryContent, openLibrary } from '../library/index.ts';
 import { ACTIVATION } from './drills/activation.ts';
+import { ARMS_AND_WRISTS } from './drills/armsAndWrists.ts';
 import { AROUND } from './drills/around.ts';
 import { BLADE_CONTROL } from './drills/bladeControl.ts';
 import { FINGERTIPS } from './drills/fingertips.ts';
@@ -12,6 +13,7 @@ import { SHOULDER_STABILITY } from './drills/shoulderStability.ts';
 import { STABILITY } from './drills/stability.ts';
 import { STRENGTH } from './drills/strength.ts';
 import { STRENGTH_ON_TOP } from './drills/strengthOnTop.ts';
+import { SUPPORTS_BETWEEN } from './drills/supportsBetween.ts';
 import { FAULTS } from './faults.ts';
 import { ARM_BALANCE_LEAN } from './ladders/armBalanceLean.ts';
 import { ASSISTED_PULL } from './ladders/assistedPull.ts';
@@ -45,7 +47,7 @@ const CLIMBS = [
 ];
 
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
-export const BUILT_IN_VERSION = '2026-11.11';
+export const BUILT_IN_VERSION = '2026-11.12';
 
 /** Every drill, ladder, check and fault the product ships. */
 export const BUILT_IN: LibraryContent = {
@@ -61,6 +63,8 @@ export const BUILT_IN: LibraryContent = {
     ...HANG_AND_GRIP,
     ...FINGERTIPS,
     ...AROUND,
+    ...ARMS_AND_WRISTS,
+    ...SUPPORTS_BETWEEN,
     ...STRENGTH,
     ...STRENGTH_ON_TOP,
     ...COOL_DOWN,
@@ -69,7 +73,7 @@ export const BUILT_IN: LibraryContent = {
   ladders: CLIMBS.map((c) => c.ladder),
   measures: MEASURES,
   faults: FAULTS,
-  setAside: [],
+  setAside: ['peel-test'],
 };
 
 /** The same, opened: what a studio has that changed nothing. */

@@ -12,6 +12,7 @@ const LAST_HOLD = `The last one is held from ${lastHold.min} to ${lastHold.max} 
 /** How a set is gone through, beside how often and how fast. */
 export class CourseDto {
   @NullIsNone() @IsOptional() @Equals(true) bothWays?: true;
+  @NullIsNone() @IsOptional() @Equals(true) alternating?: true;
   @NullIsNone()
   @IsOptional()
   @Max(pulses.max, { message: PULSES })

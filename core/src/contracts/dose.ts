@@ -15,6 +15,14 @@ const IsTempoOfReps = () =>
 const IsCourseOfReps = () =>
   rule('isCourseOfReps', (value, { unit }) => (value === undefined || unit === 'reps' ? undefined : 'Only repetitions have a course.'));
 
+/** Sides take turns where there are sides. */
+const HasSidesToAlternate = () =>
+  rule('hasSidesToAlternate', (value, { perSide }) =>
+    (value as CourseDto | undefined)?.alternating && perSide !== true
+      ? 'Only what is done on each side has sides that take turns.'
+      : undefined,
+  );
+
 const SECONDS = (most: number) => `must be from 0 to ${most} seconds.`;
 
 export class TempoDto {
@@ -50,5 +58,5 @@ export class DoseRangeDto {
   @IsInt()
   restSeconds!: number;
   @IsOptional() @IsTempoOfReps() @Part(() => TempoDto) tempo?: TempoDto;
-  @NullIsNone() @IsOptional() @IsCourseOfReps() @Part(() => CourseDto) course?: CourseDto;
+  @NullIsNone() @IsOptional() @IsCourseOfReps() @HasSidesToAlternate() @Part(() => CourseDto) course?: CourseDto;
 }

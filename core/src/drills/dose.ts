@@ -63,6 +63,28 @@ export function handLoadDose(drill: Pick<Drill, 'dose' | 'handLoad'>, dose: Pick
   return (drill.handLoad?.share ?? 0) * tensionSeconds(drill, dose);
 }
 
+/**
+ * Whether the sides take turns inside a set, so that one set does both: a repetition is then one on each side.
+ *
+ * @example takesTurns({ unit: 'reps', perSide: true, course: { alternating: true } }) // true
+ */
+export function takesTurns({ unit, perSide, course }: Pick<DoseRange, 'unit' | 'perSide' | 'course'>): boolean {
+  return unit === 'reps' && perSide && course?.alternating === true;
+}
+
+/**
+ * How many of a set went each way round, where half goes the other way; nothing where all go one way.
+ *
+ * @param amount repetitions done
+ * @param planned repetitions of the set, half of which (the larger half) go first
+ * @example eachWay(7, 10, { unit: 'reps', course: { bothWays: true } }) // [5, 2]
+ */
+export function eachWay(amount: number, planned: number, { unit, course }: Timed): readonly [one: number, other: number] | undefined {
+  if (unit !== 'reps' || !course?.bothWays) return undefined;
+  const one = Math.min(amount, Math.ceil(Math.max(planned, 1) / 2));
+  return [one, amount - one];
+}
+
 export const UNIT_WORDS: Record<DoseUnit, string> = { reps: 'reps', s: 's', breaths: 'breaths' };
 
 const MINUTE = 60;
@@ -96,8 +118,9 @@ const HELPER_WORDS: Readonly<Record<HelperDeed, string>> = { resists: 'a helper 
  *
  * @example courseInWords({ bothWays: true }) // 'half each way round'
  */
-export function courseInWords({ bothWays, pulses, lastHold, helper }: Course = {}): string | undefined {
+export function courseInWords({ bothWays, alternating, pulses, lastHold, helper }: Course = {}): string | undefined {
   const parts = [
+    ...(alternating ? ['left and right in turn'] : []),
     ...(bothWays ? ['half each way round'] : []),
     ...(pulses ? [`${pulses} ${pulses === 1 ? 'pulse' : 'pulses'} at the end of each`] : []),
     ...(lastHold ? [`the last one held ${lastHold} s`] : []),

@@ -19,6 +19,8 @@ export type HelperDeed = (typeof HELPER_DEEDS)[number];
 export interface Course {
   /** Half of the number one way round, half the other: circles and turns. */
   readonly bothWays?: true;
+  /** Of what is done on each side: left, right, left, right, and a repetition is one on each; absent: one side whole, then the other. */
+  readonly alternating?: true;
   /** Small pulses at the end of the way out, in every repetition. */
   readonly pulses?: number;
   /** Seconds that the last repetition is held at its end. */

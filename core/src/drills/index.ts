@@ -19,6 +19,8 @@ export {
 export {
   BREATH_SECONDS,
   courseInWords,
+  eachWay,
+  takesTurns,
   doseInWords,
   drillSeconds,
   handLoadDose,

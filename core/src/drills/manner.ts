@@ -78,6 +78,7 @@ function sameCourse(a?: Course, b?: Course): boolean {
   const [s, t] = [a.breath, b.breath];
   return (
     a.bothWays === b.bothWays &&
+    a.alternating === b.alternating &&
     (a.pulses ?? 0) === (b.pulses ?? 0) &&
     (a.lastHold ?? 0) === (b.lastHold ?? 0) &&
     a.helper === b.helper &&

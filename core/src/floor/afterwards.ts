@@ -27,7 +27,7 @@ export function minutesTaken(run: RunState, events: readonly FloorEvent[], libra
 
 /** Whether the run counts as clean as it stands, with this effort (0–10). */
 export function verdictOn(run: RunState, library: Library, effort: number): Cleanness {
-  return sessionCleanness({ effort, symptoms: run.symptoms, items: loggedItems(run) }, library);
+  return sessionCleanness({ effort, symptoms: run.symptoms, items: loggedItems(run, library) }, library);
 }
 
 /** A drill's next dose as it will be pencilled into the plan. */
@@ -48,7 +48,7 @@ export function pencils(
 ): readonly Pencil[] {
   const history = drillHistory(before.filter((s) => s.runId !== run.head.id));
   const practice = library.hasLadder(foothold.ladderId) ? library.ladder(foothold.ladderId).rungs[foothold.here]?.practice : undefined;
-  return loggedItems(run).flatMap((item): Pencil[] => {
+  return loggedItems(run, library).flatMap((item): Pencil[] => {
     const drill = library.asPlanned(item);
     if (item.sets.length === 0 || FRAME_PHASES.includes(drill.phase)) return [];
     const { plannedSets, min, max, sets } = item;

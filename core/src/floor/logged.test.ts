@@ -19,7 +19,7 @@ const fault = (round: number, mended: boolean) => event({ kind: 'fault', ...at(r
 describe('what goes on record', () => {
   it('each set with its faults; seen twice, mended only if mended each time', () => {
     const run = ran(head, [fault(1, true), fault(1, false), setOf('plank', 1), fault(2, true), setOf('plank', 2)]);
-    expect(loggedItems(run)).toMatchObject([
+    expect(loggedItems(run, library)).toMatchObject([
       {
         drillId: 'plank',
         plannedSets: 3,
@@ -28,10 +28,32 @@ describe('what goes on record', () => {
     ]);
   });
 
+  it('a set in which the sides took turns is one of each side, with the faults that showed there', () => {
+    const course = { alternating: true } as const;
+    const turns = headOf([{ ...itemOf('opposite-reach', { sets: 1, min: 8, max: 8 }), manner: { course } }]);
+    const place = { itemId: 'item-opposite-reach', round: 1, side: 'whole' } as const;
+    const seen = (on?: 'left') =>
+      event({ kind: 'fault', ...place, faultId: on ? 'shrug' : 'hips-turn', mended: true, ...(on ? { on } : {}) });
+    const set = event({ kind: 'set', ...place, amount: 7 });
+    const [item] = loggedItems(ran(turns, [seen('left'), seen(), set]), library);
+    expect(item?.sets).toEqual([
+      {
+        id: set.id,
+        side: 'left',
+        amount: 7,
+        faults: [
+          { faultId: 'shrug', mended: true },
+          { faultId: 'hips-turn', mended: true },
+        ],
+      },
+      { side: 'right', amount: 7, faults: [{ faultId: 'hips-turn', mended: true }] },
+    ]);
+  });
+
   it('a fault of each side by itself, where somebody said which', () => {
     const seen = (on?: 'left' | 'right', mended = true) =>
       event({ kind: 'fault', ...at(1), faultId: 'shrug', mended, ...(on ? { on } : {}) });
-    const [item] = loggedItems(ran(head, [seen('left'), seen('right', false), seen('left', false), seen(), setOf('plank', 1)]));
+    const [item] = loggedItems(ran(head, [seen('left'), seen('right', false), seen('left', false), seen(), setOf('plank', 1)]), library);
     expect(item?.sets[0]?.faults).toEqual([
       { faultId: 'shrug', mended: false, on: 'left' },
       { faultId: 'shrug', mended: false, on: 'right' },
@@ -41,7 +63,7 @@ describe('what goes on record', () => {
 
   it('a drill that was made lighter stands twice: what was left of it, and what was done instead', () => {
     const turn = event({ kind: 'turn', itemId: 'item-plank', support: { setUp: { position: 'plank' }, wanted: 0.6 }, harder: false });
-    const items = loggedItems(ran(head, [setOf('plank', 1), turn, setOf('plank', 2), setOf('plank', 3)]));
+    const items = loggedItems(ran(head, [setOf('plank', 1), turn, setOf('plank', 2), setOf('plank', 3)]), library);
     expect(items.map((i) => [i.support?.wanted, i.plannedSets, i.sets.length])).toEqual([
       [undefined, 3, 1],
       [0.6, 2, 2],
@@ -59,7 +81,7 @@ describe('what goes on record', () => {
       restSeconds: 45,
       harder: true,
     });
-    expect(loggedItems(ran(head, [setOf('plank', 1), swap, setOf('plank', 2)])).map((i) => [i.drillId, i.plannedSets])).toEqual([
+    expect(loggedItems(ran(head, [setOf('plank', 1), swap, setOf('plank', 2)]), library).map((i) => [i.drillId, i.plannedSets])).toEqual([
       ['plank', 1],
       ['plank-lean', 2],
     ]);
@@ -67,8 +89,8 @@ describe('what goes on record', () => {
 
   it('a set-up turned before the first set leaves no trace; a drill that was not done says why', () => {
     const turn = event({ kind: 'turn', itemId: 'item-plank', support: { setUp: { position: 'plank' }, wanted: 0.6 }, harder: false });
-    expect(loggedItems(ran(head, [turn, setOf('plank', 1)]))).toHaveLength(1);
-    expect(loggedItems(ran(head, [event({ kind: 'skip', itemId: 'item-plank', reason: 'pain' })]))).toMatchObject([
+    expect(loggedItems(ran(head, [turn, setOf('plank', 1)]), library)).toHaveLength(1);
+    expect(loggedItems(ran(head, [event({ kind: 'skip', itemId: 'item-plank', reason: 'pain' })]), library)).toMatchObject([
       { drillId: 'plank', skipped: 'pain', sets: [] },
     ]);
   });

@@ -1,12 +1,14 @@
 import type { Feeling } from '../readiness/index.ts';
-import type { BodySide, Side } from '../anatomy/index.ts';
-import type { FaultId, Manner } from '../drills/index.ts';
+import { type BodySide, type Side, SIDES } from '../anatomy/index.ts';
+import { type FaultId, type Manner, takesTurns } from '../drills/index.ts';
+import type { Library } from '../library/index.ts';
 import type { SupportPlan } from '../statics/index.ts';
 import type { DrillSkipReason, FloorItem } from './events.ts';
 import { type DoneSet, type ItemState, type RunState, sameWork, samePlace } from './run.ts';
 
 export interface LoggedFloorSet {
-  readonly id: string;
+  /** The id under which the floor kept it; the second side of a set in turns has none yet. */
+  readonly id?: string;
   readonly side: BodySide;
   readonly amount: number;
   readonly feeling?: Feeling;
@@ -35,11 +37,14 @@ export interface LoggedFloorItem {
 
 /**
  * What a run puts on record. An item that was changed on the way becomes two: what was done before, and what was done after. Of the
- * first as many sets were asked as planned, unless it was left for something harder; of the second, those that remained.
+ * first as many sets were asked as planned, unless it was left for something harder; of the second, those that remained. A set in which
+ * the sides took turns is a set of each side.
  *
- * @example loggedItems(run)[0] // { drillId: 'plank', plannedSets: 3, min: 20, max: 30, sets: [{ amount: 30, faults: [], … }] }
+ * @throws Refusal `drill-unknown`
+ *
+ * @example loggedItems(run, library)[0] // { drillId: 'plank', plannedSets: 3, min: 20, max: 30, sets: [{ amount: 30, faults: [], … }] }
  */
-export function loggedItems({ items }: Pick<RunState, 'items'>): readonly LoggedFloorItem[] {
+export function loggedItems({ items }: Pick<RunState, 'items'>, library: Pick<Library, 'asPlanned'>): readonly LoggedFloorItem[] {
   return items.flatMap((item) => {
     const works = [...item.before.map((b) => b.as), item.now].filter((as, i, all) => all.findIndex((other) => sameWork(other, as)) === i);
     const behind = (as: FloorItem) => new Set(item.done.filter((d) => !sameWork(d.as, as)).map((d) => d.round)).size;
@@ -60,11 +65,23 @@ export function loggedItems({ items }: Pick<RunState, 'items'>): readonly Logged
           ...(as.support ? { support: as.support } : {}),
           ...(as.manner ? { manner: as.manner } : {}),
           ...(item.skipped && current ? { skipped: item.skipped.reason } : {}),
-          sets: done.map((d) => loggedSet(d, item)),
+          sets: done.flatMap((d) => setsOf(loggedSet(d, item), takesTurns(library.asPlanned(as).dose))),
         },
       ];
     });
   });
+}
+
+/** A set as the record has it: of each side its own where they took turns, with the faults that showed there or nobody said where. */
+function setsOf(set: LoggedFloorSet, inTurn: boolean): readonly LoggedFloorSet[] {
+  if (!inTurn || set.side !== 'whole') return [set];
+  const { id, ...each } = set;
+  return SIDES.map((side, i) => ({
+    ...(i === 0 && id !== undefined ? { id } : {}),
+    ...each,
+    side,
+    faults: set.faults.flatMap(({ on, ...fault }) => (on === undefined || on === side ? [fault] : [])),
+  }));
 }
 
 function loggedSet(set: DoneSet, item: ItemState): LoggedFloorSet {

@@ -49,6 +49,21 @@ describe('a course', () => {
     expect(spokenIn(pace, 'reps').map((s) => s.words)).toEqual(['1', '2', '3', 'Other way round', '5', 'Done']);
   });
 
+  it('takes the sides in turn where they take turns: a repetition is one on each, the last of each held', () => {
+    const dose = { unit: 'reps', perSide: true, tempo: { out: 1, hold: 0, back: 2 }, course: { alternating: true, lastHold: 4 } } as const;
+    const pace = paceOf(dose, 2);
+    expect(pace.beats.filter((b) => b.part === 'out').map((b) => [b.count, b.turn, b.from])).toEqual([
+      [1, 'left', 0],
+      [1, 'right', 3],
+      [2, 'left', 6],
+      [2, 'right', 13],
+    ]);
+    expect(pace.seconds).toBe(20);
+    expect(paceAt(pace, 12.9).done).toBe(1);
+    expect(spokenIn(pace, 'reps').map((s) => s.words)).toEqual(['1', 'Right', '2', 'Right', 'Done']);
+    expect(paceOf({ ...dose, perSide: false }, 2).beats.some((b) => b.turn)).toBe(false);
+  });
+
   it('counts as much as it lasts, whatever is made up', () => {
     const course = fc.record(
       { pulses: fc.integer({ min: 1, max: 5 }), lastHold: fc.integer({ min: 1, max: 20 }), bothWays: fc.constant(true as const) },

@@ -1,4 +1,5 @@
-import { BREATH_SECONDS, PULSE_SECONDS, setSeconds, type Tempo, type Timed, unitSeconds } from '../drills/index.ts';
+import { type Side, SIDES } from '../anatomy/index.ts';
+import { BREATH_SECONDS, type DoseRange, PULSE_SECONDS, takesTurns, type Tempo, type Timed, unitSeconds } from '../drills/index.ts';
 
 /** What a moment of a paced set is: a way, a pulse, a hold, a wait, a breath, or the set itself where nothing is paced. */
 export type PacePart = 'out' | 'pulse' | 'hold' | 'back' | 'rest' | 'in' | 'still';
@@ -12,6 +13,8 @@ export interface Beat {
   readonly count: number;
   /** Done the other way round: the second half of what goes both ways. */
   readonly otherWay?: true;
+  /** Whose turn it is, where the sides take turns. */
+  readonly turn?: Side;
 }
 
 export interface Pace {
@@ -33,28 +36,31 @@ export interface PaceMoment extends Beat {
 const BREATH_IN = 2;
 
 /**
- * The paced course of one set: repetitions by their tempo (out and back alike where none is stated), breaths, or a hold.
+ * The paced course of one set: repetitions by their tempo (out and back alike where none is stated), breaths, or a hold. Where the sides
+ * take turns a repetition is one on the left and one on the right.
  *
- * @param dose unit and tempo
+ * @param dose unit, tempo, course and sides
  * @param amount repetitions, seconds or breaths
  * @example paceOf({ unit: 'reps', tempo: { out: 4, hold: 1, back: 1 } }, 2).seconds // 12
  */
-export function paceOf(dose: Timed, amount: number): Pace {
+export function paceOf(dose: Timed & Partial<Pick<DoseRange, 'perSide'>>, amount: number): Pace {
   const parts = partsOf(dose);
   if (!parts) return { beats: [{ part: 'still', from: 0, until: amount, count: 0 }], seconds: amount };
   const { bothWays, lastHold = 0 } = dose.unit === 'reps' ? (dose.course ?? {}) : {};
-  const length = parts.reduce((sum, p) => sum + p.seconds, 0);
+  const turns: readonly (Side | undefined)[] = takesTurns({ perSide: false, ...dose }) ? SIDES : [undefined];
+  let at = 0;
   const beats = Array.from({ length: amount }, (_, rep) => {
-    let at = rep * length;
     const last = rep === amount - 1;
-    return parts.flatMap(({ part, seconds }): Beat[] => {
-      const from = at;
-      at += part === 'hold' && last ? seconds + lastHold : seconds;
-      const otherWay = bothWays && rep >= Math.ceil(amount / 2) ? ({ otherWay: true } as const) : {};
-      return at > from ? [{ part, from, until: at, count: rep + 1, ...otherWay }] : [];
-    });
+    const otherWay = bothWays && rep >= Math.ceil(amount / 2) ? ({ otherWay: true } as const) : {};
+    return turns.flatMap((turn) =>
+      parts.flatMap(({ part, seconds }): Beat[] => {
+        const from = at;
+        at += part === 'hold' && last ? seconds + lastHold : seconds;
+        return at > from ? [{ part, from, until: at, count: rep + 1, ...otherWay, ...(turn ? { turn } : {}) }] : [];
+      }),
+    );
   }).flat();
-  return { beats, seconds: setSeconds(dose, amount) };
+  return { beats, seconds: at };
 }
 
 /** The stretches of one repetition or breath; nothing for a hold. */

@@ -1,5 +1,5 @@
 import type { BodySide, Side } from '../anatomy/index.ts';
-import { type FaultId, sameManner } from '../drills/index.ts';
+import { type DoseRange, type FaultId, sameManner, takesTurns } from '../drills/index.ts';
 import type { Planned } from '../library/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { Feeling } from '../readiness/index.ts';
@@ -170,7 +170,7 @@ export function timesSeen(item: ItemState, faultId: FaultId): number {
   return item.faults.filter((f) => f.faultId === faultId).length;
 }
 
-/** Sides on which a drill is done. */
-export function sidesOfDrill({ dose }: { readonly dose: { readonly perSide: boolean } }): readonly BodySide[] {
-  return dose.perSide ? ['left', 'right'] : ['whole'];
+/** The sides that a drill has sets of: where they take turns one set does both. */
+export function sidesOfDrill({ dose }: { readonly dose: Pick<DoseRange, 'unit' | 'perSide' | 'course'> }): readonly BodySide[] {
+  return dose.perSide && !takesTurns(dose) ? ['left', 'right'] : ['whole'];
 }

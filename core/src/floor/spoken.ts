@@ -17,6 +17,8 @@ const SECONDS_TO_SAY = 1.5;
 
 /** Said where the second half of what goes both ways begins. */
 const OTHER_WAY = 'Other way round';
+/** Said where the sides take turns: the number with the first side, the side with the second. */
+const SECOND_SIDE = 'Right';
 
 /**
  * What is said aloud in a set: of a hold the tens that are left and the last five seconds; of repetitions and breaths each number where
@@ -38,9 +40,11 @@ export function spokenIn({ beats, seconds }: Pace, unit: DoseUnit): readonly Spo
   const starts = beats.filter((b, i) => b.count !== beats[i - 1]?.count);
   const each = starts.length > 0 ? seconds / starts.length : 0;
   const turnsAt = starts.find((b) => b.otherWay)?.from;
+  const second = beats.filter((b, i) => b.turn === 'right' && beats[i - 1]?.turn === 'left');
+  const sides = each / 2 < SECONDS_TO_SAY ? [] : second.map((b): Spoken => ({ at: b.from, words: SECOND_SIDE }));
   const counted = each < SECONDS_TO_SAY ? [] : starts.map((b): Spoken => ({ at: b.from, words: String(b.count) }));
   const turn: readonly Spoken[] = turnsAt === undefined ? [] : [{ at: turnsAt, words: OTHER_WAY }];
-  return [...counted.filter(({ at }) => at !== turnsAt), ...turn, done].sort((a, b) => a.at - b.at);
+  return [...counted.filter(({ at }) => at !== turnsAt), ...turn, ...sides, done].sort((a, b) => a.at - b.at);
 }
 
 /**

@@ -49,7 +49,8 @@ export function testedIn(run: RunState, capacities: readonly Capacity[], library
       if (!library.hasMeasure(measureId) || set.feeling || set.unconfirmed || set.again || set.as.support) continue;
       const measure = library.measure(measureId);
       const { unit, perSide } = library.drill(set.as.drillId).dose;
-      if (measure.unit !== unit || measure.sided !== perSide || set.amount > measure.limits.max) continue;
+      if (measure.unit !== unit || measure.sided !== perSide || perSide !== (set.side !== 'whole') || set.amount > measure.limits.max)
+        continue;
       if (item.faults.some((f) => samePlace(f, set))) continue;
       const last = capacities.find((c) => c.measureId === measureId && c.side === set.side)?.value;
       const key = `${measureId}/${set.side}`;

@@ -83,6 +83,7 @@ const OWN_RULES = {
   isNotBelow: {},
   isTempoOfReps: {},
   isCourseOfReps: {},
+  hasSidesToAlternate: {},
   isPart: {},
   areParts: { type: 'array' },
   allDifferent: { uniqueItems: true },

@@ -170,7 +170,10 @@ export function inManner(drill: Drill, manner: Manner | undefined, loadsOf: Load
   if (!manner) return drill;
   const { setUp } = drill.support ?? {};
   const carried = manner.kg !== undefined && setUp?.position === 'carry' ? { setUp: { ...setUp, weightKg: manner.kg } } : undefined;
-  const dose = { ...drill.dose, ...(manner.tempo ? { tempo: manner.tempo } : {}), ...(manner.course ? { course: manner.course } : {}) };
+  // Only what is done on each side has sides that take turns.
+  const { alternating: _, ...rest } = manner.course ?? {};
+  const course = drill.dose.perSide ? manner.course : rest;
+  const dose = { ...drill.dose, ...(manner.tempo ? { tempo: manner.tempo } : {}), ...(manner.course && course ? { course } : {}) };
   return { ...inSetUp(drill, carried, loadsOf), dose, manner };
 }
 

@@ -1,6 +1,22 @@
-import type { Mark, Movement } from '../motion/index.ts';
+import { type Mark, middle, type Movement } from '../motion/index.ts';
+import { ARMS_AND_WRISTS as A } from './armsAndWrists.ts';
 import { BLADES_AND_TRUNK as B } from './bladesAndTrunk.ts';
-import { FEET_HANG, HANGING, move, type Own, PIKE, PLANK, SEATED, sided, STANDING, stance, STEP_HANG, SUPINE, TABLETOP } from './build.ts';
+import {
+  FEET_HANG,
+  HANGING,
+  LONG_SITTING,
+  move,
+  type Own,
+  PIKE,
+  PLANK,
+  SEATED,
+  sided,
+  STANDING,
+  stance,
+  STEP_HANG,
+  SUPINE,
+  TABLETOP,
+} from './build.ts';
 import { HANDS_AND_FOREARMS as H } from './handsAndForearms.ts';
 import { HANGS as G } from './hangs.ts';
 import { PUSHES as P } from './pushes.ts';
@@ -70,6 +86,53 @@ export const CHECK_FIGURES: Readonly<Record<string, Movement>> = {
     view: 'above',
     second: 'front',
     marks: [angle('shoulder', 'outward', 'upper arm')],
+  }),
+  'blade-elevation': arm({ keys: [{ right: { lift: 30 } }], view: 'back', closeUp: 'blades' }),
+  'blade-depression': sided(SEATED, { keys: [{ right: { lift: -14, elbow: 0 } }], view: 'back', closeUp: 'blades' }),
+  'blade-protraction': arm({
+    start: { right: { plane: 90, raise: 88, elbow: 0, curl: 0 } },
+    keys: [{ right: { reach: 32 } }],
+    props: [{ kind: 'wall', x: -0.14 }],
+    view: 'side',
+    closeUp: 'blades',
+  }),
+  'blade-retraction': arm({
+    start: { right: { plane: 90, raise: 88, elbow: 0, curl: 0 } },
+    keys: [{ right: { reach: -28 } }],
+    view: 'side',
+    second: 'back',
+    closeUp: 'blades',
+  }),
+  'rotation-at-side': sided(SUPINE, {
+    start: { right: { plane: 0, raise: 6, elbow: 90 } },
+    keys: [{ right: { rotate: 58 } }],
+    view: 'three-quarter',
+    second: 'above',
+    marks: [angle('elbow', 'up', 'forearm')],
+  }),
+  'rotation-overhead': sided(SUPINE, {
+    start: { right: { plane: 60, raise: 160, elbow: 90 } },
+    keys: [{ right: { rotate: 62 } }],
+    view: 'three-quarter',
+    second: 'above',
+    marks: [angle('elbow', 'up', 'forearm')],
+  }),
+  'horizontal-abduction': arm({
+    start: { right: { plane: 0, raise: 88, elbow: 0, curl: 0, pronate: -60 } },
+    keys: [{ right: { plane: -34, reach: -16 } }],
+    view: 'above',
+    second: 'front',
+    marks: [angle('shoulder', 'outward', 'upper arm')],
+  }),
+  'forearm-stretch-gap': marked(A['kneeling-palm-stretch'], { kind: 'gap', from: 'pelvis', to: 'right foot' }),
+  straddle: move(LONG_SITTING, {
+    start: { both: { hip: 90, abduct: 20, raise: 20, plane: 60, elbow: 30 } },
+    contacts: [middle('seat')],
+    keys: [{ both: { abduct: 56 } }],
+    props: [{ kind: 'wall', x: -0.13 }],
+    view: 'above',
+    second: 'front',
+    marks: [{ kind: 'gap', from: 'right foot', to: 'left foot' }],
   }),
   'side-reach': { ...marked(M['overhead-behind-reach'], { kind: 'gap', from: 'right fingertips', to: 'left fingertips' }), view: 'back' },
   'blade-winging': marked(B['wall-push-hold']),
@@ -150,6 +213,7 @@ export const CHECK_FIGURES: Readonly<Record<string, Movement>> = {
     marks: [angle('elbow', 'upper arm on', 'forearm')],
   }),
   'elbow-crease': marked(H['elbow-alignment-tabletop']),
+  'peel-depth': marked(H['peel-drill']),
   'peel-test': marked(H['peel-drill']),
   'back-of-hand': marked(H['back-of-hand-rocks']),
   'wrist-extension-loaded': sided(TABLETOP, {

@@ -2,6 +2,7 @@ import type { FaultId } from '../drills/index.ts';
 import type { Movement } from '../motion/index.ts';
 import { faulty } from '../showing/index.ts';
 import type { PoseName } from '../statics/index.ts';
+import { ARMS_AND_WRISTS } from './armsAndWrists.ts';
 import { BLADES_AND_TRUNK } from './bladesAndTrunk.ts';
 import { CHECK_FIGURES } from './checks.ts';
 import { BY_POSE } from './byPose.ts';
@@ -9,6 +10,7 @@ import { HANDS_AND_FOREARMS } from './handsAndForearms.ts';
 import { HANGS } from './hangs.ts';
 import { PUSHES } from './pushes.ts';
 import { SHOULDER_MOBILITY } from './shoulderMobility.ts';
+import { SUPPORTS_BETWEEN } from './supportsBetween.ts';
 
 /** The movement of every built-in drill, by the drill's id. */
 export const MOVEMENTS: Readonly<Record<string, Movement>> = {
@@ -17,6 +19,8 @@ export const MOVEMENTS: Readonly<Record<string, Movement>> = {
   ...BLADES_AND_TRUNK,
   ...HANGS,
   ...PUSHES,
+  ...ARMS_AND_WRISTS,
+  ...SUPPORTS_BETWEEN,
 };
 
 /** What is shown: a drill, a check at the end of its movement, or a drill done with a fault. */

@@ -13,6 +13,7 @@ import {
 import { Refusal } from '@myokinet/core/errors';
 import { lockInWords } from '@myokinet/core/words';
 import { type FloorEvent, type FloorHead, loggedItems, runOf, type RunState } from '@myokinet/core/floor';
+import type { Library } from '@myokinet/core/library';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import type { Context } from '../context.ts';
@@ -20,6 +21,7 @@ import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
 import { reencoded } from '../pictures/reencoded.ts';
+import type { LibraryStore } from '../library/store.ts';
 import type { SessionStore } from '../sessions/store.ts';
 import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
@@ -35,6 +37,7 @@ interface Neighbours {
   readonly trainees: TraineeStore;
   readonly sessions: SessionStore;
   readonly symptoms: SymptomStore;
+  readonly library: LibraryStore;
   readonly scope: () => Scope;
 }
 
@@ -42,7 +45,7 @@ interface Neighbours {
  * Sessions that are being run. Devices send what happened, event by event, as often as they like; a run is the sum of its events, so
  * two devices never lose each other's sets. A run that is closed becomes a session; what comes in later makes a second version of it.
  */
-export function floorStore(context: Context, { trainees, sessions, symptoms, scope }: Neighbours) {
+export function floorStore(context: Context, { trainees, sessions, symptoms, library, scope }: Neighbours) {
   const { db, studioId, now } = context;
   const runById = db.prepare<{ id: string; studioId: string }, RunRow>(sql.RUN_BY_ID);
   const runsOf = db.prepare<{ traineeId: string; studioId: string; since: string }, ListRow>(sql.RUNS_OF_TRAINEE);
@@ -113,8 +116,9 @@ export function floorStore(context: Context, { trainees, sessions, symptoms, sco
     const before = sessions.ofRun(run.id);
     // The first version has the id of what closed the run; ids inside must be new in each.
     const id = before ? v7() : state.closed.id;
-    const fresh = (own: string) => (before ? v7() : own);
-    sessions.log(actor, run.traineeId, sessionFrom(state, { id, fresh, performedAt: notAfterNow(firstSetAt(state)) }), {
+    const fresh = (own: string | undefined) => (before || own === undefined ? v7() : own);
+    const performedAt = notAfterNow(firstSetAt(state));
+    sessions.log(actor, run.traineeId, sessionFrom(state, { id, fresh, performedAt, library: library.current() }), {
       runId: run.id,
       replaces: before ?? null,
     });
@@ -199,7 +203,17 @@ function firstSetAt({ head, items }: RunState): string {
 /** The session that a closed run stands for. */
 function sessionFrom(
   state: RunState,
-  { id, fresh, performedAt }: { readonly id: string; readonly fresh: (own: string) => string; readonly performedAt: Instant },
+  {
+    id,
+    fresh,
+    performedAt,
+    library,
+  }: {
+    readonly id: string;
+    readonly fresh: (own: string | undefined) => string;
+    readonly performedAt: Instant;
+    readonly library: Library;
+  },
 ): SessionDto {
   const { head, closed, symptoms } = state;
   if (!closed) throw new Error('Only a closed run becomes a session.');
@@ -210,7 +224,7 @@ function sessionFrom(
     effort: closed.effort,
     minutes: closed.minutes,
     note: closed.note,
-    items: loggedItems(state).map((item) => ({ ...item, id: v7(), sets: item.sets.map((s) => ({ ...s, id: fresh(s.id) })) })),
+    items: loggedItems(state, library).map((item) => ({ ...item, id: v7(), sets: item.sets.map((s) => ({ ...s, id: fresh(s.id) })) })),
     symptoms: symptoms.map((s) => ({ ...s, sessionId: id, note: '' })),
   };
 }

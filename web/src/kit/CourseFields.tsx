@@ -5,6 +5,8 @@ interface CourseFieldsProps {
   /** What it is for: whose name the labels carry. */
   readonly name: string;
   readonly course: Course;
+  /** Done on each side: the sides can take turns. */
+  readonly sided: boolean;
   readonly locked?: boolean;
   readonly set: (course: Course) => void;
 }
@@ -13,7 +15,7 @@ const BREATH_LABELS = { in: 'in', out: 'out', on: 'goes on' } as const;
 const PARTS = { out: 'out', hold: 'held', back: 'back' } as const;
 
 /** How a set is gone through: both ways, pulses, the last one held, a helper, the breath. */
-export function CourseFields({ name, course, locked = false, set }: CourseFieldsProps) {
+export function CourseFields({ name, course, sided, locked = false, set }: CourseFieldsProps) {
   const change = (part: { readonly [K in keyof Course]: Course[K] | undefined }) =>
     set(Object.fromEntries(Object.entries({ ...course, ...part }).filter(([, value]) => value !== undefined)));
   const breathe = (part: keyof typeof PARTS, value: string) => {
@@ -33,6 +35,18 @@ export function CourseFields({ name, course, locked = false, set }: CourseFields
         />
         half each way round
       </label>
+      {sided && (
+        <label className="flex items-center gap-1">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            disabled={locked}
+            checked={course.alternating === true}
+            onChange={(e) => change({ alternating: e.target.checked ? true : undefined })}
+          />
+          left and right in turn
+        </label>
+      )}
       <label className="flex items-center gap-1">
         <SmallNumber
           label={`Pulses at the end, ${name}`}

@@ -81,7 +81,13 @@ export function MannerFields({ drill, manner = {}, locked = false, set }: Manner
               </label>
             ))}
             s
-            <CourseFields name={drill.name} course={course ?? {}} locked={locked} set={(next) => change({ course: next })} />
+            <CourseFields
+              name={drill.name}
+              course={course ?? {}}
+              sided={drill.dose.perSide}
+              locked={locked}
+              set={(next) => change({ course: next })}
+            />
             {(manner.tempo ?? manner.course) && !locked && (
               <button type="button" className="link" onClick={() => change({ tempo: undefined, course: undefined })}>
                 the drill’s own

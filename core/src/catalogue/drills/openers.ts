@@ -12,7 +12,7 @@ export const OPENERS: readonly Untaught[] = [
     quality: 'mobility active',
     position: 'standing',
     pose: 'standing',
-    dose: reps(20, 20, 2, { secondsPerUnit: 1.5, restSeconds: 10, course: { bothWays: true } }),
+    dose: reps(20, 20, 2, { secondsPerUnit: 3, restSeconds: 10, course: { bothWays: true } }),
     trains: { 'wrist-extension': 1, 'wrist-flexion': 1 },
     cue: 'Draw a slow, full circle with the knuckles; the forearm does not move.',
     alsoWorks: ['forearm'],

@@ -119,7 +119,7 @@ export const SHOULDER_MOBILITY: readonly Untaught[] = [
     position: 'standing',
     pose: 'standing, hands behind',
     dose: breaths(3, 3, 1, { perSide: true }),
-    trains: { 'side-reach': 3, 'shoulder-internal-rotation': 1, 'shoulder-external-rotation': 1 },
+    trains: { 'side-reach': 3, 'shoulder-internal-rotation': 1, 'shoulder-external-rotation': 1, 'rotation-overhead': 2 },
     cue: 'One arm from above, one from below, reaching by themselves; ribs quiet.',
     blade: 'follow',
     easier: ['strap-behind-slides'],

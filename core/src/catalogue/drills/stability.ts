@@ -58,7 +58,7 @@ export const STABILITY: readonly Untaught[] = [
     cue: 'Elbows straight, peel slowly, set down more slowly.',
     alsoWorks: ['elbow'],
     easier: ['palm-lifts'],
-    aids: [WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
+    aids: ['Soft elbows in place of straight ones: two schools', WEDGE, MAT_UNDER_KNEES, AT_A_WALL],
     excludedBy: ['wrist-injury', 'minor'],
   }),
   drill({
@@ -168,7 +168,7 @@ export const STABILITY: readonly Untaught[] = [
     pose: 'standing',
     equipment: ['band'],
     dose: reps(10, 10, 2, { perSide: true, secondsPerUnit: 4 }),
-    trains: { 'shoulder-external-rotation': 2, 'rotator-ratio': 2 },
+    trains: { 'shoulder-external-rotation': 2, 'rotator-ratio': 2, 'rotation-at-side': 2 },
     cue: 'Equal out and back; the band never snaps home.',
     alsoWorks: ['scapula'],
     blade: 'set',

@@ -132,7 +132,7 @@ export const FINGERTIP_SUPPORT = climb({
       ],
       practice: {
         easier: ['fingertip-raised-lean'],
-        dose: seconds(5, 10, 3, { restSeconds: 75 }),
+        dose: seconds(10, 15, 3, { restSeconds: 75 }),
         cue: 'One line, ten short tips, breathe.',
         trains: { 'fingertip-hold': 3, 'plank-hold': 1, grip: 1 },
         excludedBy: [...HEAVY_FINGERS, 'raised-pressure'],
@@ -142,7 +142,7 @@ export const FINGERTIP_SUPPORT = climb({
     {
       id: 'tips-lowered',
       name: 'Fingertips, push-up position lowered halfway',
-      setUp: 'From the plank on the tips, down halfway and hold a breath.',
+      setUp: 'From the plank on the tips, down halfway and hold about eight seconds.',
       pose: 'plank on the fingertips',
       support: { setUp: { position: 'push-up', hands: 'fingertips', arms: 'lowered' } },
       demands: [
@@ -153,8 +153,8 @@ export const FINGERTIP_SUPPORT = climb({
         customary('scapular-push-ups', 15),
       ],
       practice: {
-        dose: reps(2, 4, 2, { tempo: { out: 2, hold: 3, back: 2 }, restSeconds: 90 }),
-        cue: 'Half of the way, one breath, up again; tips stay bent.',
+        dose: reps(1, 2, 2, { tempo: { out: 2, hold: 8, back: 2 }, restSeconds: 90 }),
+        cue: 'Half of the way, eight seconds, up again; tips stay bent.',
         trains: { 'fingertip-hold': 3, 'hand-load-push': 2 },
         excludedBy: [...HEAVY_FINGERS, 'raised-pressure'],
       },

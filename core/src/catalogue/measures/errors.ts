@@ -33,6 +33,10 @@ export const ERRORS = {
   /** Wall slide and pike. */
   fold: amount(3, 5, 28),
   sideReach: amount(1, 1.5, 28),
+  /** A blade's way in one direction, with a tape, in centimetres. */
+  bladeWay: amount(0.5, 0.8, 28),
+  /** Seat to heels in the kneeling forearm stretch. */
+  seatGap: amount(1, 2, 28),
   strap: amount(0.04, 0.08, 28),
   /** Planks and presses. */
   plank: share(0.08, 0.12, 21),

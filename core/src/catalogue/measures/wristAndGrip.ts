@@ -195,9 +195,25 @@ export const WRIST_AND_GRIP_MEASURES: readonly Measure[] = [
     origin: projectDefault('errors of 5° and 8°: it is read by eye in steps of 5°'),
   },
   level({
-    id: 'peel-test',
+    id: 'peel-depth',
     name: 'Peel test',
     phrase: 'peel test',
+    joint: 'wrist',
+    motion: 'flexion',
+    sided: true,
+    choices: ['not reached', 'mark at fist height', 'mark at thumb height'],
+    position: 'hands and knees',
+    protocol: [
+      'Palm down, fingers toward the knees, a mark beside the elbow.',
+      'Bend the elbow toward the mark, first at fist height above the floor, then at thumb height: the lower mark is the harder one.',
+      'The heel of the hand may peel; the lowest mark reached without pain counts.',
+    ],
+  }),
+  // Its levels stand in the wrong order: kept for what is on record, no longer offered.
+  level({
+    id: 'peel-test',
+    name: 'Peel test, as it was: the higher mark counted more',
+    phrase: 'peel test, as it was',
     joint: 'wrist',
     motion: 'flexion',
     sided: true,

@@ -7,7 +7,7 @@ import type { FloorPerson } from './floorPeople.ts';
 export function DoneList({ person: { run, library } }: { readonly person: FloorPerson }) {
   return (
     <ul className="text-lg">
-      {loggedItems(run).map((item, i) => {
+      {loggedItems(run, library).map((item, i) => {
         const { name, dose } = library.drill(item.drillId);
         const sets = item.sets.map(
           (s) => `${s.side === 'whole' ? '' : `${s.side.charAt(0).toUpperCase()} `}${s.feeling ? FEELING_WORDS[s.feeling] : s.amount}`,

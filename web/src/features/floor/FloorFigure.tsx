@@ -1,3 +1,5 @@
+import type { Side } from '@myokinet/core/anatomy';
+import { takesTurns } from '@myokinet/core/drills';
 import type { Pace } from '@myokinet/core/floor';
 import { paceAt } from '@myokinet/core/floor';
 import type { Step } from '@myokinet/core/floor';
@@ -32,7 +34,10 @@ export function FloorFigure({ clock, person, step, counted }: FloorFigureProps) 
     }),
     [sex, stature, armLength, legLength],
   );
-  const prepared = useMovement(drill, shown, step.side === 'left' ? 'mirrored' : 'as written');
+  // Where the sides take turns the figure does too, left first.
+  const first = step.side === 'left' || takesTurns(drill.dose) ? 'mirrored' : 'as written';
+  const prepared = useMovement(drill, shown, first);
+  const onRight = useMovement(drill, shown, takesTurns(drill.dose) ? 'as written' : first);
   const still = useStillness();
   const label = `${drill.name}: ${drill.position}`;
   if (!prepared) return <div className="h-full w-full" aria-busy="true" />;
@@ -42,7 +47,7 @@ export function FloorFigure({ clock, person, step, counted }: FloorFigureProps) 
     <Ticking clock={clock}>
       {(now) => (
         <BodyFigure
-          prepared={prepared}
+          prepared={counted && onRight && turnAt(counted, now) === 'right' ? onRight : prepared}
           travel={
             counted ? countedTravel(prepared, counted.pace, counted.seconds(now)) : momentAt(prepared.movement, beatOf(drill), now).travel
           }
@@ -55,6 +60,10 @@ export function FloorFigure({ clock, person, step, counted }: FloorFigureProps) 
 }
 
 const beatOf = ({ dose }: Step['drill']): Beat => dose.tempo ?? SHOWN_BEAT;
+
+function turnAt({ pace, seconds }: NonNullable<FloorFigureProps['counted']>, now: number): Side | undefined {
+  return paceAt(pace, seconds(now)).turn;
+}
 
 function countedTravel({ movement }: Prepared, pace: Pace, seconds: number): number {
   const { part, from, until, otherWay } = paceAt(pace, seconds);

@@ -1,5 +1,6 @@
 import { type Pace, paceAt, type PacePart } from '@myokinet/core/floor';
 import { type Breathing, type DoseUnit, UNIT_WORDS } from '@myokinet/core/drills';
+import { SideMark } from './SideMark.tsx';
 
 const NONE: Readonly<Record<PacePart, string>> = { out: '', pulse: '', hold: '', back: '', rest: '', in: '', still: '' };
 const WORDS: Readonly<Record<DoseUnit, Readonly<Record<PacePart, string>>>> = {
@@ -32,6 +33,7 @@ export function PaceDial({ pace, unit, breath, seconds }: PaceDialProps) {
     <div className="flex flex-col items-center gap-1 sm:gap-3 low:gap-0" role="timer" aria-label="Pace">
       <p className="font-display read-far font-semibold sm:text-5xl low:read-far" aria-hidden>
         {word}
+        {at.turn && <SideMark side={at.turn} />}
         {!isHold && partLasts && <span className="ms-3 font-normal">{Math.ceil(at.left)}</span>}
         {breathed && breathed !== 'on' && <span className="aside ms-3 text-[0.5em] font-normal whitespace-nowrap">breathe {breathed}</span>}
       </p>
@@ -41,6 +43,7 @@ export function PaceDial({ pace, unit, breath, seconds }: PaceDialProps) {
         </span>
         <span className="text-[max(24px,1rem)] leading-tight whitespace-nowrap">
           {isHold ? `s of ${pace.seconds}` : `of ${pace.beats.at(-1)?.count} ${UNIT_WORDS[unit]}`}
+          {pace.beats.some((b) => b.turn) && ' a side'}
           {at.otherWay && ', other way round'}
         </span>
       </p>

@@ -32,6 +32,12 @@ export function DoseFields({ drill, edit, problemOf }: WithProblems) {
     const { tempo: _, course: _course, ...rest } = dose;
     edit({ dose: { ...rest, unit, ...(unit === 'reps' ? { tempo: dose.tempo ?? { out: 2, hold: 0, back: 2 } } : {}) } });
   };
+  const setSides = (perSide: boolean) => {
+    const { course = {}, ...rest } = dose;
+    const { alternating, ...kept } = course;
+    const next = perSide && alternating ? course : kept;
+    edit({ dose: { ...rest, perSide, ...(Object.keys(next).length > 0 ? { course: next } : {}) } });
+  };
   return (
     <fieldset className="grid grid-cols-3 gap-3 sm:col-span-2">
       <legend className="mb-1 font-display font-semibold">Dose</legend>
@@ -53,7 +59,7 @@ export function DoseFields({ drill, edit, problemOf }: WithProblems) {
           { value: 'both', label: 'Both together' },
           { value: 'each', label: 'Each side' },
         ]}
-        change={(v) => set({ perSide: v === 'each' })}
+        change={(v) => setSides(v === 'each')}
       />
       {dose.tempo &&
         (['out', 'hold', 'back', 'rest'] as const).map((part) => (
@@ -72,6 +78,7 @@ export function DoseFields({ drill, edit, problemOf }: WithProblems) {
           <CourseFields
             name={drill.name}
             course={dose.course ?? {}}
+            sided={dose.perSide}
             set={(course) => set({ course: (Object.keys(course).length > 0 ? course : undefined) as never })}
           />
         </div>

@@ -1,5 +1,5 @@
 import type { SessionReply } from '@myokinet/core/contracts';
-import { LOADING_PHASES, plannedDoseInWords } from '@myokinet/core/drills';
+import { eachWay, LOADING_PHASES, plannedDoseInWords } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { calendarDay, dayInWords, type Instant } from '@myokinet/core/quantities';
 import { FEELING_WORDS, cleannessInWords, symptomInWords } from '@myokinet/core/words';
@@ -78,7 +78,7 @@ export function SessionEntry({
                 <span className="aside">
                   asked {plannedDoseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.asPlanned(item))}:
                 </span>{' '}
-                {item.sets.length === 0 ? 'not done' : item.sets.map((set) => setWords(set, library)).join(' · ')}
+                {item.sets.length === 0 ? 'not done' : item.sets.map((set) => setWords(set, item, library)).join(' · ')}
                 {item.skipped && `; left out: ${item.skipped}`}
               </li>
             ))}
@@ -119,8 +119,12 @@ function Verdict({ session: { clean, finding, cleanReason, items } }: { readonly
   );
 }
 
-function setWords({ side, amount, feeling, unconfirmed, faults }: SessionReply['items'][number]['sets'][number], library: Library): string {
+type LoggedItem = SessionReply['items'][number];
+
+function setWords({ side, amount, feeling, unconfirmed, faults }: LoggedItem['sets'][number], item: LoggedItem, library: Library): string {
+  const ways = feeling ? undefined : eachWay(amount, item.max, library.asPlanned(item).dose);
   const seen = [
+    ...(ways ? [`${ways[0]} one way, ${ways[1]} the other`] : []),
     ...(unconfirmed ? ['ran out, not confirmed'] : []),
     ...faults.map((f) => `${library.fault(f.faultId).name}${f.on ? ` on the ${f.on}` : ''}${f.mended ? ', mended' : ', stayed'}`),
   ];
