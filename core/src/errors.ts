@@ -44,6 +44,7 @@ export const ERROR_CATALOGUE = {
   'document-unreadable': [409, 'This entry on record cannot be read.'],
   'floor-run-missing': [404, 'There is no such run of a session.'],
   'picture-missing': [404, 'This picture is not in the trainee’s record.'],
+  'pictures-full': [409, 'There is no room for another picture here. Take one off first.'],
   'lock-not-overruled': [409, 'A lock cannot be overruled.'],
   'source-used-before': [409, 'This picture or trace was read in an earlier check.'],
   'substitute-refused': [422, 'A held set-up does not show this figure.'],

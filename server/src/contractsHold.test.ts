@@ -345,12 +345,18 @@ const WRITES: readonly Write[] = [
   ['EntryResetDto', 'POST', () => '/api/library/drills/plank/reset', () => ({ revision: v7(), basedOn: null })],
   ['LibraryImportDto', 'POST', () => '/api/library/imports', () => ({ id: v7(), format: 'json', text: '{}', apply: false, state: '' })],
   ['StudioSchoolsDto', 'PUT', () => '/api/schools', () => ({ revision: v7(), basedOn: null, ...DEFAULT_SCHOOLS })],
+  [
+    'LibraryPictureDto',
+    'POST',
+    () => '/api/library/pictures',
+    () => ({ id: v7(), kind: 'drill', entry: 'plank', shows: 'A plank', frames: [JPEG, JPEG], rate: 8 }),
+  ],
   ['FloorPhotoDto', 'POST', () => `/api/floor/${v7()}/photos`, () => ({ id: v7(), takenAt: past(), image: JPEG })],
 ];
 
 /** Contracts that are part of others, or of an address. */
 const PARTS =
-  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
+  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|LibraryFilePicture|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
 
 /** Contracts about accounts, tried beside them. */
 const OF_ACCOUNTS = /^(Confirm|FirstRun|Invitation|Invited|Join|Membership|PasswordChange|Person|Reset|SignIn|Studio)Dto$/;

@@ -11,6 +11,7 @@ import { floorStore, type FloorStore } from './floor/store.ts';
 import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
 import { judgeFile } from './library/judgeFile.ts';
 import type { JudgeFile } from './library/judgeInThread.ts';
+import { libraryPictureStore, type LibraryPictureStore } from './library/pictureStore.ts';
 import { libraryStore, type LibraryStore } from './library/store.ts';
 import { measuringStore, type MeasuringStore } from './measuring/store.ts';
 import { pictureStore, type PictureStore } from './pictures/store.ts';
@@ -34,6 +35,7 @@ export interface Services {
   /** What requests are judged against: the moment, and the library of the studio. */
   readonly scope: () => Scope;
   readonly library: LibraryStore;
+  readonly libraryPictures: LibraryPictureStore;
   readonly schools: SchoolStore;
   readonly emergencies: EmergencyStore;
   readonly screenings: ScreeningStore;
@@ -62,7 +64,8 @@ export interface Services {
 
 /** @param judge how a library file is judged; in the same thread where nothing is said */
 export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Services {
-  const library = libraryStore(context, judge);
+  const libraryPictures = libraryPictureStore(context);
+  const library = libraryStore(context, judge, libraryPictures);
   const scope = () => ({ now: context.now(), library: library.current() });
   const emergencies = emergencyStore(context);
   const health = healthStore(context);
@@ -82,6 +85,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     now: context.now,
     scope,
     library,
+    libraryPictures,
     schools: schoolStore(context),
     emergencies,
     screenings,

@@ -209,6 +209,23 @@ describe('customary doses (common practice, no source)', () => {
     expect(weight('shoulder-extension')).toBeGreaterThanOrEqual(12);
   });
 
+  it('wall and kneeling versions stand in the order of the load that the statics work out', () => {
+    const worked = (d: Drill) => d.support && d.handLoad?.direction === 'push' && d.pose !== 'forearm dog';
+    const wrong = general.flatMap((d) =>
+      d.easier
+        .map(library.drill)
+        .filter((e) => worked(d) && worked(e) && (e.handLoad?.share ?? 0) > (d.handLoad?.share ?? 0))
+        .map((e) => `${e.id} before ${d.id}`),
+    );
+    expect(wrong).toEqual([]);
+    const family = ['seated-wall', 'wall', 'tabletop', 'kneeling', 'plank'].map((id) => library.drill(`${id}-scapular-push-up`));
+    const shares = family.map((d) => d.handLoad?.share ?? 0);
+    expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+    const pushUps = ['practice-wall-push-up', 'practice-far-wall-push-up', 'kneeling-push-up', 'practice-floor-push-up'];
+    const loads = pushUps.map((id) => library.drill(id).handLoad?.share ?? 0);
+    expect(loads).toEqual(loads.toSorted((a, b) => a - b));
+  });
+
   it('slow is the rule: no repetition takes under two seconds', () => {
     const quick = general.filter((d) => d.dose.tempo && d.dose.tempo.out + d.dose.tempo.hold + d.dose.tempo.back < 2);
     expect(quick.map((d) => d.id)).toEqual([]);

@@ -1,6 +1,6 @@
 export { inspect, validated } from './validate.ts';
 export { FILE_SHAPE } from './shape.ts';
-export { LIBRARY_LIMITS, LIMITS } from './limits.ts';
+export { LIBRARY_LIMITS, LIMITS, PICTURED_LIMITS } from './limits.ts';
 export type { Scope } from './scope.ts';
 export { PlanSchoolsDto, StudioSchoolsDto } from './schools.ts';
 export { ConsultationDto, ScreenAnswerDto, ScreeningDto } from './screening.ts';
@@ -31,6 +31,7 @@ export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';
 export { BatteryCellDto, BatteryPatchDto, BatterySkipDto } from './battery.ts';
 export { PictureDto } from './picture.ts';
+export { LibraryFilePictureDto, LibraryPictureDto, PICTURED, type Pictured } from './libraryPicture.ts';
 export { BandDto, BandReadingDto, ReadingSetAsideDto, ScaleReadingDto } from './lab.ts';
 export { RepeatabilityTestDto, RepeatedDto } from './repeatability.ts';
 export {
@@ -97,7 +98,7 @@ export type {
   TraineeReply,
   TrialReply,
 } from './replies.ts';
-export type { ImportReply, LibraryReply, OwnEntryReply, SchoolsReply } from './libraryReplies.ts';
+export type { ImportReply, LibraryPictureReply, LibraryReply, OwnEntryReply, SchoolsReply } from './libraryReplies.ts';
 export type { MayBeUnreadable, PlanBriefReply, PlanReply, PlanTemplateReply, PlanUse } from './planReplies.ts';
 export {
   ACCOUNT_LIMITS,

@@ -49,7 +49,8 @@ import { POSES, type PoseName, type SetUp, setUpProblem } from '../statics/index
 import { DoseRangeDto } from './dose.ts';
 import { IsNotBelow, IsPlainText, plainTextProblem } from './decorators.ts';
 import { IsEntryId, isEntryId, IsText, OriginDto } from './entry.ts';
-import { LIBRARY_LIMITS as MOST } from './limits.ts';
+import { LIBRARY_LIMITS as MOST, PICTURED_LIMITS } from './limits.ts';
+import { LibraryFilePictureDto } from './libraryPicture.ts';
 import { MeasureDto } from './measure.ts';
 import { NullIsNone, rule, shown } from './rule.ts';
 import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
@@ -288,4 +289,11 @@ export class LibraryFileDto {
   @ArrayMaxSize(MOST.measures, { message: `At most ${MOST.measures} checks fit one file.` })
   @IsArray()
   measures?: MeasureDto[];
+
+  /** Pictures of the studio's own, where whoever wrote the file wanted them in it. */
+  @IsOptional()
+  @Parts(() => LibraryFilePictureDto)
+  @ArrayMaxSize(PICTURED_LIMITS.ofStudio, { message: `At most ${PICTURED_LIMITS.ofStudio} pictures fit one file.` })
+  @IsArray()
+  pictures?: LibraryFilePictureDto[];
 }

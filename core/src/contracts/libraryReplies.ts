@@ -2,6 +2,7 @@ import type { FieldProblem } from '../errors.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { EntryKind, LibraryContent, LibraryEntry } from '../library/index.ts';
 import type { Schools } from '../schools/index.ts';
+import type { Pictured } from './libraryPicture.ts';
 
 /** An entry that the studio has touched. */
 export interface OwnEntryReply {
@@ -28,6 +29,17 @@ export interface LibraryReply {
   readonly own: readonly OwnEntryReply[];
 }
 
+/** A picture or clip of the studio's own; the image itself has an address of its own. */
+export interface LibraryPictureReply {
+  readonly id: string;
+  readonly kind: Pictured;
+  readonly entry: string;
+  readonly shows: string;
+  readonly moving: boolean;
+  readonly addedAt: Instant;
+  readonly coach: string;
+}
+
 /** What a file brings, and whether it was taken over. */
 export interface ImportReply {
   readonly problems: readonly FieldProblem[];
@@ -40,6 +52,8 @@ export interface ImportReply {
     readonly what: 'new' | 'changed' | 'same';
     readonly changes: number;
   }[];
+  /** Pictures in the file that the studio has not got yet. */
+  readonly pictures: number;
   readonly applied: boolean;
   readonly state: string;
 }

@@ -49,3 +49,18 @@ export const LIBRARY_LIMITS = {
   shareOfBodyMass: 3,
   fileBytes: 12 * 1024 * 1024,
 } as const;
+
+/** Limits of a studio's own pictures of drills and checks. */
+export const PICTURED_LIMITS = {
+  /** Of one drill or check. */
+  ofEntry: 6,
+  ofStudio: 400,
+  shows: 120,
+  /** Of a clip, and how many a second. */
+  frames: 48,
+  rate: { min: 2, max: 12 },
+  /** Base64 characters of what is kept: the largest clip that this program writes. */
+  characters: 4_000_000,
+  /** Characters that a request may carry. */
+  request: 8_000_000,
+} as const;

@@ -5,6 +5,7 @@ import {
   LIBRARY_FORMAT_VERSION,
   LIBRARY_LIMITS,
   LibraryFileDto,
+  type LibraryFilePictureDto,
   withTwoErrors,
 } from '../contracts/index.ts';
 import type { FieldProblem } from '../errors.ts';
@@ -16,6 +17,8 @@ import { EMPTY_LIBRARY, type LibraryContent, libraryProblems, LIST_OF, measureCh
 /** What a file brings, or every reason why it brings nothing. */
 export interface ReadLibrary {
   readonly content: LibraryContent;
+  /** Pictures that travel with it; most readers bring none. */
+  readonly pictures?: readonly LibraryFilePictureDto[];
   readonly problems: readonly FieldProblem[];
 }
 
@@ -24,9 +27,15 @@ export interface ReadLibrary {
  *
  * @param content the entries to write
  * @param libraryVersion version of the built-in library they stand beside
+ * @param pictures the studio's own pictures, where they are wanted: in the file or as addresses
  */
-export function writeLibraryFile({ drills, ladders, measures, faults }: LibraryContent, libraryVersion: string): string {
-  return `${JSON.stringify({ format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion, drills, ladders, measures, faults }, null, 2)}\n`;
+export function writeLibraryFile(
+  { drills, ladders, measures, faults }: LibraryContent,
+  libraryVersion: string,
+  pictures: readonly LibraryFilePictureDto[] = [],
+): string {
+  const head = { format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion };
+  return `${JSON.stringify({ ...head, drills, ladders, measures, faults, ...(pictures.length > 0 ? { pictures } : {}) }, null, 2)}\n`;
 }
 
 /**
@@ -52,7 +61,7 @@ export function readLibraryFile(text: string, current: LibraryContent, now: Date
   if (head.length > 0) return { content: EMPTY_LIBRARY, problems: head };
   const { instance, problems } = inspect(LibraryFileDto, today(plain), { now, shape: FILE_SHAPE });
   if (problems.length > 0) return { content: EMPTY_LIBRARY, problems: problems.map((p) => named(p, plain)) };
-  return readEntries(
+  const entries = readEntries(
     {
       drills: instance.drills as Drill[],
       ladders: instance.ladders as Ladder[],
@@ -61,6 +70,20 @@ export function readLibraryFile(text: string, current: LibraryContent, now: Date
       setAside: [],
     },
     current,
+  );
+  if (entries.problems.length > 0) return entries;
+  const pictures = instance.pictures ?? [];
+  const strays = strayPictures(pictures, merged(current, entries.content));
+  return strays.length > 0 ? { content: EMPTY_LIBRARY, problems: strays } : { ...entries, pictures };
+}
+
+/** Pictures of entries that neither the library nor the file has. */
+function strayPictures(pictures: readonly LibraryFilePictureDto[], { drills, measures }: LibraryContent): FieldProblem[] {
+  const known = { drill: new Set(drills.map((d) => d.id)), measure: new Set(measures.map((m) => m.id)) };
+  return pictures.flatMap(({ kind, entry }, i) =>
+    known[kind].has(entry)
+      ? []
+      : [{ field: `/pictures/${i}/entry`, limit: 'known', message: `Picture ${i + 1} is of “${entry}”, which the library has not got.` }],
   );
 }
 

@@ -112,6 +112,7 @@ const LIBRARY_CLASSES = [
   'LeadDto',
   'LimitsDto',
   'RangeDto',
+  'LibraryFilePictureDto',
 ];
 
 /**

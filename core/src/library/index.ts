@@ -16,4 +16,4 @@ export { entryProblems, libraryProblems } from './problems.ts';
 export { askingFor, measureChangeProblems } from './measureProblems.ts';
 export { merged } from './merge.ts';
 export { differences, type Difference } from './compare.ts';
-export { drillSearch, type DrillFilter, type DrillSearch } from './search.ts';
+export { drillSearch, type AskedFilter, type DrillFilter, type DrillSearch } from './search.ts';

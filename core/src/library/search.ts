@@ -1,6 +1,8 @@
 import MiniSearch from 'minisearch';
 import type { Joint, Motion } from '../anatomy/index.ts';
+import { mostAsked } from '../asked/index.ts';
 import { type Drill, EQUIPMENT, type Equipment, type Position, type Quality } from '../drills/index.ts';
+import type { RangeName } from '../motion/index.ts';
 import type { Blade } from '../schools/index.ts';
 import { searchWords } from './searchWords.ts';
 
@@ -14,6 +16,15 @@ export interface DrillFilter {
   readonly equipment?: Equipment | 'none' | undefined;
   /** Drills with this own rule for the shoulder blade. */
   readonly blade?: Blade | undefined;
+  /** Drills whose movement asks for at most, or at least, so much of a range. */
+  readonly asks?: AskedFilter | undefined;
+}
+
+/** A range that is asked for, and how much of it, degrees. */
+export interface AskedFilter {
+  readonly range: RangeName;
+  readonly bound: 'most' | 'least';
+  readonly degrees: number;
 }
 
 export type DrillSearch = (text: string, filter?: DrillFilter) => readonly Drill[];
@@ -57,13 +68,20 @@ export function drillSearch(drills: readonly Drill[]): DrillSearch {
 const LONG_WORD = 5;
 const ONE_SLIP = 1;
 
-function matches(drill: Drill, { joint, motion, quality, position, equipment, blade }: DrillFilter): boolean {
+function matches(drill: Drill, { joint, motion, quality, position, equipment, blade, asks }: DrillFilter): boolean {
   return (
     (!joint || drill.joint === joint || drill.alsoWorks.includes(joint)) &&
     (!motion || drill.motions.includes(motion)) &&
     (!quality || drill.quality === quality) &&
     (!position || drill.position === position) &&
     (!equipment || (equipment === 'none' ? drill.equipment.length === 0 : drill.equipment.includes(equipment))) &&
-    (!blade || drill.blade === blade)
+    (!blade || drill.blade === blade) &&
+    (!asks || asksFor(drill, asks))
   );
+}
+
+/** What asks for nothing worth saying asks for next to none of it. */
+function asksFor(drill: Drill, { range, bound, degrees }: AskedFilter): boolean {
+  const asked = mostAsked(drill, range);
+  return bound === 'most' ? asked <= degrees : asked >= degrees;
 }

@@ -13,7 +13,18 @@ export interface HeldRange {
   readonly measure?: Measure;
   /** What it showed last. */
   readonly capacity?: Capacity;
+  /** Where it is short: what makes the movement fit. */
+  readonly fit?: RangeFit;
 }
+
+/** What makes a movement fit a range that is short of it, in degrees: the heel of the hand raised, a straight wrist, or a smaller way. */
+export type RangeFit =
+  | { readonly kind: 'heel raised'; readonly degrees: number }
+  | { readonly kind: 'straight wrist' }
+  | { readonly kind: 'as far as'; readonly degrees: number };
+
+/** The most that a wedge under the heel of the hand takes off, degrees: steeper, and the hand slides (project default). */
+const STEEPEST_WEDGE = 25;
 
 type Known = Pick<ReadonlyMap<string, Measure>, 'get'>;
 
@@ -39,7 +50,8 @@ export function heldRanges(
       .filter((c) => c.measureId === measure.id && (c.side === range.side || c.side === 'whole') && !c.provisional)
       .toSorted((a, b) => b.takenAt.localeCompare(a.takenAt))[0];
     if (!capacity) return { asked: range, state: 'unchecked', measure };
-    return { asked: range, state: stateOf(range.degrees, capacity, measure, now), measure, capacity };
+    const state = stateOf(range.degrees, capacity, measure, now);
+    return { asked: range, state, measure, capacity, ...(state === 'short' ? { fit: fitOf(range, capacity) } : {}) };
   });
 }
 
@@ -47,4 +59,11 @@ function stateOf(degrees: number, { value, band, takenAt }: Capacity, { freshDay
   if (daysBetween(takenAt, now) > freshDays) return 'stale';
   if (value - band >= degrees) return 'enough';
   return value + band < degrees ? 'short' : 'about';
+}
+
+/** By the figure itself: its band stands beside it. */
+function fitOf({ range, loaded, degrees }: AskedRange, { value }: Capacity): RangeFit {
+  if (range !== 'wrist extension' || !loaded) return { kind: 'as far as', degrees: Math.round(value) };
+  const missing = Math.round(degrees - value);
+  return missing > STEEPEST_WEDGE ? { kind: 'straight wrist' } : { kind: 'heel raised', degrees: missing };
 }

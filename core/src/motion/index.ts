@@ -19,4 +19,4 @@ export { type Limbs, type Skeleton, skeletonOf } from './skeleton.ts';
 export { type Turn, type Vec, apart, midway } from './space.ts';
 export { type AskedRange, CHECK_OF_RANGE, RANGES, type RangeName, rangesOf } from './ranges.ts';
 export { type Elevation, elevationOf, fromIsb, type IsbShoulder, isbOf, type ShoulderPose } from './shoulder.ts';
-export { type HeldRange, heldRanges, type HeldState } from './heldRanges.ts';
+export { type HeldRange, heldRanges, type HeldState, type RangeFit } from './heldRanges.ts';

@@ -1,3 +1,4 @@
+import { mostAsked } from '../asked/index.ts';
 import seedrandom from 'seedrandom';
 import { describe, expect, it } from 'vitest';
 import { BUILT_IN } from '../catalogue/index.ts';
@@ -138,10 +139,23 @@ describe('range under load', () => {
 
   it('on fists, handles or straight wrists needs none: what the bend closes has another way', () => {
     const straight = library.drills.filter(
-      (d) => d.handLoad?.direction === 'push' && armLoadOf(d) > 0.23 && d.handLoad.wristDeg === undefined,
+      (d) =>
+        d.handLoad?.direction === 'push' &&
+        armLoadOf(d) > 0.23 &&
+        d.handLoad.wristDeg === undefined &&
+        (d.support !== undefined || mostAsked(d, 'wrist extension', 'loaded') === 0),
     );
     expect(straight.length).toBeGreaterThan(2);
     for (const drill of straight) expect(rangeNeeded(drill)).not.toHaveProperty('wrist-extension-loaded');
+  });
+
+  it('of a flat hand without a set-up is what its movement asks for, less the wedge', () => {
+    const drill = library.drill('straight-arm-side-plank');
+    expect(rangeNeeded(drill)).toEqual({ 'wrist-extension-loaded': mostAsked(drill, 'wrist extension', 'loaded') - 10 });
+    // A studio's copy asks for what it was copied from; one without a movement for nothing that is known.
+    const copy = { ...drill, id: 'own', movement: 'straight-arm-side-plank' };
+    expect(rangeNeeded(copy)).toEqual(rangeNeeded(drill));
+    expect(rangeNeeded({ ...drill, id: 'own' })).toEqual({});
   });
 
   it('asks of each built-in rung no more than the rung itself does', () => {

@@ -212,7 +212,7 @@ function armLoadIn(direction: Direction, drill: Drill): number {
   return directionOf(drill) === direction ? armLoadOf(drill) : 0;
 }
 
-type Carrying = Pick<Drill, 'handLoad' | 'support' | 'pose' | 'effort' | 'position' | 'equipment' | 'dose' | 'quality'>;
+type Carrying = Pick<Drill, 'id' | 'movement' | 'handLoad' | 'support' | 'pose' | 'effort' | 'position' | 'equipment' | 'dose' | 'quality'>;
 
 /** How the hands carry in a drill; nothing where they do not. */
 export function directionOf({ handLoad, support }: Pick<Carrying, 'handLoad' | 'support'>): Direction | undefined {

@@ -1,4 +1,5 @@
-import { armLoadOf, strainOf } from '../drills/index.ts';
+import { mostAsked } from '../asked/index.ts';
+import { armLoadOf, type Drill, strainOf } from '../drills/index.ts';
 import type { Library } from '../library/index.ts';
 import { type Capacity, measureSides } from '../measuring/index.ts';
 import { newestOf } from './newestOf.ts';
@@ -28,10 +29,11 @@ const WEDGE_DEG = 10;
 const FLEXION = { hanging: 150, overhead: 160, headDown: 165 } as const;
 const DIP_EXTENSION = 45;
 
-type Needing = Parameters<typeof strainOf>[0];
+type Needing = Parameters<typeof strainOf>[0] & Pick<Drill, 'id' | 'movement'>;
 
 /**
- * The range that a drill needs under the load it puts on an arm, degrees by check; nothing for what anybody may begin with.
+ * The range that a drill needs under the load it puts on an arm, degrees by check; nothing for what anybody may begin with. How far a wrist
+ * is bent is what the set-up says of this trainee, or, where the drill has none, what its movement asks for.
  *
  * @param drill fitted to the trainee: how far its set-up bends the wrist is known there only
  * @example rangeNeeded(fitted.drill('practice-floor-push-up')) // { 'wrist-extension-loaded': 84 }
@@ -46,10 +48,9 @@ export function rangeNeeded(drill: Needing): Readonly<Partial<Record<RangeCheck,
   const above = inverted ? FLEXION.headDown : hanging ? FLEXION.hanging : overhead ? FLEXION.overhead : undefined;
   // Between two bars the arms hang beside the trunk, though the place is one for hanging.
   const flexion = position === 'dip' ? undefined : above;
+  const bent = support ? (handLoad.wristDeg ?? 0) : mostAsked(drill, 'wrist extension', 'loaded');
   return {
-    ...(handLoad.wristDeg === undefined
-      ? {}
-      : { 'wrist-extension-loaded': Math.min(MOST_WRIST_DEG, Math.round(handLoad.wristDeg - WEDGE_DEG)) }),
+    ...(bent > WEDGE_DEG ? { 'wrist-extension-loaded': Math.min(MOST_WRIST_DEG, Math.round(bent - WEDGE_DEG)) } : {}),
     ...(flexion === undefined ? {} : { 'shoulder-flexion': flexion }),
     // A support at the top needs none of it, only going down.
     ...(position === 'dip' && drill.dose.unit === 'reps' ? { 'shoulder-extension': DIP_EXTENSION } : {}),

@@ -5,7 +5,9 @@ import {
   FaultEntryDto,
   LadderEntryDto,
   LIBRARY_LIMITS,
+  LibraryPictureDto,
   MeasureEntryDto,
+  PICTURED_LIMITS,
   StudioSchoolsDto,
   validated,
 } from '@myokinet/core/contracts';
@@ -22,6 +24,7 @@ import { v7 } from 'uuid';
 const IMPORT_BODY_LIMIT = 2 * LIBRARY_LIMITS.fileBytes;
 
 type OfEntry = { Params: { id: string } };
+type OfPicture = { Params: { id: string }; Querystring: { still?: string } };
 
 export function libraryRoutes(app: FastifyInstance): void {
   app.get('/api/library', ({ studio, headers }, reply) => {
@@ -70,9 +73,27 @@ export function libraryRoutes(app: FastifyInstance): void {
     done();
   });
 
-  app.get('/api/library/file.json', ({ studio }, reply) =>
-    attached(reply, 'myokinet-library.json', 'application/json', writeLibraryFile(studio.library.current().content, BUILT_IN_VERSION)),
+  app.get<{ Querystring: { pictures?: string } }>('/api/library/file.json', ({ studio, query }, reply) => {
+    const how = query.pictures;
+    const pictures = how === 'embedded' || how === 'links' ? studio.libraryPictures.forFile(how) : [];
+    const text = writeLibraryFile(studio.library.current().content, BUILT_IN_VERSION, pictures);
+    return attached(reply, 'myokinet-library.json', 'application/json', text);
+  });
+
+  app.get('/api/library/pictures', ({ studio }) => studio.libraryPictures.list());
+  app.post('/api/library/pictures', { bodyLimit: PICTURED_LIMITS.request }, ({ body, studio, actor }, reply) => {
+    reply.code(201);
+    return studio.libraryPictures.keep(actor, validated(LibraryPictureDto, body, studio.scope()));
+  });
+  app.get<OfPicture>('/api/library/pictures/:id/image', ({ params, query, studio }, reply) =>
+    // A picture never changes.
+    reply
+      .type('image/webp')
+      .header('cache-control', 'private, max-age=3600')
+      .send(studio.libraryPictures.image(params.id, query.still !== undefined)),
   );
+  app.delete<OfPicture>('/api/library/pictures/:id', ({ params, studio, actor }) => studio.libraryPictures.takeOff(actor, params.id));
+
   app.get('/api/library/drills.csv', ({ studio }, reply) =>
     attached(reply, 'myokinet-drills.csv', 'text/csv; charset=utf-8', writeDrillsCsv(studio.library.current().content.drills)),
   );

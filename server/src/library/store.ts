@@ -18,6 +18,7 @@ import type { Context } from '../context.ts';
 import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { JudgeFile } from './judgeInThread.ts';
+import type { LibraryPictureStore } from './pictureStore.ts';
 import * as sql from './statements.ts';
 
 type Row = Omit<OwnEntryReply, 'builtIn'> & { document: string | null; version: number };
@@ -35,7 +36,7 @@ const BUILT_IN_LIBRARY = openLibrary(BUILT_IN);
 const BUILT_IN_ENTRIES = entriesById(BUILT_IN);
 
 /** The built-in library with the studio's own entries over it. */
-export function libraryStore(context: Context, judge: JudgeFile) {
+export function libraryStore(context: Context, judge: JudgeFile, pictures: LibraryPictureStore) {
   const { db, studioId, now } = context;
   const ownEntries = db.prepare<{ studioId: string }, Row>(sql.OWN_ENTRIES);
   const currentRevision = db.prepare<{ studioId: string; kind: EntryKind; id: string }, { revision: string }>(sql.CURRENT_REVISION);
@@ -161,9 +162,12 @@ export function libraryStore(context: Context, judge: JudgeFile) {
         return entry ? [{ kind: row.kind, document: JSON.stringify(entry) }] : [];
       });
       const setAside = rows.filter((r) => r.standing === 'set aside').map((r) => r.id);
-      const { request, fingerprint, problems, more, entries, writes } = await judge({ body, own, setAside, now: instant(now()) });
+      const judged = await judge({ body, own, setAside, now: instant(now()) });
+      const { request, fingerprint, problems, more, entries, writes } = judged;
       const { id, apply, state } = request;
-      if (problems.length > 0 || !apply) return { problems, more, entries, applied: false, state: open().state };
+      const told = { problems, more, entries, pictures: pictures.newOf(judged.pictures) };
+      if (problems.length > 0 || !apply) return { ...told, applied: false, state: open().state };
+      const ready = await pictures.ready(judged.pictures);
       change(id, { fingerprint }, () => {
         if (state !== open().state)
           throw new Refusal('edited-elsewhere', 'The library changed since the file was looked at. Look at it again.');
@@ -171,8 +175,9 @@ export function libraryStore(context: Context, judge: JudgeFile) {
           const basedOn = currentRevision.get({ studioId, kind, id: entryId })?.revision ?? null;
           write(actor, { kind, id: entryId, revision: newId(), basedOn, standing: 'own', document });
         }
+        for (const picture of ready) pictures.write(actor, picture);
       });
-      return { problems, more, entries, applied: true, state: open().state };
+      return { ...told, applied: true, state: open().state };
     },
   };
 }

@@ -21,6 +21,7 @@ const OF_STUDIO = [
   'PlanUses',
   'Measuring',
   'Library',
+  'LibraryPictures',
   'Schools',
   'Bands',
   'Templates',

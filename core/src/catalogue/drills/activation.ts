@@ -44,6 +44,7 @@ export const ACTIVATION: readonly Untaught[] = [
     cue: 'Push the wall away between the blades; the head does not travel.',
     blade: 'sweep',
     aids: [FILM],
+    easier: ['seated-wall-scapular-push-up'],
   }),
   drill({
     id: 'prone-letters',

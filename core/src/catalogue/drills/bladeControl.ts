@@ -18,7 +18,6 @@ export const BLADE_CONTROL: readonly Untaught[] = [
     trains: { 'scapular-push-ups': 2, 'blade-winging': 1 },
     cue: 'Sit tall, palms on the wall: only the blades travel, the spine stays where it is.',
     blade: 'sweep',
-    easier: ['wall-scapular-push-up'],
     aids: ['Sit on a cushion', FILM],
   }),
   drill({
@@ -169,7 +168,7 @@ export const BLADE_CONTROL: readonly Untaught[] = [
     trains: { 'shoulder-flexion': 3, 'wall-slide-height': 1, 'raised-arm-hold': 1 },
     cue: 'Seat toward the heels, thumb up, lift from under the blade.',
     blade: 'follow',
-    easier: ['opposite-reach'],
+    easier: ['tabletop-hand-slide'],
     excludedBy: ['wrist-injury'],
     aids: [MAT_UNDER_KNEES],
   }),

@@ -155,7 +155,7 @@ export const FOREARM_AND_WRIST: readonly Untaught[] = [
     support: { setUp: { position: 'wall-push' }, wanted: 0.1 },
     trains: { 'heel-of-hand-lifts': 2, 'heel-lifts-thumb': 1, 'heel-lifts-little-finger': 1 },
     cue: 'Palms on the wall, peel both heels, straight, then toward either side.',
-    easier: ['palm-lifts'],
+    easier: ['wrist-circles'],
   }),
   drill({
     id: 'back-of-hand-rocks',

@@ -19,7 +19,7 @@ export const STABILITY: readonly Untaught[] = [
     cue: 'Hips over the knees, press the floor away; each time a little further.',
     alsoWorks: ['elbow'],
     blade: 'sweep',
-    easier: ['seated-wall-scapular-push-up'],
+    easier: ['wall-scapular-push-up'],
     aids: [WEDGE, MAT_UNDER_KNEES, 'Fists or forearms in place of hands'],
     excludedBy: ['wrist-injury'],
   }),

@@ -3,10 +3,11 @@ import { takesTurns } from '@myokinet/core/drills';
 import type { Pace } from '@myokinet/core/floor';
 import { paceAt } from '@myokinet/core/floor';
 import type { Step } from '@myokinet/core/floor';
-import { type Beat, momentAt, type Prepared, SHOWN_BEAT, type Shown, stripOf, travelIn } from '@myokinet/core/motion';
+import { type Beat, momentAt, type Prepared, SHOWN_BEAT, stripOf, travelIn } from '@myokinet/core/motion';
 import { useMemo } from 'react';
 import { BodyFigure } from '../../kit/body/BodyFigure.tsx';
 import { BodyStrip } from '../../kit/body/BodyStrip.tsx';
+import { shownBody } from '../../kit/body/shownBody.ts';
 import { useMovement } from '../../kit/body/useMovement.ts';
 import { useStillness } from '../../kit/body/useStillness.ts';
 import type { FloorClock } from './floorClock.ts';
@@ -24,16 +25,8 @@ interface FloorFigureProps {
 /** The drill on this trainee's body, on the side that is next, as it is done. */
 export function FloorFigure({ clock, person, step, counted }: FloorFigureProps) {
   const { drill } = step;
-  const { sex, stature, armLength, legLength } = person.kept.pack.trainee;
-  const shown = useMemo(
-    (): Shown => ({
-      sex: sex === 'unstated' ? undefined : sex,
-      stature: stature / 100,
-      armM: typeof armLength === 'number' ? armLength / 100 : undefined,
-      legM: typeof legLength === 'number' ? legLength / 100 : undefined,
-    }),
-    [sex, stature, armLength, legLength],
-  );
+  const { trainee } = person.kept.pack;
+  const shown = useMemo(() => shownBody(trainee), [trainee]);
   // Where the sides take turns the figure does too, left first.
   const first = step.side === 'left' || takesTurns(drill.dose) ? 'mirrored' : 'as written';
   const prepared = useMovement(drill, shown, first);

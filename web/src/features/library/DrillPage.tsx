@@ -23,6 +23,7 @@ import { HowItIsDone } from './HowItIsDone.tsx';
 import { CopyLink } from './CopyLink.tsx';
 import { usePlanUsesQuery } from './endpoints.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
+import { OwnPictures } from './OwnPictures.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { BLADE_WORDS, capital, jointsInWords, STRENGTH_WORDS } from './words.ts';
 import { CAUTION_WORDS } from '@myokinet/core/words';
@@ -58,6 +59,7 @@ function Drilled({ drill }: { readonly drill: Drill }) {
         <div className="grid gap-5">
           <Cues drill={drill} />
           <HowItIsDone drill={drill} />
+          <OwnPictures kind="drill" entry={drill.id} name={drill.name} />
           {/* Whether somebody may do it: planning knows. */}
           <Outlet />
           <DrillFaults drill={drill} />

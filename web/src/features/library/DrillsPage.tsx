@@ -11,6 +11,7 @@ import type { Option } from '../../kit/EntryFields.tsx';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { useLibrary, useSchools, useStudioLibrary } from '../../client/LibraryContext.ts';
 import { SetAsideList } from './SetAsideList.tsx';
+import { AskedFields } from './AskedFields.tsx';
 import { type FilterName, useDrillFilter } from './useDrillFilter.ts';
 import { asOptions, BLADE_WORDS, capital, jointsInWords } from './words.ts';
 
@@ -66,6 +67,7 @@ export function DrillsPage() {
             </select>
           </label>
         ))}
+        <AskedFields asks={filter.asks} set={set} />
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <p role="status">

@@ -8,7 +8,6 @@ import { useImportLibraryMutation } from './endpoints.ts';
 import { useStudioLibrary } from '../../client/LibraryContext.ts';
 
 const FILES = [
-  { href: '/api/library/file.json', label: 'The whole library', hint: 'JSON: drills and ladders, readable by anybody' },
   { href: '/api/library/drills.csv', label: 'The drills as a table', hint: 'CSV: one row a drill, opens in a spreadsheet' },
   { href: '/api/library/schema.json', label: 'The JSON Schema', hint: 'what a library file must look like' },
 ];
@@ -20,6 +19,7 @@ export function ExchangePage() {
       <section aria-label="Export">
         <h2>Export</h2>
         <ul className="mt-2">
+          <WholeLibrary />
           {FILES.map(({ href, label, hint }) => (
             <li key={href} className="border-b border-base-300 py-2">
               <a className="link font-semibold" href={href} download>
@@ -33,6 +33,37 @@ export function ExchangePage() {
       </section>
       <Import />
     </div>
+  );
+}
+
+const PICTURES = [
+  { value: '', label: 'without the studio’s pictures' },
+  { value: 'embedded', label: 'with the studio’s pictures in it' },
+  { value: 'links', label: 'with the addresses of its pictures' },
+] as const;
+
+function WholeLibrary() {
+  const id = useId();
+  const [pictures, setPictures] = useState('');
+  const href = `/api/library/file.json${pictures === '' ? '' : `?pictures=${pictures}`}`;
+  return (
+    <li className="border-b border-base-300 py-2">
+      <a className="link font-semibold" href={href} download>
+        <Download size={15} className="me-1.5 inline" aria-hidden />
+        The whole library
+      </a>
+      <label className="sr-only" htmlFor={id}>
+        Pictures in the file
+      </label>
+      <select id={id} className="select select-xs ms-3 w-auto" value={pictures} onChange={(e) => setPictures(e.target.value)}>
+        {PICTURES.map(({ value, label }) => (
+          <option key={value} value={value}>
+            {label}
+          </option>
+        ))}
+      </select>
+      <span className="aside block text-sm">JSON: drills, ladders, checks and faults, readable by anybody</span>
+    </li>
   );
 }
 
@@ -125,15 +156,16 @@ function Outcome({ data, name, apply }: { readonly data: ImportReply; readonly n
   if (data.applied)
     return (
       <p role="status" className="mt-3 border-s-4 border-success bg-success/10 px-4 py-2.5">
-        Taken over: {counts.new} new, {counts.changed} changed. <Link to="/library">See the drills</Link>
+        Taken over: {counts.new} new, {counts.changed} changed{picturesSaid(data.pictures)}. <Link to="/library">See the drills</Link>
       </p>
     );
   return (
     <div className="mt-3" role="status">
       <p>
-        “{name}” is sound: <strong>{counts.new} new</strong>, <strong>{counts.changed} changed</strong>, {counts.same} the same as here.
+        “{name}” is sound: <strong>{counts.new} new</strong>, <strong>{counts.changed} changed</strong>, {counts.same} the same as here
+        {picturesSaid(data.pictures)}.
       </p>
-      {differing.length > 0 ? (
+      {differing.length > 0 || data.pictures > 0 ? (
         <>
           <ul className="mt-1 max-h-60 overflow-y-auto text-sm" tabIndex={0} aria-label="What would change">
             {differing.map((e) => (
@@ -144,7 +176,7 @@ function Outcome({ data, name, apply }: { readonly data: ImportReply; readonly n
             ))}
           </ul>
           <button type="button" className="btn btn-primary mt-2" onClick={apply}>
-            Take {differing.length === 1 ? 'it' : `these ${differing.length}`} over
+            Take {differing.length + data.pictures === 1 ? 'it' : `these ${differing.length + data.pictures}`} over
           </button>
         </>
       ) : (
@@ -152,4 +184,9 @@ function Outcome({ data, name, apply }: { readonly data: ImportReply; readonly n
       )}
     </div>
   );
+}
+
+function picturesSaid(count: number): string {
+  if (count === 0) return '';
+  return count === 1 ? ', 1 picture' : `, ${count} pictures`;
 }

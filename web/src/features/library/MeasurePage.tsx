@@ -12,6 +12,7 @@ import { LeadList } from './LeadList.tsx';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { DEVICE_WORDS, errorInWords, goodInWords, pictureInWords } from './measureWords.ts';
 import { NoSuchEntry } from './NoSuchEntry.tsx';
+import { OwnPictures } from './OwnPictures.tsx';
 import { StandingNote } from './StandingNote.tsx';
 import { capital, STRENGTH_WORDS } from './words.ts';
 
@@ -73,6 +74,7 @@ function Measured({ measure: m }: { readonly measure: Measure }) {
             <Said what="From">{originInWords(m.origin)}</Said>
           </dl>
           <LeadList measure={m} />
+          <OwnPictures kind="measure" entry={m.id} name={m.name} />
         </div>
         <div>
           <Asking measure={m} />

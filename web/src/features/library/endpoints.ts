@@ -3,6 +3,8 @@ import type {
   EntryResetDto,
   ImportReply,
   LibraryImportDto,
+  LibraryPictureDto,
+  LibraryPictureReply,
   LibraryReply,
   PlanUse,
   SchoolsReply,
@@ -23,6 +25,18 @@ export interface SavedEntry {
 const endpoints = api.injectEndpoints({
   endpoints: (build) => ({
     library: build.query<LibraryReply, void>({ query: () => 'library', providesTags: ['Library'] }),
+    libraryPictures: build.query<readonly LibraryPictureReply[], void>({
+      query: () => 'library/pictures',
+      providesTags: ['LibraryPictures'],
+    }),
+    addLibraryPicture: build.mutation<readonly LibraryPictureReply[], LibraryPictureDto>({
+      query: (body) => ({ url: 'library/pictures', method: 'POST', body }),
+      invalidatesTags: (_reply, error) => (isOffline(error) ? [] : ['LibraryPictures']),
+    }),
+    takeOffLibraryPicture: build.mutation<readonly LibraryPictureReply[], string>({
+      query: (id) => ({ url: `library/pictures/${id}`, method: 'DELETE' }),
+      invalidatesTags: (_reply, error) => (isOffline(error) ? [] : ['LibraryPictures']),
+    }),
     schools: build.query<SchoolsReply, void>({ query: () => 'schools', providesTags: ['Schools'] }),
     planUses: build.query<readonly PlanUse[], string>({
       query: (drillId) => `drills/${encodeURIComponent(drillId)}/plans`,
@@ -38,7 +52,7 @@ const endpoints = api.injectEndpoints({
     }),
     importLibrary: build.mutation<ImportReply, LibraryImportDto>({
       query: (body) => ({ url: 'library/imports', method: 'POST', body }),
-      invalidatesTags: (reply, error) => (reply?.applied ? touched(reply, error) : []),
+      invalidatesTags: (reply, error) => (reply?.applied ? [...touched(reply, error), 'LibraryPictures'] : []),
     }),
     saveSchools: build.mutation<SchoolsReply, StudioSchoolsDto>({
       query: (body) => ({ url: 'schools', method: 'PUT', body }),
@@ -57,6 +71,9 @@ export const libraryEndpoints = endpoints.endpoints;
 
 export const {
   useLibraryQuery,
+  useLibraryPicturesQuery,
+  useAddLibraryPictureMutation,
+  useTakeOffLibraryPictureMutation,
   usePlanUsesQuery,
   useSchoolsQuery,
   useSaveEntryMutation,

@@ -1,6 +1,7 @@
 import { type Joint, JOINTS, type Motion, MOTIONS } from '@myokinet/core/anatomy';
 import { type Equipment, EQUIPMENT_IDS, type Position, POSITIONS, QUALITIES, type Quality } from '@myokinet/core/drills';
-import type { DrillFilter } from '@myokinet/core/library';
+import type { AskedFilter, DrillFilter } from '@myokinet/core/library';
+import { type RangeName, RANGES } from '@myokinet/core/motion';
 import { type Blade, BLADES } from '@myokinet/core/schools';
 import { useSearchParams } from 'react-router';
 
@@ -9,6 +10,22 @@ export type FilterName = (typeof FILTER_NAMES)[number];
 
 function oneOf<T extends string>(text: string | null, values: readonly T[]): T | undefined {
   return values.find((v) => v === text);
+}
+
+/** Of a range that is asked for: which, the bound, the degrees. */
+export const ASKED_NAMES = ['range', 'bound', 'degrees'] as const;
+export type AskedName = (typeof ASKED_NAMES)[number];
+export const ASKED_LIMITS = { min: 0, max: 180, step: 5 } as const;
+/** What a range that has just been chosen is held against first, degrees. */
+const FIRST_DEGREES = 60;
+
+function askedIn(search: URLSearchParams): AskedFilter | undefined {
+  const range = oneOf<RangeName>(search.get('range'), RANGES);
+  if (!range) return undefined;
+  const degrees = Number(search.get('degrees') ?? FIRST_DEGREES);
+  const { min, max } = ASKED_LIMITS;
+  const bound = oneOf<AskedFilter['bound']>(search.get('bound'), ['most', 'least']) ?? 'most';
+  return { range, bound, degrees: Number.isFinite(degrees) ? Math.min(max, Math.max(min, degrees)) : FIRST_DEGREES };
 }
 
 /** What the list of drills is narrowed to, kept in the address so that a way back finds it again. */
@@ -21,8 +38,9 @@ export function useDrillFilter() {
     position: oneOf<Position>(search.get('position'), POSITIONS),
     equipment: oneOf<Equipment | 'none'>(search.get('equipment'), [...EQUIPMENT_IDS, 'none']),
     blade: oneOf<Blade>(search.get('blade'), BLADES),
+    asks: askedIn(search),
   };
-  const set = (name: FilterName | 'text', value: string) =>
+  const set = (name: FilterName | AskedName | 'text', value: string) =>
     setSearch(
       (before) => {
         const next = new URLSearchParams(before);

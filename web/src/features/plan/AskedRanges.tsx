@@ -1,12 +1,13 @@
 import type { Drill } from '@myokinet/core/drills';
 import { formatReadingWithBand } from '@myokinet/core/measuring';
-import { type AskedRange, type HeldRange, heldRanges, type HeldState, rangesOf, type Shown } from '@myokinet/core/motion';
+import { type AskedRange, type HeldRange, heldRanges, type HeldState, type RangeFit, rangesOf, type Shown } from '@myokinet/core/motion';
 import { shortDay } from '@myokinet/core/quantities';
 import { useMemo } from 'react';
 import { nowInstant } from '../../client/clock.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { ANY_BODY } from '../../kit/body/anyBody.ts';
+import { shownBody } from '../../kit/body/shownBody.ts';
 import { useMovement } from '../../kit/body/useMovement.ts';
 import { useChecksQuery } from '../checks/index.ts';
 import { useTraineeQuery } from '../trainee/index.ts';
@@ -34,11 +35,7 @@ function OfTrainee({ drill, traineeId }: { readonly drill: Drill; readonly train
   const trainee = useTraineeQuery(traineeId);
   const checks = useChecksQuery(traineeId);
   const failed = [trainee, checks].find((q) => q.error && !q.data);
-  const shown = useMemo(
-    (): Shown | undefined =>
-      trainee.data && { sex: trainee.data.sex === 'unstated' ? undefined : trainee.data.sex, stature: trainee.data.stature / 100 },
-    [trainee.data],
-  );
+  const shown = useMemo((): Shown | undefined => trainee.data && shownBody(trainee.data), [trainee.data]);
   if (failed) return <ProblemNote error={failed.error} retry={() => void failed.refetch()} />;
   if (!shown || !checks.data) return <Asked drill={drill} shown={ANY_BODY} />;
   const capacities = checks.data.filter((c) => !c.takenBack).flatMap((c) => c.capacities);
@@ -114,7 +111,12 @@ function askedInWords(left: AskedRange | undefined, right: AskedRange | undefine
   return right ? `right ${say(right)}` : '';
 }
 
-function Has({ held: { state, measure, capacity } }: { readonly held: HeldRange }) {
+function fitInWords(fit: RangeFit): string {
+  if (fit.kind === 'straight wrist') return 'on fists, handles or forearms';
+  return fit.kind === 'heel raised' ? `heel of the hand raised by ${fit.degrees}°` : `only as far as ${fit.degrees}°`;
+}
+
+function Has({ held: { state, measure, capacity, fit } }: { readonly held: HeldRange }) {
   return (
     <>
       {measure && capacity && (
@@ -123,6 +125,7 @@ function Has({ held: { state, measure, capacity } }: { readonly held: HeldRange 
         </>
       )}
       <span className={STATES[state].mark}>{STATES[state].says}</span>
+      {fit && `: ${fitInWords(fit)}`}
     </>
   );
 }
