@@ -186,8 +186,13 @@ test.describe('by touch, on a phone', () => {
     await page.goto(`${server.address}/floor/${run.id}`);
     await page.getByRole('button', { name: 'Start the set' }).tap();
     await page.clock.runFor(3200);
-    await page.clock.runFor(6200);
-    await expect(page.getByRole('heading', { name: /^Neck loosening/ })).toBeVisible();
+    const neck = page.getByRole('heading', { name: /^Neck loosening/ });
+    await expect
+      .poll(async () => {
+        await page.clock.runFor(1000);
+        return neck.isVisible();
+      })
+      .toBe(true);
     await expect(page.getByRole('timer', { name: 'Until the next set' })).toContainText('Next: Neck loosening, left.');
     await expect(page.locator('footer')).toContainText('Then: Other side: right.');
     // Nobody touches anything: station, left, side, right, station.
@@ -305,6 +310,26 @@ held('what a session showed beyond the last check is offered, with less trust; a
   await expect(page.getByRole('img', { name: 'At the end of this session' })).toBeVisible();
   await page.getByRole('button', { name: 'Take it off the record' }).click();
   await expect(page.getByText('A picture was taken off the record.')).toBeVisible();
+});
+
+held('sides that take turns are told in turn, and go on record as a set of each', async ({ page }) => {
+  await page.clock.install({ time: now() });
+  await withoutSound(page);
+  const turns = { course: { alternating: true }, tempo: { out: 2, hold: 0, back: 2 } } as const;
+  const run = await openRun(server, idOf('Jory'), [drill('opposite-reach', { sets: 1, min: 2, max: 2, manner: turns })]);
+  await page.goto(`${server.address}/floor/${run.id}`);
+  await expect(page.locator('[data-read="dose"]')).toContainText('left and right in turn');
+  await begin(page);
+  const dial = page.getByRole('timer', { name: 'Pace' });
+  await expect(dial).toContainText(/left.*of 2 reps a side/);
+  await page.clock.runFor(5000);
+  await expect(dial).toContainText('right');
+  await page.clock.runFor(12_000);
+  await expect(page.getByRole('heading', { name: /^How was it/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByText('L 2 · R 2 reps')).toBeVisible();
+  await allSent(page);
+  expect(await setsOf(run.id)).toBe(1);
 });
 
 test('a group goes round: each with their own drills, one screen', async ({ page }) => {
