@@ -33,6 +33,7 @@ export { type BlockInput } from './block/task.ts';
 export { type Served } from './block/score.ts';
 export { candidatesFor, type LeftOut } from './candidates.ts';
 export { exclusion, type Foothold, type Limits } from './exclusion.ts';
+export { mainDrill, type PlannedBriefly } from './mainDrill.ts';
 export { mayDo, type MayDo, type MayDoFacts, type Reduction } from './mayDo.ts';
 export { insteadOf, otherPlaneOf, type Instead } from './insteadOf.ts';
 export {

@@ -10,7 +10,7 @@ export type DueToday =
   | { readonly kind: 'withdrawn'; readonly rungName: string; readonly reason: string }
   | { readonly kind: 'sign'; readonly rungName: string }
   | { readonly kind: 'morning'; readonly sessionId: string; readonly performedAt: Instant }
-  | { readonly kind: 'session'; readonly ladderName: string; readonly care?: 'stop sign' | 'locked' }
+  | { readonly kind: 'session'; readonly ladderName: string; readonly care?: 'stop sign' | 'locked'; readonly mainDrillId?: string }
   | { readonly kind: 're-check'; readonly measureIds: readonly string[]; readonly lapsed: boolean };
 
 /** What Today rests on, of one trainee. */
@@ -24,6 +24,8 @@ export interface TodayFacts {
   readonly sessions: readonly { readonly id: string; readonly performedAt: Instant }[];
   readonly symptoms: readonly (Pick<Symptom, 'moment'> & { readonly sessionId: string | null })[];
   readonly trainsToday: boolean;
+  /** What today's session is for, where one is planned and says it. */
+  readonly mainDrillId?: string | undefined;
   readonly ladder: Pick<Ladder, 'name'>;
   readonly now: Date;
 }
@@ -49,7 +51,7 @@ export function dueToday(facts: TodayFacts): readonly DueToday[] {
     ...(screeningWaits === undefined ? [] : [{ kind: 'screening', lock: screeningWaits } as const]),
     ...(gate?.open && rung ? [{ kind: 'sign', rungName: rung.name } as const] : []),
     ...mornings(facts),
-    ...(trainsStill(facts) ? [{ kind: 'session', ladderName: ladder.name, ...care(openStopSigns, gate) } as const] : []),
+    ...(trainsStill(facts) ? [{ kind: 'session', ladderName: ladder.name, ...care(openStopSigns, gate), ...main(facts) } as const] : []),
     ...recheck(verdict),
   ];
 }
@@ -65,6 +67,11 @@ function mornings({ sessions, symptoms, now }: TodayFacts): readonly DueToday[] 
 
 function trainsStill({ trainsToday, sessions, now }: TodayFacts): boolean {
   return trainsToday && !sessions.some((s) => calendarDay(s.performedAt) === calendarDay(now));
+}
+
+/** What it is for; behind a stop sign or a lock nobody is shown what not to do. */
+function main({ mainDrillId, openStopSigns, verdict }: TodayFacts): { readonly mainDrillId?: string } {
+  return mainDrillId === undefined || care(openStopSigns, verdict.gate).care ? {} : { mainDrillId };
 }
 
 /** What to think of before today's session starts. */

@@ -1,7 +1,8 @@
 import type { CaseloadRow, RecheckReply, TodayItem, TraineeReply } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
 import { addDays, type CalendarDay, calendarDay, daysBetween } from '@myokinet/core/quantities';
-import { dueToday, type Headroom, rechecksOf, type Verdict } from '@myokinet/core/readiness';
+import { mainDrill, type PlannedBriefly } from '@myokinet/core/planning';
+import { dueToday, type Headroom, rechecksOf, type TodayFacts, type Verdict } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
@@ -14,12 +15,22 @@ const PLANNED_DAYS = `
   WHERE p.studio_id = @studioId AND p.week_start > @weekAgo AND d.value >= @today
   ORDER BY d.value`;
 
+/** What is planned today: read as it lies there, since only a picture comes of it. */
+const PLANNED_TODAY = `
+  SELECT p.trainee_id AS traineeId, json_extract(s.value, '$.items') AS items
+  FROM plan p
+  JOIN plan_revision r ON r.id = p.current_revision, json_each(CASE WHEN json_valid(r.document) THEN r.document ELSE '{}' END, '$.sessions') s
+  WHERE p.studio_id = @studioId AND p.week_start > @weekAgo AND p.week_start <= @today AND json_extract(s.value, '$.day') = @today`;
+
 const WEEKS_SHOWN = 4;
 const DAYS_PER_WEEK = 7;
 
 export function caseloadStore({ db, studioId, now }: Context, readiness: ReadinessStore, library: LibraryStore) {
   const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(
     PLANNED_DAYS,
+  );
+  const plannedToday = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; items: string | null }>(
+    PLANNED_TODAY,
   );
   const upcoming = () => {
     const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
@@ -56,14 +67,25 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
 
     today(): readonly TodayItem[] {
       const days = upcoming();
-      const today = calendarDay(now());
-      return readiness
-        .all()
-        .flatMap((judged) =>
-          todayItems(judged, days.get(judged.trainee.id)?.[0]?.day === today, { now: now(), library: library.current() }),
-        );
+      const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
+      const mains = new Map(
+        plannedToday
+          .all({ studioId, today, weekAgo })
+          .map(({ traineeId, items }) => [traineeId, mainDrill(itemsIn(items), library.current())]),
+      );
+      return readiness.all().flatMap((judged) => {
+        const { id } = judged.trainee;
+        const training = { trainsToday: days.get(id)?.[0]?.day === today, mainDrillId: mains.get(id) };
+        return todayItems(judged, training, { now: now(), library: library.current() });
+      });
     },
   };
+}
+
+/** What a document lists, as far as it can be read: one that cannot shows no picture, and stops nothing. */
+function itemsIn(json: string | null): readonly PlannedBriefly[] {
+  const read: unknown = json === null ? [] : JSON.parse(json);
+  return Array.isArray(read) ? read.filter((item): item is PlannedBriefly => typeof item === 'object' && item !== null) : [];
 }
 
 interface Moment {
@@ -115,13 +137,13 @@ function row(
 
 function todayItems(
   { trainee, verdict, sessions, symptoms, openStopSigns, withdrawn }: Judged,
-  trainsToday: boolean,
+  training: Pick<TodayFacts, 'trainsToday' | 'mainDrillId'>,
   { now, library }: Moment,
 ): readonly TodayItem[] {
   const { id: traineeId, name, screening } = trainee;
   const screeningWaits = screening.state === 'fresh' ? undefined : screening.locks[0];
   const ladder = library.ladder(trainee.ladderId);
-  return dueToday({ verdict, withdrawn, screeningWaits, openStopSigns, sessions, symptoms, trainsToday, ladder, now }).map((due) => ({
+  return dueToday({ verdict, withdrawn, screeningWaits, openStopSigns, sessions, symptoms, ...training, ladder, now }).map((due) => ({
     ...due,
     traineeId,
     name,

@@ -15,6 +15,8 @@ export const ARMS_AND_WRISTS: readonly Untaught[] = [
     pose: 'standing, hands at the ribs',
     dose: reps(6, 10, 1, { perSide: true, secondsPerUnit: 4, restSeconds: 10, course: { bothWays: true } }),
     trains: { 'wrist-extension': 2, 'wrist-flexion': 2, 'radial-deviation': 1, 'ulnar-deviation': 1 },
+    // In the place of the circles of both hands, not beside them.
+    byChoice: true,
     cue: 'The other hand holds the forearm still; draw the widest slow circle, then the other way.',
     easier: ['wrist-circles'],
   }),

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { cuesOf, type Manner, standInsFor, standInsInWords, UNIT_WORDS } from '@myokinet/core/drills';
 import type { Place } from '@myokinet/core/planning';
 import { GripVertical, Pin, PinOff, X } from 'lucide-react';
-import { StillBody } from '../../kit/body/StillBody.tsx';
+import { PaperBody } from '../../kit/body/PaperBody.tsx';
 import { MannerFields } from '../../kit/MannerFields.tsx';
 import { SetUpLine } from '../lab/index.ts';
 import { buildOf, useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
@@ -52,7 +52,7 @@ export function PlannedDrill({ item, place, locked, change, ownSetUp, setManner,
       >
         <GripVertical size={16} aria-hidden />
       </button>
-      <StillBody of={drill} shown={shown} size={56} />
+      <PaperBody of={drill} shown={shown} size={56} label={`${drill.name} in stills`} />
       <div className="min-w-0">
         <p className="leading-snug">
           <span className="font-semibold">{drill.name}</span> <span className="aside text-sm">{drill.phase}</span>

@@ -6,6 +6,7 @@ import { useLibrary } from '../../client/LibraryContext.ts';
 import { useTodayQuery } from '../caseload/index.ts';
 import { WithLibrary } from '../library/index.ts';
 import { HereOnDevice, TakeAlong } from '../floor/index.ts';
+import { StillBody } from '../../kit/body/StillBody.tsx';
 import { Empty } from '../../kit/Empty.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
@@ -56,7 +57,8 @@ export function TodayPage() {
 }
 
 function Waits({ items }: { readonly items: readonly TodayItem[] }) {
-  const { measure } = useLibrary();
+  const { measure, hasDrill, drill } = useLibrary();
+  const nameOf = (id: string) => (hasDrill(id) ? drill(id).name : '');
   const now = new Date();
   return SECTIONS.map(({ kind, title }) => {
     const here = items.filter((i) => i.kind === kind);
@@ -79,7 +81,15 @@ function Waits({ items }: { readonly items: readonly TodayItem[] }) {
                 <Link className="font-semibold hover:underline" to={`/trainees/${item.traineeId}`}>
                   {item.name}
                 </Link>
-                <span>{sentence}</span>
+                <span className="flex items-center gap-3">
+                  {item.kind === 'session' && item.mainDrillId !== undefined && <MainDrill id={item.mainDrillId} />}
+                  <span>
+                    {sentence}
+                    {item.kind === 'session' && item.mainDrillId !== undefined && (
+                      <span className="aside block text-sm">{nameOf(item.mainDrillId)}</span>
+                    )}
+                  </span>
+                </span>
                 <Act item={item} />
               </li>
             );
@@ -89,6 +99,18 @@ function Waits({ items }: { readonly items: readonly TodayItem[] }) {
     );
   });
 }
+
+/** What the session is for, as it is done. */
+function MainDrill({ id }: { readonly id: string }) {
+  const library = useLibrary();
+  return library.hasDrill(id) ? (
+    <Link className="flex-none" to={`/library/drills/${id}`} aria-label={library.drill(id).name} title={library.drill(id).name}>
+      <StillBody of={library.drill(id)} size={STILL} />
+    </Link>
+  ) : null;
+}
+
+const STILL = 48;
 
 /** The one thing to do about a line, done in place where that is possible. */
 function Act({ item }: { readonly item: TodayItem }) {
