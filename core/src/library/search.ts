@@ -39,6 +39,15 @@ export type DrillSearch = (text: string, filter?: DrillFilter) => readonly Drill
  */
 export function drillSearch(drills: readonly Drill[]): DrillSearch {
   const byId = new Map(drills.map((d) => [d.id, d]));
+  // A list that is only narrowed never waits for it.
+  let index: MiniSearch | undefined;
+  return (text, filter = {}) => {
+    const found = text.trim() === '' ? drills : (index ??= indexOf(drills)).search(text).flatMap(({ id }) => byId.get(String(id)) ?? []);
+    return found.filter((d) => matches(d, filter));
+  };
+}
+
+function indexOf(drills: readonly Drill[]): MiniSearch {
   const index = new MiniSearch<Record<string, string>>({
     fields: ['name', 'about', 'words', 'cue', 'taught'],
     searchOptions: {
@@ -58,10 +67,7 @@ export function drillSearch(drills: readonly Drill[]): DrillSearch {
       taught: d.teaching ? [d.teaching.felt, d.teaching.why, ...d.teaching.steps.map(({ text }) => text)].join(' ') : '',
     })),
   );
-  return (text, filter = {}) => {
-    const found = text.trim() === '' ? drills : index.search(text).flatMap(({ id }) => byId.get(String(id)) ?? []);
-    return found.filter((d) => matches(d, filter));
-  };
+  return index;
 }
 
 /** Words from here on may hold one slip. */

@@ -13,7 +13,12 @@ export function AskedFields({ asks, set }: AskedFieldsProps) {
   return (
     <fieldset className="flex flex-wrap items-end gap-x-2 gap-y-1 max-sm:w-full">
       <legend className="text-sm font-semibold">Movement asks for</legend>
-      <select className="select select-sm w-56" aria-label="Range" value={asks?.range ?? ''} onChange={(e) => set('range', e.target.value)}>
+      <select
+        className="select select-sm w-56 max-sm:w-full"
+        aria-label="Range"
+        value={asks?.range ?? ''}
+        onChange={(e) => set('range', e.target.value)}
+      >
         <option value="">any range</option>
         {/* Straight is all that is asked of an elbow. */}
         {RANGES.filter((r) => r !== 'elbow extension').map((range) => (
