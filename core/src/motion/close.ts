@@ -32,11 +32,16 @@ const FIRM_PITCH = 0.4;
 const WEIGHTS = [100, 1500, 20_000] as const;
 const FULL = 20_000;
 const ROUNDS = 60;
-/** Enough, metres. */
-const CLOSE = 0.00005;
+/** When a search ends: contacts met to so many metres, and a step of so many degrees or less. */
+interface Enough {
+  readonly miss: number;
+  readonly step: number;
+}
+/** Of a pose that is kept. */
+const EXACT: Enough = { miss: 0.00005, step: 0.02 };
+/** Of one on the way, where nobody sees less. */
+export const SEEN: Enough = { miss: 0.0002, step: 0.3 };
 const TRIES = 8;
-/** A step so small is the last, degrees. */
-const ENOUGH = 0.02;
 
 /** How a pose is closed. */
 interface Way {
@@ -44,6 +49,8 @@ interface Way {
   readonly place?: number | undefined;
   /** Where the search begins; absent: at the pose wished for. */
   readonly from?: Figures;
+  /** Absent: as exact as can be. */
+  readonly enough?: Enough;
 }
 
 const ARM_PARTS: ReadonlySet<string> = new Set([
@@ -155,14 +162,19 @@ export function greatestMiss(frame: Frame, figures: Figures, held: readonly Held
  * @param held the contacts, and where their points stay
  * @returns the figures of the pose met; where contacts cannot be met, the nearest
  */
-export function closed(frame: Frame, wished: Figures, held: readonly Held[], { place = PELVIS.place, from = wished }: Way = {}): Figures {
+export function closed(
+  frame: Frame,
+  wished: Figures,
+  held: readonly Held[],
+  { place = PELVIS.place, from = wished, enough = EXACT }: Way = {},
+): Figures {
   const start = Float64Array.from(wished);
   if (held.length === 0) return start;
   const free = freeFigures(held, place, wished);
   for (const { at } of free) start[at] = valueAt(from, at);
-  const task = { frame, wished, held, free };
+  const task = { frame, wished, held, free, enough };
   const near = descended(task, start, FULL);
-  if (near.miss < CLOSE) return near.figures;
+  if (near.miss < enough.miss) return near.figures;
   const far = WEIGHTS.reduce<Found>((found, weight) => descended(task, found.figures, weight), { figures: start, miss: near.miss });
   return far.miss < near.miss ? far.figures : near.figures;
 }
@@ -172,6 +184,7 @@ interface Task {
   readonly wished: Figures;
   readonly held: readonly Held[];
   readonly free: readonly Free[];
+  readonly enough: Enough;
 }
 
 interface Found {
@@ -180,7 +193,7 @@ interface Found {
   readonly miss: number;
 }
 
-function descended({ frame, wished, held, free }: Task, start: Figures, weight: number): Found {
+function descended({ frame, wished, held, free, enough }: Task, start: Figures, weight: number): Found {
   let figures = start;
   let skeleton = skeletonOf(frame, figures);
   let ties = tiesOf(skeleton, held, frame.statureM);
@@ -204,7 +217,7 @@ function descended({ frame, wished, held, free }: Task, start: Figures, weight: 
       }
       damping *= 20;
     }
-    if (travelled === 0 || (travelled < ENOUGH && (weight < FULL || missOf(ties) < CLOSE))) break;
+    if (travelled === 0 || (travelled < enough.step && (weight < FULL || missOf(ties) < enough.miss))) break;
   }
   return { figures, miss: missOf(ties) };
 }

@@ -1,6 +1,6 @@
 import { SIDES, type Side } from '../anatomy/index.ts';
 import { Refusal } from '../errors.ts';
-import { closed, FIRM_PLACE, greatestMiss, type Held } from './close.ts';
+import { closed, FIRM_PLACE, greatestMiss, type Held, SEEN } from './close.ts';
 import { mirroredContact, nameOf, pointsOf, type ContactName } from './contact.ts';
 import { type Frame, frameOf, type Shown, WRITTEN_FOR } from './frame.ts';
 import { FIGURES, type Figures, MIDDLE, MIDDLE_JOINTS, middleAt, PAIRED, PAIRED_JOINTS, pairedAt, valueAt } from './joints.ts';
@@ -14,6 +14,8 @@ export interface Prepared {
   readonly frame: Frame;
   /** The start and the key poses. */
   readonly keys: readonly [Key, ...Key[]];
+  /** Of each leg of the way some poses between its two keys, both among them: what a frame begins with, so that none finds another way. */
+  readonly ways: readonly (readonly Figures[])[];
 }
 
 /** A key pose that stands. */
@@ -69,7 +71,38 @@ export function prepare(movement: Movement, shown: Shown): Prepared {
   });
   const keys: [Key, ...Key[]] = [{ figures: start, held: planted, firm: false }, ...keyed];
   keys.forEach(({ figures, held }, i) => mustStand(frame, figures, i === 0 ? anywhere : held, i));
-  return { movement, frame, keys };
+  return { movement, frame, keys, ways: legsOf(movement, keys).map(([a, b]) => wayBetween(frame, a, b)) };
+}
+
+/** The keys at both ends of each leg. */
+function legsOf({ round }: Movement, keys: Prepared['keys']): readonly (readonly [Key, Key])[] {
+  const legs = round ? keys.length : keys.length - 1;
+  return keys.length === 1 ? [] : Array.from({ length: legs }, (_, i) => [keyAt(keys, i), keyAt(keys, i + 1)] as const);
+}
+
+/** Poses that are worked out on a leg, each from the one before. */
+const KNOTS = 6;
+
+function wayBetween(frame: Frame, a: Key, b: Key): readonly Figures[] {
+  const place = a.firm || b.firm ? FIRM_PLACE : undefined;
+  const way: Figures[] = [a.figures];
+  const stride = a.figures.map((v, i) => (valueAt(b.figures, i) - v) / KNOTS);
+  for (let knot = 1; knot < KNOTS; knot += 1) {
+    const before = way.at(-1) ?? a.figures;
+    const from = before.map((v, i) => v + valueAt(stride, i));
+    way.push(closed(frame, mixed(a.figures, b.figures, knot / KNOTS), heldOn(a, b, knot / KNOTS), { place, from }));
+  }
+  return [...way, b.figures];
+}
+
+const mixed = (a: Figures, b: Figures, share: number): Figures => a.map((v, i) => v + (valueAt(b, i) - v) * share);
+
+/** What holds between two keys, and where. */
+function heldOn(a: Key, b: Key, share: number): readonly Held[] {
+  return a.held.flatMap((h): Held[] => {
+    const next = b.held.find(({ contact }) => contact === h.contact);
+    return next ? [{ contact: h.contact, at: h.at?.map((p, i) => midway(p, next.at?.[i] ?? p, share)) }] : [];
+  });
 }
 
 /** On the way to a key pose contacts are met in steps, so that a large change finds its way. */
@@ -137,7 +170,7 @@ export type Travel = number;
 const keyAt = (keys: Prepared['keys'], i: number): Key => keys[i % keys.length] ?? keys[0];
 
 /** The figures of a movement on its way. */
-export function figuresAt({ movement, frame, keys }: Prepared, travel: Travel): Figures {
+export function figuresAt({ movement, frame, keys, ways }: Prepared, travel: Travel): Figures {
   if (keys.length === 1) return keys[0].figures;
   const legs = movement.round ? keys.length : keys.length - 1;
   const t = Math.min(1, Math.max(0, travel));
@@ -147,13 +180,10 @@ export function figuresAt({ movement, frame, keys }: Prepared, travel: Travel): 
   const [a, b] = [keyAt(keys, leg), keyAt(keys, leg + 1)];
   if (share === 0) return a.figures;
   if (share === 1) return b.figures;
-  const between = a.figures.map((v, i) => v + (valueAt(b.figures, i) - v) * share);
-  const held = a.held.flatMap((h): Held[] => {
-    const next = b.held.find(({ contact }) => contact === h.contact);
-    if (!next) return [];
-    return [{ contact: h.contact, at: h.at?.map((p, i) => midway(p, next.at?.[i] ?? p, share)) }];
-  });
-  return closed(frame, between, held, { place: a.firm || b.firm ? FIRM_PLACE : undefined });
+  const way = ways[leg] ?? [];
+  const knot = Math.min(KNOTS - 1, Math.floor(share * KNOTS));
+  const between = mixed(way[knot] ?? a.figures, way[knot + 1] ?? b.figures, share * KNOTS - knot);
+  return closed(frame, between, heldOn(a, b, share), { place: a.firm || b.firm ? FIRM_PLACE : undefined, enough: SEEN });
 }
 
 /** The same limbs with other toes; what is worked out on demand stays so. */

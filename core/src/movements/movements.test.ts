@@ -26,6 +26,8 @@ const BODIES: readonly Shown[] = [
 const LOOKS = 12;
 const wayOf = (looks: number) => Array.from({ length: looks + 1 }, (_, i) => i / looks);
 const looksOn = (body: Shown) => (inject('long') || body === BODIES[0] ? LOOKS : 3);
+/** Metres by which a joint may change its way between two of 24 frames of a leg: more is seen as a jerk. */
+const FLICK = 0.04;
 /** Metres: what is drawn has no flesh at fingers and toes. */
 const SUNK = 0.055;
 
@@ -78,6 +80,30 @@ describe('every built-in drill moves', () => {
         expect(faults, `at ${travel}`).toEqual([]);
       }
     });
+  });
+
+  it.each(Object.keys(MOVEMENTS))('%s: no limb flicks between two frames, turns at key poses apart', (id) => {
+    const prepared = made(id, BODIES[0]!);
+    const legs = Math.max(1, prepared.ways.length);
+    const frames = Array.from({ length: 24 * legs + 1 }, (_, i) => frameAt(prepared, i / (24 * legs)));
+    const turns = new Set(
+      prepared.ways.flatMap((_, leg) => {
+        const share = leg / legs;
+        const at = (prepared.movement.round ? share : Math.acos(1 - 2 * share) / Math.PI) * 24 * legs;
+        return [Math.floor(at), Math.ceil(at)];
+      }),
+    );
+    const flick = (i: number) =>
+      Math.max(
+        ...([-1, 1] as const).flatMap((side) =>
+          (['elbow', 'wrist', 'knee', 'ankle'] as const).map((point) => {
+            const [a, b, c] = [i - 1, i, i + 1].map((k) => frames[k]![side < 0 ? 'left' : 'right'][point]) as [Vec, Vec, Vec];
+            return Math.hypot(...b.map((v, axis) => c[axis]! - 2 * v + a[axis]!));
+          }),
+        ),
+      );
+    const flicks = frames.slice(1, -1).flatMap((_, i) => (turns.has(i + 1) || flick(i + 1) < FLICK ? [] : [`${i + 1}: ${flick(i + 1)}`]));
+    expect(flicks).toEqual([]);
   });
 
   it.each(Object.entries(MOVEMENTS).filter(([, m]) => m.round))('%s goes round: its end is its start', (id) => {

@@ -234,7 +234,7 @@ export const PUSHES: Readonly<Record<string, Movement>> = {
     closeUp: 'right hand',
     keys: [{ pitch: 78, by: [0.02, 0, -0.1], both: { ...LOWERED, elbow: 56, raise: 62 } }],
   }),
-  'practice-tips-push-ups': pushUp(onTips(PLANK), { closeUp: 'right hand' }),
+  'practice-tips-push-ups': pushUp(onTips(PLANK), { closeUp: 'right hand' }, 0.17),
   'practice-tips-lean': move(onTips(PLANK), { closeUp: 'right hand', keys: [{ by: [0.07, 0, 0] }] }),
   'practice-tips-lean-repeated': move(onTips(PLANK), { closeUp: 'right hand', keys: [{ by: [0.07, 0, 0] }], view: 'three-quarter' }),
   'practice-inv-forearm-plank': move(FOREARM_PLANK, { start: { both: WIDE }, keys: [{ flex: 3 }], view: 'three-quarter' }),
