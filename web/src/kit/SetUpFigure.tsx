@@ -1,14 +1,11 @@
 import type { Landmark, Point } from '@myokinet/core/statics';
+import type { CSSProperties } from 'react';
+import { COLOURS } from './body/ink.ts';
+import type { Ink } from './body/shape.ts';
+import { RIM, THICK } from './body/thick.ts';
 import type { Figure } from './figure.ts';
 
-/** Joined in this order; the far arm is drawn first and lighter. */
-const BODY: readonly Landmark[] = ['toe', 'ankle', 'knee', 'hip', 'shoulder'];
-const NEAR_ARM: readonly Landmark[] = ['shoulder', 'elbow', 'wrist', 'knuckles'];
-const FAR_ARM: readonly Landmark[] = ['shoulder', 'otherElbow', 'otherWrist'];
-const FAR_LEG: readonly Landmark[] = ['hip', 'otherKnee', 'otherAnkle'];
-
 const MARGIN = 0.16;
-const HEAD_RADIUS = 0.115;
 
 export interface SetUpFigureProps {
   readonly figure: Figure;
@@ -33,22 +30,53 @@ export function SetUpFigure({ figure, size, label }: SetUpFigureProps) {
   );
 }
 
-/** The lines of a figure, in metres with y down; thick as they are told to be. */
+/** A part from one joint to the next, as thick as the moving figure has it. */
+interface Part {
+  readonly from: Landmark;
+  readonly to: Landmark;
+  readonly thick: number;
+  readonly ink: Ink;
+}
+
+const HAND = 0.05;
+/** The far ones first. */
+const PARTS: readonly Part[] = [
+  { from: 'hip', to: 'otherKnee', thick: THICK.thigh, ink: 'far' },
+  { from: 'otherKnee', to: 'otherAnkle', thick: THICK.shank, ink: 'far' },
+  { from: 'shoulder', to: 'otherElbow', thick: THICK.upperArm, ink: 'far' },
+  { from: 'otherElbow', to: 'otherWrist', thick: THICK.forearm, ink: 'far' },
+  { from: 'hip', to: 'shoulder', thick: THICK.trunk, ink: 'trunk' },
+  { from: 'ankle', to: 'toe', thick: THICK.foot, ink: 'near' },
+  { from: 'knee', to: 'ankle', thick: THICK.shank, ink: 'near' },
+  { from: 'hip', to: 'knee', thick: THICK.thigh, ink: 'near' },
+  { from: 'shoulder', to: 'elbow', thick: THICK.upperArm, ink: 'near' },
+  { from: 'elbow', to: 'wrist', thick: THICK.forearm, ink: 'near' },
+  { from: 'wrist', to: 'knuckles', thick: HAND, ink: 'near' },
+];
+const PAPER = { '--figure-paper': 'var(--color-base-100)' } as CSSProperties;
+
+/** A figure in metres with y down, of the same parts as those that move; `stroke` is the thickness of what it rests on. */
 export function FigureLines({ figure: { joints, scenery }, stroke }: { readonly figure: Figure; readonly stroke: number }) {
-  const path = (landmarks: readonly Landmark[]) =>
-    landmarks.map((l, i) => `${i === 0 ? 'M' : 'L'}${joints[l].x} ${-joints[l].y}`).join(' ');
-  const head = middle(joints.shoulder, joints.crown, 0.68);
+  const along = (a: Point, b: Point) => `M${a.x} ${-a.y}L${b.x} ${-b.y}`;
+  const head = middle(joints.shoulder, joints.crown, 0.62);
+  const trunk = COLOURS.trunk.line;
   return (
-    <g fill="none" stroke="currentColor" strokeWidth={stroke} strokeLinecap="round" strokeLinejoin="round">
+    <g fill="none" strokeLinecap="round" strokeLinejoin="round" style={PAPER}>
       {scenery.map((line) => (
         <path key={line} d={line} className="text-secondary" stroke="currentColor" strokeWidth={stroke * 0.8} />
       ))}
-      {[FAR_LEG, FAR_ARM].map((limb) => (
-        <path key={limb[1]} d={path(limb)} opacity={0.45} strokeWidth={stroke * 0.8} />
-      ))}
-      <path d={path(BODY)} />
-      <path d={path(NEAR_ARM)} strokeWidth={stroke * 0.9} />
-      <circle cx={head.x} cy={-head.y} r={HEAD_RADIUS} fill="currentColor" stroke="none" />
+      <path d={along(joints.shoulder, head)} strokeWidth={THICK.neck} style={{ stroke: trunk }} />
+      <circle cx={head.x} cy={-head.y} r={THICK.head / 2} style={{ fill: trunk }} />
+      {PARTS.map(({ from, to, thick, ink }) => {
+        const [a, b] = [joints[from], joints[to]];
+        const rim = along(middle(a, b, 0.16), middle(a, b, 0.9));
+        return (
+          <g key={`${from} ${to}`}>
+            {ink !== 'trunk' && <path d={rim} strokeWidth={thick + RIM} strokeLinecap="butt" style={{ stroke: COLOURS.paper.line }} />}
+            <path d={along(a, b)} strokeWidth={thick} style={{ stroke: COLOURS[ink].line }} />
+          </g>
+        );
+      })}
     </g>
   );
 }

@@ -56,13 +56,13 @@ export function LabStage({ body, setUp, reading, change, height, label }: LabSta
           <Force key={`${contact.name}-${contact.x.toFixed(2)}`} contact={contact} scale={scale} />
         ))}
         {reading.wristExtensionDeg !== 0 && (
-          <text x={wrist.x - 12 * scale} y={-wrist.y - 9 * scale} {...words}>
+          <text x={wrist.x - 24 * scale} y={-wrist.y - 9 * scale} {...words}>
             wrist {Math.round(reading.wristExtensionDeg)}°
           </text>
         )}
         <text
-          x={shoulder.x - (reading.shoulderAngleDeg > OVERHEAD ? 30 : 12) * scale}
-          y={-shoulder.y - 14 * scale}
+          x={shoulder.x - (reading.shoulderAngleDeg > OVERHEAD ? 40 : 26) * scale}
+          y={-shoulder.y - 24 * scale}
           {...words}
           className="aside"
         >

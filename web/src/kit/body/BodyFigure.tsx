@@ -2,29 +2,9 @@ import { frameAt, type Prepared, type Travel, type View } from '@myokinet/core/m
 import type { CSSProperties } from 'react';
 import { drawn } from './drawn.ts';
 import { type DrawnMark, drawnMark } from './marks.ts';
-import type { Ink, Shape } from './shape.ts';
+import { COLOURS } from './ink.ts';
+import type { Shape } from './shape.ts';
 import { type Crop, windowOf } from './window.ts';
-
-/** Colours of the parts: the page's ink, thinner for what is far; paper is what the figure lies on. */
-const COLOURS: Readonly<Record<Ink, { readonly line: string; readonly fill: string }>> = {
-  near: same('var(--color-base-content)'),
-  far: same(mixed('var(--color-base-content)', 34)),
-  faint: same(mixed('var(--color-base-content)', 14)),
-  trunk: same(mixed('var(--color-base-content)', 66)),
-  blade: { line: 'var(--figure-paper)', fill: 'var(--color-warning)' },
-  equipment: { line: 'var(--color-secondary)', fill: mixed('var(--color-secondary)', 28) },
-  ground: { line: mixed('var(--color-secondary)', 45), fill: mixed('var(--color-secondary)', 12) },
-  band: same('var(--color-primary)'),
-  paper: same('var(--figure-paper)'),
-};
-
-function same(colour: string) {
-  return { line: colour, fill: colour };
-}
-
-function mixed(colour: string, percent: number): string {
-  return `color-mix(in oklab, ${colour} ${percent}%, var(--figure-paper))`;
-}
 
 export interface BodyFigureProps {
   readonly prepared: Prepared;

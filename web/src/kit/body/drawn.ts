@@ -4,18 +4,7 @@ import { midway, WRITTEN_FOR } from '@myokinet/core/motion';
 import type { Seen } from './camera.ts';
 import { equipmentOf } from './equipment.ts';
 import type { Ink, Shape } from './shape.ts';
-
-/** Thickness of the parts at the stature that is written for, metres (project defaults). */
-const THICK = {
-  upperArm: 0.085,
-  forearm: 0.068,
-  thigh: 0.125,
-  shank: 0.09,
-  foot: 0.05,
-  neck: 0.09,
-  trunk: 0.17,
-  head: 0.2,
-} as const;
+import { RIM, THICK } from './thick.ts';
 
 /** Beyond so much behind the middle of the body a limb counts as the far one, metres. */
 const FAR = 0.1;
@@ -55,9 +44,6 @@ function part(see: See, ink: Ink, width: number, a: Vec, b: Vec, nearer = 0): Sh
   const rim = line(see, 'paper', width + RIM, [midway(a, b, 0.16), midway(a, b, 0.9)], nearer);
   return [{ ...rim, blunt: true, depth: shape.depth - 0.0001 }, shape];
 }
-
-/** How far the paper shows round a limb, metres. */
-const RIM = 0.034;
 
 /** Where the four fingers leave the palm, from the thumb's side, and how long they are. */
 const FINGERS = [
