@@ -135,7 +135,7 @@ held('any drill that may be done now is found by name; one that may not says why
   await expect(sheet.getByRole('status')).toContainText('that may not');
   await expect(sheet.getByRole('button', { name: /Handstand/ }).first()).toBeDisabled();
   await sheet.getByLabel('Find any drill').fill('wrist circ');
-  await sheet.getByRole('button', { name: /^Wrist circles/ }).tap();
+  await sheet.getByRole('button', { name: /^Wrist circles, forearm still/ }).tap();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Wrist circles/);
 });
 
