@@ -216,6 +216,21 @@ describe('a movement', () => {
     expect(state(156, undefined, 'right')).toBe('unchecked');
     expect(heldRanges([{ ...asked[0], range: 'shoulder across' }], [], new Map(), new Date())[0]?.state).toBe('not measured');
   });
+
+  it('where a range is short, says what makes the movement fit: a wedge as far as one goes, a straight wrist, or a smaller way', () => {
+    const fit = (range: 'wrist extension' | 'shoulder flexion', loaded: boolean, value: number) => {
+      const check = range === 'shoulder flexion' ? 'shoulder-flexion' : loaded ? 'wrist-extension-loaded' : 'wrist-extension';
+      const known = new Map([[check, { id: check, freshDays: 28 }]]) as never;
+      const capacities = [{ measureId: check, side: 'left', value, band: 4, takenAt: '2026-11-20T10:00:00.000Z' }] as never;
+      return heldRanges([{ range, side: 'left', degrees: 85, loaded }], capacities, known, new Date('2026-11-28'))[0]?.fit;
+    };
+    expect(fit('wrist extension', true, 70)).toEqual({ kind: 'heel raised', degrees: 15 });
+    expect(fit('wrist extension', true, 59)).toEqual({ kind: 'straight wrist' });
+    expect(fit('wrist extension', false, 70)).toEqual({ kind: 'as far as', degrees: 70 });
+    expect(fit('shoulder flexion', true, 70)).toEqual({ kind: 'as far as', degrees: 70 });
+    // Too close to call is not short.
+    expect(fit('wrist extension', true, 82)).toBeUndefined();
+  });
 });
 
 describe('the pace of a figure', () => {
