@@ -4,6 +4,7 @@ import { type Frame, WRITTEN_FOR } from './frame.ts';
 import { type Figures, MIDDLE, middleAt, PAIRED, type PairedJoint, pairedAt, valueAt } from './joints.ts';
 import { type Skeleton, skeletonOf } from './skeleton.ts';
 import { armMovers, legMovers, type Mover, pelvisMovers, slopeOf } from './slopes.ts';
+import { type Normal, solved } from './normalEquations.ts';
 import type { Vec } from './space.ts';
 
 /** A contact, and where its points stay once they were put down; absent: anywhere on the support. */
@@ -269,15 +270,6 @@ interface Around {
   readonly wished: Figures;
 }
 
-/** The normal equations of a step: what the contacts ask (damped when solved), what the joints ask, and the right side. */
-interface Normal {
-  readonly n: number;
-  /** Lower half, row by row. */
-  readonly contacts: Float64Array;
-  readonly joints: Float64Array;
-  readonly right: Float64Array;
-}
-
 function normal({ slopes, ties, weight, free, figures, wished }: Around): Normal {
   const n = free.length;
   const rows = ties.length;
@@ -303,26 +295,4 @@ function normal({ slopes, ties, weight, free, figures, wished }: Around): Normal
     right[i] = -sum * contact - f.stiffness ** 2 * (value - valueAt(wished, f.at)) - limit * out;
   }
   return { n, contacts, joints, right };
-}
-
-/** The step of a damped system, by Cholesky. */
-function solved({ n, contacts, joints, right }: Normal, damping: number): Float64Array {
-  const a = Float64Array.from(contacts);
-  for (let i = 0; i < n; i += 1) a[i * n + i] = valueAt(a, i * n + i) * (1 + damping) + valueAt(joints, i) + 1e-9;
-  for (let i = 0; i < n; i += 1)
-    for (let j = 0; j <= i; j += 1) {
-      let sum = valueAt(a, i * n + j);
-      for (let k = 0; k < j; k += 1) sum -= valueAt(a, i * n + k) * valueAt(a, j * n + k);
-      a[i * n + j] = i === j ? Math.sqrt(Math.max(sum, 1e-12)) : sum / valueAt(a, j * n + j);
-    }
-  const y = Float64Array.from(right);
-  for (let i = 0; i < n; i += 1) {
-    for (let k = 0; k < i; k += 1) y[i] = valueAt(y, i) - valueAt(a, i * n + k) * valueAt(y, k);
-    y[i] = valueAt(y, i) / valueAt(a, i * n + i);
-  }
-  for (let i = n - 1; i >= 0; i -= 1) {
-    for (let k = i + 1; k < n; k += 1) y[i] = valueAt(y, i) - valueAt(a, k * n + i) * valueAt(y, k);
-    y[i] = valueAt(y, i) / valueAt(a, i * n + i);
-  }
-  return y;
 }

@@ -60,6 +60,20 @@ describe('the library', () => {
     await reopened.app.close();
   });
 
+  it('only what is done on each side has sides that take turns', async () => {
+    const plank = builtInDrill('opposite-reach');
+    const put = (perSide: boolean) =>
+      bench.put('/api/library/drills/opposite-reach', {
+        ...{ revision: v7(), basedOn: null },
+        entry: { ...plank, dose: { ...plank.dose, perSide, course: { alternating: true } } },
+      });
+    expect(await put(false)).toMatchObject({
+      status: 422,
+      body: { fields: [{ field: '/entry/dose/course', message: 'Only what is done on each side has sides that take turns.' }] },
+    });
+    expect((await put(true)).status).toBe(200);
+  });
+
   it('takes a new drill, sets it aside, and still knows it in the record', async () => {
     const id = v7();
     const mine = { ...ours, id, easier: ['plank'] };
