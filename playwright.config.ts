@@ -3,8 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/demoData.ts',
-  // A second try on a machine that stalled; it is reported as flaky.
-  // What passes at the second try is told as flaky, and looked into.
+  // A second try on a machine that stalled; what passes then is told as flaky, and looked into.
   retries: 1,
   outputDir: 'test-results',
   // Generous: a busy machine is slow, not wrong.
