@@ -59,7 +59,8 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     setHeardFirst(true);
   const sentAt = useRef(0);
   const typedIn = useRef<string | undefined>(undefined);
-  const saved = useRef<string | undefined>(undefined);
+  /** Batteries that this page has saved or given up. */
+  const gone = useRef<ReadonlySet<string>>(new Set());
 
   const ended = (words: string, isSaved: boolean) => {
     const rest = after(value, { kind: 'ended elsewhere', saved: isSaved });
@@ -93,8 +94,8 @@ export function useCheckDesk(traineeId: string, scope?: string) {
     if (!theirs) return;
     if (theirs.battery) {
       const { battery: open } = theirs;
-      // Asked for before it was saved, answered after.
-      if (open.id === saved.current) return;
+      // Asked for before it was saved or given up, answered after.
+      if (gone.current.has(open.id)) return;
       const heard = (now: CheckDraft) => after(now, { kind: 'heard', battery: open });
       if (JSON.stringify(heard(value)) !== JSON.stringify(value)) draft.update((now) => heard(whole(now)));
     } else if (Object.keys(value.synced).length > 0 && askedAt > sentAt.current) {
@@ -146,6 +147,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
       // Taken back, it is a battery of its own.
       dispatch(thrownAway({ key, value: { ...value, id: newId(), synced: {} } }));
       setHistory(NO_STEPS);
+      gone.current = new Set([...gone.current, value.id]);
       void drop({ traineeId, batteryId: value.id });
     },
     save: async () => {
@@ -154,7 +156,7 @@ export function useCheckDesk(traineeId: string, scope?: string) {
       const result = await record({ traineeId, body: checkFrom(saving, saving.takenAt ?? nowInstant(), measureOf) });
       if (!result.data) return false;
       sentAt.current = Date.now();
-      saved.current = value.id;
+      gone.current = new Set([...gone.current, value.id]);
       draft.discard();
       return true;
     },
