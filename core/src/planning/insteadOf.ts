@@ -1,4 +1,4 @@
-import { armLoadOf, type Drill } from '../drills/index.ts';
+import { armLoadOf, type Drill, situationOf } from '../drills/index.ts';
 import { Refusal } from '../errors.ts';
 import { mayDo, type MayDoFacts } from './mayDo.ts';
 import type { PlannedDose } from './plan.ts';
@@ -110,9 +110,9 @@ function shared(drill: Drill, other: Drill): number {
 }
 
 /** On fists, handles or forearms. */
-function isStraightWristed({ support, pose }: Drill): boolean {
-  const { hands = '' } = { ...support?.setUp } as { readonly hands?: string };
-  return hands === 'fists' || hands === 'handles' || pose.startsWith('forearm');
+function isStraightWristed(drill: Drill): boolean {
+  const { hands = '' } = { ...drill.support?.setUp } as { readonly hands?: string };
+  return hands === 'fists' || hands === 'handles' || drill.pose === 'forearms on a wall' || situationOf(drill) === 'on the forearms';
 }
 
 function howOf(drill: Drill, other: Drill): InsteadHow {

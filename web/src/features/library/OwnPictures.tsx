@@ -100,6 +100,8 @@ function OwnPicture({ picture, takeOff }: { readonly picture: LibraryPictureRepl
 }
 
 interface Chosen extends FileFrames {
+  /** Given when it is chosen: sent twice by a double tap it is one. */
+  readonly id: string;
   readonly file: string;
 }
 
@@ -118,7 +120,7 @@ function AddPicture({ kind, entry, name, none }: OwnPicturesProps & { readonly n
     setChosen(undefined);
     setReading(file.name);
     try {
-      setChosen({ ...(await framesOf(file, CLIP)), file: file.name });
+      setChosen({ ...(await framesOf(file, CLIP)), id: newId(), file: file.name });
     } catch (problem) {
       setRefused(problem instanceof Error ? problem.message : 'The file cannot be read.');
     }
@@ -132,8 +134,8 @@ function AddPicture({ kind, entry, name, none }: OwnPicturesProps & { readonly n
   };
   const keep = async () => {
     if (!chosen || isLoading) return;
-    const { frames, rate } = chosen;
-    const kept = await add({ id: newId(), kind, entry, shows: shows.trim(), frames: [...frames], ...(rate ? { rate } : {}) });
+    const { id: pictureId, frames, rate } = chosen;
+    const kept = await add({ id: pictureId, kind, entry, shows: shows.trim(), frames: [...frames], ...(rate ? { rate } : {}) });
     if (!kept.error) close();
   };
   const [first] = chosen?.frames ?? [];
