@@ -72,6 +72,6 @@ export {
   standInsInWords,
 } from './coaching.ts';
 export type { Fault, FaultEntry, FaultId, FaultNote, FaultWords } from './fault.ts';
-export { situationOf } from './placed.ts';
+export { isOnForearms, situationOf } from './placed.ts';
 export { SITUATIONS, type Situation } from './situation.ts';
 export { type Breath, BREATHS, type Breathing, MOVE_PARTS, type MovePart, type Teaching, type TeachingStep } from './teaching.ts';

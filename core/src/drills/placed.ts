@@ -67,3 +67,8 @@ export function situationOf({
   if (equipment.some((e) => e === 'weight' || e === 'heavy weight')) return 'with a weight';
   return carried;
 }
+
+/** Whether it is the forearms that carry, on the floor or at a wall: the wrists bend nowhere. */
+export function isOnForearms(drill: Pick<Drill, 'pose' | 'position' | 'equipment' | 'handLoad'>): boolean {
+  return drill.pose === 'forearms on a wall' || situationOf(drill) === 'on the forearms';
+}

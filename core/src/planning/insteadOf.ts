@@ -1,4 +1,4 @@
-import { armLoadOf, type Drill, situationOf } from '../drills/index.ts';
+import { armLoadOf, type Drill, isOnForearms } from '../drills/index.ts';
 import { Refusal } from '../errors.ts';
 import { mayDo, type MayDoFacts } from './mayDo.ts';
 import type { PlannedDose } from './plan.ts';
@@ -112,7 +112,7 @@ function shared(drill: Drill, other: Drill): number {
 /** On fists, handles or forearms. */
 function isStraightWristed(drill: Drill): boolean {
   const { hands = '' } = { ...drill.support?.setUp } as { readonly hands?: string };
-  return hands === 'fists' || hands === 'handles' || drill.pose === 'forearms on a wall' || situationOf(drill) === 'on the forearms';
+  return hands === 'fists' || hands === 'handles' || isOnForearms(drill);
 }
 
 function howOf(drill: Drill, other: Drill): InsteadHow {

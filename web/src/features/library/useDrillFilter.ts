@@ -3,7 +3,7 @@ import { type Equipment, EQUIPMENT_IDS, type Position, POSITIONS, QUALITIES, typ
 import type { AskedFilter, DrillFilter } from '@myokinet/core/library';
 import { type RangeName, RANGES } from '@myokinet/core/motion';
 import { type Blade, BLADES } from '@myokinet/core/schools';
-import { useSearchParams } from 'react-router';
+import { useAddressFields } from '../../client/useAddressFields.ts';
 
 export const FILTER_NAMES = ['joint', 'motion', 'quality', 'position', 'equipment', 'blade'] as const;
 export type FilterName = (typeof FILTER_NAMES)[number];
@@ -30,31 +30,21 @@ function askedIn(search: URLSearchParams): AskedFilter | undefined {
 
 /** What the list of drills is narrowed to, kept in the address so that a way back finds it again. */
 export function useDrillFilter() {
-  const [search, setSearch] = useSearchParams();
+  const { fields, set, clear } = useAddressFields();
   const filter: DrillFilter = {
-    joint: oneOf<Joint>(search.get('joint'), JOINTS),
-    motion: oneOf<Motion>(search.get('motion'), MOTIONS),
-    quality: oneOf<Quality>(search.get('quality'), QUALITIES),
-    position: oneOf<Position>(search.get('position'), POSITIONS),
-    equipment: oneOf<Equipment | 'none'>(search.get('equipment'), [...EQUIPMENT_IDS, 'none']),
-    blade: oneOf<Blade>(search.get('blade'), BLADES),
-    asks: askedIn(search),
+    joint: oneOf<Joint>(fields.get('joint'), JOINTS),
+    motion: oneOf<Motion>(fields.get('motion'), MOTIONS),
+    quality: oneOf<Quality>(fields.get('quality'), QUALITIES),
+    position: oneOf<Position>(fields.get('position'), POSITIONS),
+    equipment: oneOf<Equipment | 'none'>(fields.get('equipment'), [...EQUIPMENT_IDS, 'none']),
+    blade: oneOf<Blade>(fields.get('blade'), BLADES),
+    asks: askedIn(fields),
   };
-  const set = (name: FilterName | AskedName | 'text', value: string) =>
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value === '') next.delete(name);
-        else next.set(name, value);
-        return next;
-      },
-      { replace: true },
-    );
   return {
-    text: search.get('text') ?? '',
+    text: fields.get('text') ?? '',
     filter,
-    set,
-    clear: () => setSearch({}, { replace: true }),
-    narrowed: search.size > 0,
+    set: (name: FilterName | AskedName | 'text', value: string) => set(name, value),
+    clear,
+    narrowed: fields.size > 0,
   };
 }
