@@ -41,7 +41,12 @@ const SHOTS = [
   { file: 'studio.png', studio: true, act: settingsAndPeople },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
   { file: 'movements.png', path: '/library/movements', size: { width: 1280, height: 1250 }, act: untilDrawn },
-  { file: 'library.png', path: (idOf) => `/library/drills/plank-scapular-push-up?for=${idOf('Ines')}` },
+  {
+    file: 'library.png',
+    path: (idOf) => `/library/drills/plank-scapular-push-up?for=${idOf('Ines')}`,
+    size: { width: 1280, height: 1300 },
+    act: fromEverySide,
+  },
 ];
 
 /** What each trainee of the floor pictures does. */
@@ -140,6 +145,31 @@ async function stacked(page, pictures) {
   const images = pictures.map((image) => `<img src="data:image/png;base64,${image}" width="${LAPTOP.width}">`).join('');
   await page.goto('about:blank');
   await page.setContent(`<body style="margin:0;display:grid;gap:20px;background:#d9cfb9">${images}</body>`);
+}
+
+/** A drill's page; below it the same drill from three sides, and a wrist from near. */
+async function fromEverySide(page) {
+  const whole = await pictureOf(page);
+  const seen = [];
+  const look = async (...sides) => {
+    for (const side of sides) {
+      await page.getByRole('group', { name: 'Seen from' }).getByRole('button', { name: side, exact: true }).click();
+      await page.getByLabel('Point of the movement').fill('1');
+      await page.waitForTimeout(300);
+      seen.push((await page.locator('figure').first().screenshot()).toString('base64'));
+    }
+  };
+  await look('Blades', 'Back', 'Angle');
+  await page.goto(new URL('/library/drills/palm-lifts-out', page.url()).href);
+  await page.waitForLoadState('networkidle');
+  await look('Hand');
+  await page.setViewportSize({ width: 1280, height: 1640 });
+  const panels = seen.map((image) => `<img src="data:image/png;base64,${image}" width="300">`).join('');
+  await page.goto('about:blank');
+  await page.setContent(
+    `<body style="margin:0;background:#d9cfb9"><img src="data:image/png;base64,${whole}" width="1280">
+     <div style="display:flex;gap:20px;padding:10px">${panels}</div></body>`,
+  );
 }
 
 async function pictureOf(page) {

@@ -266,6 +266,8 @@ export const ASKED: Readonly<Record<string, readonly (readonly [range: RangeName
   'side-lying-push': [['shoulder flexion', 100, 0], ['shoulder internal rotation', 72, 1], ['wrist extension', 55, 1]],
   'one-arm-wall-push': [['shoulder flexion', 99, 1], ['pronation', 90, 1], ['wrist extension', 90, 1]],
   'two-hand-post-pull': [['shoulder flexion', 89, 1]],
+  'post-push-overhead': [['shoulder flexion', 132, 1]],
+  'reverse-tabletop-reaches': [['shoulder flexion', 128, 0], ['shoulder scaption', 122, 0], ['shoulder abduction', 109, 0], ['shoulder extension', 90, 1], ['shoulder extension', 95, 0], ['wrist extension', 86, 1], ['wrist extension', 85, 0]],
   'wall-floor-brace': [['shoulder flexion', 90, 1], ['pronation', 80, 1], ['wrist extension', 106, 1]],
   'ball-toss-change-hands': [['shoulder flexion', 172, 1], ['shoulder flexion', 172, 0], ['pronation', 78, 1], ['pronation', 78, 0], ['supination', 70, 0]],
   'hang-touches': [['shoulder flexion', 172, 1], ['shoulder flexion', 169, 0], ['shoulder scaption', 118, 0], ['shoulder across', 40, 0], ['shoulder external rotation', 33, 0], ['pronation', 78, 1], ['pronation', 74, 0]],

@@ -47,7 +47,7 @@ const CLIMBS = [
 ];
 
 /** Raised whenever an entry below changes, so that a studio's copy knows what it was made from. */
-export const BUILT_IN_VERSION = '2026-11.12';
+export const BUILT_IN_VERSION = '2026-11.13';
 
 /** Every drill, ladder, check and fault the product ships. */
 export const BUILT_IN: LibraryContent = {

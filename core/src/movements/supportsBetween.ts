@@ -65,6 +65,27 @@ export const SUPPORTS_BETWEEN: Readonly<Record<string, Movement>> = {
     view: 'side',
     second: 'three-quarter',
   }),
+  'post-push-overhead': move(STANDING, {
+    start: {
+      pitch: 16,
+      at: [-0.4, 0, 0.86],
+      both: { plane: 84, raise: 140, elbow: 3, pronate: 30, curl: 80, ankle: 16, lift: 4, hip: 0 },
+    },
+    contacts: [...both('grip', POST), ...both('sole')],
+    keys: [{ by: [-0.03, 0, -0.005], both: { lift: 14, reach: 16 } }],
+    view: 'side',
+    second: 'back',
+  }),
+  'reverse-tabletop-reaches': sided(TABLETOP, {
+    start: {
+      ...{ pitch: -88, nod: 10, at: [0.04, 0, 0.46] },
+      both: { hip: -2, knee: 88, plane: -88, raise: 86, pronate: -20, wrist: 80, ankle: 0, rotate: 10 },
+    },
+    contacts: [...both('palm'), ...both('sole')],
+    keys: [{ off: ['right palm'], roll: 14, right: { plane: 84, raise: 128, wrist: 0, pronate: 0 } }],
+    view: 'side',
+    second: 'three-quarter',
+  }),
   'wall-floor-brace': sided(STANDING, {
     start: {
       pitch: 22,
