@@ -9,6 +9,8 @@ export interface Actor {
   readonly initials: string | null;
   /** Whether the password was typed lately enough for a signature. */
   readonly confirmed: boolean;
+  /** It is the trainee who tells, by their private link: it may close a gate, and opens none. */
+  readonly isTrainee?: boolean;
 }
 
 /** The coach whom a new studio's file knows: the demo's, and whoever worked before there were accounts. */

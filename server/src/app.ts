@@ -26,6 +26,8 @@ import { emergencyRoutes } from './emergencies/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
 import { symptomRoutes } from './symptoms/routes.ts';
 import { traineeRoutes } from './trainees/routes.ts';
+import { linkRoutes, ownRoutes } from './own/routes.ts';
+import type { Services } from './services.ts';
 
 const BODY_LIMIT = 512 * 1024;
 const A_YEAR_SECONDS = 31_536_000;
@@ -49,13 +51,15 @@ export interface AppOptions {
   readonly changed?: (request: FastifyRequest) => void;
   /** How files and copies stand. */
   readonly health?: () => object;
+  /** The studio of an id, for links that say in which they lie. */
+  readonly studioOf?: (id: string) => Services | undefined;
 }
 
 /** @param now the time of day that answers are stamped with */
 export async function buildApp(
   seatOf: FindSeat,
   now: () => Date,
-  { pages, log = false, origin, perMinute, more, changed, health }: AppOptions = {},
+  { pages, log = false, origin, perMinute, more, changed, health, studioOf }: AppOptions = {},
 ): Promise<FastifyInstance> {
   const answer = (error: unknown, request: FastifyRequest, reply: FastifyReply) => {
     const refusal = refusalFrom(error, BODY_LIMIT);
@@ -157,8 +161,10 @@ export async function buildApp(
     pictureRoutes,
     labRoutes,
     recordRoutes,
+    linkRoutes,
   ])
     routes(app);
+  if (studioOf) ownRoutes(app, studioOf, now);
   more?.(app);
   if (pages) await servePages(app, pages);
   else

@@ -7,5 +7,7 @@ export const STUDIO_ID = '0190d0a0-0000-7000-8000-000000000001';
 export interface Context {
   readonly db: Database;
   readonly studioId: string;
+  /** Under which the file is found from outside; absent: the studio's own. */
+  readonly fileId?: string;
   readonly now: () => Date;
 }

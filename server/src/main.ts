@@ -27,7 +27,12 @@ async function demo(file: string, config: Config, now: () => Date): Promise<Read
   mkdirSync(dirname(file), { recursive: true });
   const db = openDatabase(file);
   const studio = servicesFor({ db, studioId: STUDIO_ID, now }, config.judge && judgeInThread(config.judge));
-  const app = await buildApp(openSeat(studio, BUILT_IN_COACH), now, { ...config, origin: undefined, more: demoRoutes });
+  const app = await buildApp(openSeat(studio, BUILT_IN_COACH), now, {
+    ...config,
+    origin: undefined,
+    more: demoRoutes,
+    studioOf: (id) => (id === STUDIO_ID ? studio : undefined),
+  });
   return { app, listening: () => undefined, close: () => void db.close() };
 }
 
@@ -52,6 +57,7 @@ async function realStudio(config: Config, now: () => Date): Promise<Ready> {
     more: house.routes,
     changed: house.changed,
     health: house.health,
+    studioOf: house.studioOf,
   });
   let stopCopies = () => undefined as void;
   return {

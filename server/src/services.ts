@@ -28,6 +28,8 @@ import { lastingPainStore, type LastingPainStore } from './screenings/lastingSto
 import { symptomStore, type SymptomStore } from './symptoms/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
+import { linkStore, type LinkStore } from './own/linkStore.ts';
+import { ownStore, type OwnStore } from './own/store.ts';
 
 /** The stores, wired once; routes see nothing else. */
 export interface Services {
@@ -60,6 +62,8 @@ export interface Services {
   readonly records: RecordStore;
   readonly readiness: ReadinessStore;
   readonly caseload: CaseloadStore;
+  readonly links: LinkStore;
+  readonly own: OwnStore;
 }
 
 /** @param judge how a library file is judged; in the same thread where nothing is said */
@@ -81,6 +85,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const gates = gateSettingsStore(context, trainees);
   const readiness = readinessStore(context, { trainees, screenings, symptoms, library, gates });
   const checks = checkStore(context, { library, trainees, measuring, batteries });
+  const plans = planStore(context, trainees, scope);
   return {
     now: context.now,
     scope,
@@ -100,7 +105,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     checks,
     gates,
     corrections: correctionStore(context, { trainees, library, checks, sessions, symptoms, clearances, readiness }),
-    plans: planStore(context, trainees, scope),
+    plans,
     briefs: briefStore(context, trainees, scope),
     templates: templateStore(context, scope),
     clearances,
@@ -110,5 +115,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     records: recordStore(context, trainees),
     readiness,
     caseload: caseloadStore(context, readiness, library),
+    links: linkStore(context, trainees),
+    own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms }),
   };
 }

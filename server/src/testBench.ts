@@ -23,7 +23,9 @@ const START = new Date('2026-11-24T18:00:00Z');
 export async function testBench(db: Database = openDatabase(':memory:')) {
   let clock = START;
   const services = servicesFor({ db, studioId: STUDIO_ID, now: () => clock });
-  const app = await buildApp(openSeat(services, BUILT_IN_COACH), () => clock);
+  const app = await buildApp(openSeat(services, BUILT_IN_COACH), () => clock, {
+    studioOf: (id) => (id === STUDIO_ID ? services : undefined),
+  });
   return {
     db,
     app,

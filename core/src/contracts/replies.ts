@@ -113,7 +113,7 @@ export interface StopSignReply {
 }
 
 /** A symptom on record, as it was judged then. */
-export type SymptomReply = SymptomDto & Pick<Symptom, 'at' | 'judged'>;
+export type SymptomReply = SymptomDto & Pick<Symptom, 'at' | 'judged'> & { readonly reportedBy?: 'trainee' };
 
 export interface TrialReply {
   readonly id: string;
@@ -201,6 +201,8 @@ export type SessionReply = Omit<SessionDto, 'symptoms'> & {
   readonly runId?: string;
   /** The version before sets of another device came in, which stays on record. */
   readonly replaced?: { readonly id: string; readonly sets: number; readonly load: number };
+  /** Told by the trainee, with no coach by. */
+  readonly reportedBy?: 'trainee';
   readonly photos?: readonly FloorPhotoReply[];
 } & MayBeUnreadable;
 

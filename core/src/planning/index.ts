@@ -37,6 +37,7 @@ export { mainDrill, type PlannedBriefly } from './mainDrill.ts';
 export { mayDo, type MayDo, type MayDoFacts, type Reduction } from './mayDo.ts';
 export { insteadOf, otherPlaneOf, type Instead } from './insteadOf.ts';
 export {
+  aloneInWords,
   beyondInWords,
   doseBecauseInWords,
   exclusionInWords,
@@ -67,3 +68,4 @@ export { shapeWeek, type WeekShape } from './rhythm.ts';
 export { halvedDose, startingDose, usualDose, worksRebuilding } from './usualDose.ts';
 export { calendarDaysBetween, dayOfWeek, dayShort, daysLater, loadedDays, weekdayOf, type When, whenIn, whenOf } from './spacing.ts';
 export { rampSets, type RampSet } from './rampSets.ts';
+export { type Alone, type NotAlone, practisedAlone } from './alone.ts';

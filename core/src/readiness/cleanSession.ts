@@ -20,11 +20,14 @@ export interface LoggedSession {
   /** 0–10 */
   readonly effort: number;
   readonly symptoms: readonly Symptom[];
+  /** Told by the trainee, with no coach by: it is load, and no proof. */
+  readonly reported?: boolean | undefined;
 }
 
 /** What decided whether a session is clean; how it reads is said in `words`. */
 export type CleanFinding =
   | { readonly code: 'clean' }
+  | { readonly code: 'reported' }
   | { readonly code: 'nothing-loading' }
   | { readonly code: 'sets-missing'; readonly drillId: string; readonly done: number; readonly wanted: number; readonly side?: Side }
   | { readonly code: 'unconfirmed'; readonly drillId: string; readonly sets: number }
@@ -47,12 +50,13 @@ const HARD_EFFORT = 8;
 /**
  * Whether a session counts as clean: every blade, stability, skill and strength drill done in all
  * its sets at the top of its dose (by feel: "right" or "too easy", with at least the least of the dose), each confirmed by somebody, no fault left unmended,
- * effort below 8, no stop sign, nothing felt beyond what is quiet.
+ * effort below 8, no stop sign, nothing felt beyond what is quiet. What a trainee reports of practice alone never is.
  *
  * @throws Refusal `drill-unknown`
  * @example cleanness({ items: [], effort: 5, symptoms: [] }, library) // { clean: false, finding: { code: 'nothing-loading' } }
  */
 export function cleanness(session: LoggedSession, library: Library): Cleanness {
+  if (session.reported) return unclean({ code: 'reported' });
   const counting = session.items.filter((item) => LOADING_PHASES.includes(library.drill(item.drillId).phase));
   if (counting.length === 0) return unclean({ code: 'nothing-loading' });
   for (const item of counting) {

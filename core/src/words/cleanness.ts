@@ -28,6 +28,8 @@ export function cleannessInWords(finding: CleanFinding, library: DrillNames): st
   switch (finding.code) {
     case 'clean':
       return 'All sets clean at the top of the dose, effort and symptoms quiet.';
+    case 'reported':
+      return 'Reported by the trainee: it counts as load, and toward no gate.';
     case 'nothing-loading':
       return 'No blade, stability, skill or strength drill was done.';
     case 'sets-missing': {

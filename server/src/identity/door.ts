@@ -6,7 +6,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { addDays } from '@myokinet/core/quantities';
 import { timingSafeEqual } from 'node:crypto';
 import type { AccountStore } from './accountStore.ts';
-import { SIGN_IN, type SignedIn, type Whence } from './signIns.ts';
+import { SIGN_IN, type SignedIn } from './signIns.ts';
 import { pageTokenOf } from './secrets.ts';
 import type { StudioFiles } from './studioFiles.ts';
 import type { Seat } from '../seat.ts';
@@ -108,13 +108,3 @@ export function accountDoor({ accounts, files, now, secure }: Options) {
 }
 
 export type AccountDoor = ReturnType<typeof accountDoor>;
-
-const LONGEST_DEVICE = 60;
-
-/** From where a request comes: the kind of browser in a few words, never its whole description. */
-export function whenceOf({ headers, ip }: FastifyRequest): Whence {
-  const agent = headers['user-agent'] ?? '';
-  const browser = /(Firefox|Edg|OPR|Chrome|Safari)\//.exec(agent)?.[1]?.replace('Edg', 'Edge').replace('OPR', 'Opera') ?? 'Another program';
-  const system = /(Windows|Android|iPhone|iPad|Mac OS X|Linux)/.exec(agent)?.[1]?.replace('Mac OS X', 'Mac');
-  return { device: (system ? `${browser} on ${system}` : browser).slice(0, LONGEST_DEVICE), address: ip.slice(0, LONGEST_DEVICE) };
-}

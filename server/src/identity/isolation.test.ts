@@ -1,3 +1,4 @@
+import type { LinkOpenReply, NewLinkReply } from '@myokinet/core/contracts';
 import { addDays, instant } from '@myokinet/core/quantities';
 import Database from 'better-sqlite3';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
@@ -120,6 +121,7 @@ const FOR_ANYBODY = [
   'POST /api/join',
   'POST /api/reset',
   'POST /api/sign-out',
+  'POST /api/own/open',
 ];
 
 /** Everything in the files of the first studio, but for the list of who did what. */
@@ -182,6 +184,26 @@ describe('one studio', () => {
     }
     expect(contentOfStudio()).toBe(before);
   }, 60_000);
+
+  it('lets a trainee’s link reach its own routes, and no other of any trainee or studio', async () => {
+    const made = (await owner.post(filled('/api/trainees/:id/link'), { id: v7() })).body as NewLinkReply;
+    const phone = bench.device();
+    const { key: shown, feed } = (await phone.post('/api/own/open', { link: made.secret })).body as LinkOpenReply;
+    const before = contentOfStudio();
+    const [, secret = ''] = shown.split('.');
+    const elsewhere = `${Buffer.from(((await other.look()).studio?.id ?? '').replaceAll('-', ''), 'hex').toString('base64url')}.${secret}`;
+    for (const route of routes) {
+      if (FOR_ANYBODY.includes(key(route))) continue;
+      const isOwn = route[1].startsWith('/api/own/');
+      for (const link of [shown, elsewhere, feed]) {
+        const reply = await phone.send(route[0], filled(route[1]), bodyOf(route), { 'x-myokinet-link': link });
+        if (!isOwn || link !== shown || route[1].includes(':feed')) expect([401, 403], key(route)).toContain(reply.status);
+      }
+    }
+    expect(contentOfStudio()).toBe(before);
+    expect((await phone.get('/api/own/page', { 'x-myokinet-link': shown })).body).toMatchObject({ name: TRAINEE });
+    await owner.delete(filled('/api/trainees/:id/link'));
+  });
 
   it('lets an assistant read, measure and log, and nothing else', async () => {
     const refused = async ([method, path]: Route, body?: object) =>

@@ -1,10 +1,7 @@
 import { PlanBlockDto, PlanBriefDto, PlanDto, PlanTemplateDto, validated, WeekQueryDto, WeeksQueryDto } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { fittedTo } from '@myokinet/core/library';
-import { calendarDay } from '@myokinet/core/quantities';
-import { traineeBody } from '@myokinet/core/statics';
 import type { FastifyInstance } from 'fastify';
-import { calendarFile } from './calendar.ts';
+import { calendarOf } from './calendarOf.ts';
 
 type OfWeek = { Params: { id: string; weekStart: string } };
 
@@ -29,19 +26,9 @@ export function planRoutes(app: FastifyInstance): void {
     studio.briefs.save(actor, params.id, validated(PlanBriefDto, body, studio.scope())),
   );
 
-  app.get<OfTrainee>('/api/trainees/:id/calendar.ics', ({ params, studio }, reply) => {
-    const trainee = studio.trainees.find(params.id);
-    const now = studio.now();
-    const file = calendarFile({
-      trainee,
-      library: fittedTo(studio.library.current(), traineeBody(trainee)),
-      brief: studio.briefs.find(params.id),
-      sessions: studio.plans.dated(params.id, calendarDay(now)),
-      rechecks: studio.caseload.rechecksOf(trainee),
-      now,
-    });
-    return reply.type('text/calendar; charset=utf-8').send(file);
-  });
+  app.get<OfTrainee>('/api/trainees/:id/calendar.ics', ({ params, studio }, reply) =>
+    reply.type('text/calendar; charset=utf-8').send(calendarOf(studio, params.id)),
+  );
 
   app.get('/api/plan-templates', ({ studio }) => studio.templates.all());
 

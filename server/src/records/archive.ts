@@ -41,6 +41,10 @@ export function* archiveOf(
     }
 }
 
+/** What is kept of a secret to know it again is nobody’s record, and a short PIN could be guessed from it. */
+const isSecret = (column: string) => column.endsWith('_hash');
+const withoutSecrets = (row: Row): Row => Object.fromEntries(Object.entries(row).filter(([column]) => !isSecret(column)));
+
 function* pagesOf(db: Database, { table, where }: Belonging, parameters: Readonly<Record<string, string>>): Generator<Row> {
   const key = keyOf(db, table);
   const after = `AND (${key.map((k) => `"${k}"`).join(', ')}) > (${key.map((_, i) => `@key${i}`).join(', ')})`;
@@ -51,7 +55,7 @@ function* pagesOf(db: Database, { table, where }: Belonging, parameters: Readonl
     );
   let rows = pageAfter('').all(parameters);
   while (rows.length > 0) {
-    for (const { [ROW_ID]: _, ...row } of rows) yield row;
+    for (const { [ROW_ID]: _, ...row } of rows) yield withoutSecrets(row);
     const last = rows.at(-1);
     if (!last || rows.length < PAGE) return;
     rows = pageAfter(after).all({ ...parameters, ...Object.fromEntries(key.map((k, i) => [`key${i}`, last[k] ?? null])) });
@@ -94,7 +98,8 @@ function* jsonParts(tables: readonly Belonging[], rowsOf: (b: Belonging) => Iter
   yield '}}\n';
 }
 
-function* csvParts({ table, columns }: Belonging, rows: Iterable<Row>): Generator<string> {
+function* csvParts({ table, columns: all }: Belonging, rows: Iterable<Row>): Generator<string> {
+  const columns = all.filter((column) => !isSecret(column));
   yield tableCsv([columns]);
   for (const row of rows) {
     const values = plain(table, row);
@@ -107,7 +112,8 @@ const JSON_TYPE: Readonly<Record<string, string>> = { TEXT: 'string', INTEGER: '
 /** What the document holds, as JSON Schema (2020-12). */
 function schemaOf(db: Database, tables: readonly Belonging[]): object {
   const rowOf = (table: string) => {
-    const columns = db.pragma(`table_info("${table}")`) as readonly { name: string; type: string; notnull: number }[];
+    const all = db.pragma(`table_info("${table}")`) as readonly { name: string; type: string; notnull: number }[];
+    const columns = all.filter((c) => !isSecret(c.name));
     const typeOf = (c: { type: string; notnull: number }) => (c.notnull === 1 ? JSON_TYPE[c.type] : [JSON_TYPE[c.type], 'null']);
     return {
       type: 'object',

@@ -40,6 +40,7 @@ type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
   runId: string | null;
   replaces: string | null;
   originId: string;
+  reportedBy: 'trainee' | null;
 };
 type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'manner' | 'skipped'> & {
   sessionId: string;
@@ -112,10 +113,11 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     const photos = groupRows(photoList(traineeId), (p) => p.runId);
     const sessions = sessionsOf
       .all({ traineeId, limit })
-      .map(({ push, pull, sideDoses, clean, cleanFinding, reason, runId, replaces, ...row }): SessionReply => ({
+      .map(({ push, pull, sideDoses, clean, cleanFinding, reason, runId, replaces, reportedBy, ...row }): SessionReply => ({
         ...row,
         ...(cleanFinding === null ? {} : { finding: JSON.parse(cleanFinding) as CleanFinding }),
         ...(reason === null ? {} : { reason }),
+        ...(reportedBy ? { reportedBy } : {}),
         ...(runId ? { runId, photos: photos.get(runId) ?? [] } : {}),
         ...replacedBy(replaces),
         clean: clean === 1,
@@ -203,7 +205,8 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       const trainee = trainees.find(traineeId);
       const drills = library.current();
       const felt = from?.replaces ? feltIn(traineeId, from.replaces) : dto.symptoms.map((s) => symptoms.judged(trainee, s));
-      const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms: felt, items: dto.items }, drills);
+      const reported = actor.isTrainee ?? false;
+      const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms: felt, items: dto.items, reported }, drills);
       const fitted = fittedTo(drills, traineeBody(trainee));
       const handLoad = loggedHandLoad(
         dto.items.map((i) => ({
@@ -230,7 +233,9 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           coachId: actor.coachId,
           clean: clean ? 1 : 0,
           cleanFinding: JSON.stringify(finding),
-          practised: JSON.stringify(practisedIn(dto.items, fitted)),
+          // What no coach saw shows nothing that a gate may rest on.
+          practised: JSON.stringify(reported ? [] : practisedIn(dto.items, fitted)),
+          reportedBy: reported ? 'trainee' : null,
           rulesVersion: RULES_VERSION,
           originId: from?.replaces ? originId : null,
           reason: from?.reason ?? null,
@@ -254,7 +259,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
             insertSet.run({
               ...set,
               feeling: set.feeling ?? null,
-              unconfirmed: set.unconfirmed ? 1 : 0,
+              unconfirmed: reported || set.unconfirmed ? 1 : 0,
               itemId: item.id,
               position: at,
               faults: JSON.stringify(set.faults),

@@ -5,6 +5,7 @@ import { accountDoor } from '../identity/door.ts';
 import { identityRoutes } from '../identity/routes.ts';
 import { newCode } from '../identity/secrets.ts';
 import type { FindSeat } from '../seat.ts';
+import type { Services } from '../services.ts';
 import { slowDown } from '../identity/slowDown.ts';
 import type { StudioFiles } from '../identity/studioFiles.ts';
 import type { JudgeFile } from '../library/judgeInThread.ts';
@@ -62,6 +63,9 @@ export function openHouse({ data, copiesFolder, passphrase, now, judge, adopt, s
   return {
     firstCode,
     seatOf: door.seatOf satisfies FindSeat,
+
+    /** The studio of an id, where there is one: links say in which they lie. */
+    studioOf: (id: string): Services | undefined => (accounts.studios().some((s) => s.id === id) ? studios.of(id).services : undefined),
 
     /** Opens all files, so that what is wrong shows at the start, and not when a coach comes; names those that are damaged. */
     openAll(): readonly string[] {

@@ -28,7 +28,12 @@ export async function houseBench({ passphrase, adopt, folder = mkdtempSync(join(
   const data = join(folder, 'data');
   const house = openHouse({ data, copiesFolder: join(folder, 'copies'), passphrase, adopt, now, secure: false });
   const damaged = house.openAll();
-  const app = await buildApp(house.seatOf, now, { more: house.routes, changed: house.changed, health: house.health });
+  const app = await buildApp(house.seatOf, now, {
+    more: house.routes,
+    changed: house.changed,
+    health: house.health,
+    studioOf: house.studioOf,
+  });
   return {
     ...{ folder, data, house, app, now, damaged },
     passDays: (days: number) => {

@@ -42,7 +42,7 @@ export function openStudios({ folder, now, judge, beforeMigration }: Options) {
     const db = openDatabase(fileOf(folder, id), { beforeMigration: (file, version) => beforeMigration?.(id, file, version) });
     try {
       mustBeWhole(db);
-      const context = { db, studioId: STUDIO_ID, now };
+      const context = { db, studioId: STUDIO_ID, fileId: id, now };
       return { db, services: servicesFor(context, judge), audit: auditStore(context) };
     } catch (error) {
       db.close();

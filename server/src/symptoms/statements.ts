@@ -1,10 +1,10 @@
 export const INSERT_SYMPTOM = `
   INSERT INTO symptom (
     id, studio_id, trainee_id, coach_id, session_id, run_id, at, intensity, place, side, kind, moment, note,
-    stop_reason, replaces, reason, recorded_at, retest, judged
+    stop_reason, replaces, reason, recorded_at, retest, judged, reported_by
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @sessionId, @runId, @at, @intensity, @place, @side, @kind, @moment, @note,
-    @stopReason, @replaces, @reason, @recordedAt, @retest, @judged
+    @stopReason, @replaces, @reason, @recordedAt, @retest, @judged, @reportedBy
   )`;
 
 /** The session of a symptom: the one it names, while that is in force, the one that its run has become, or its newest version. */
@@ -19,7 +19,7 @@ export const SESSION_OF_SYMPTOM = `
   )`;
 
 export const SYMPTOMS_OF_TRAINEE = `
-  SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note, retest, judged
+  SELECT id, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, note, retest, judged, reported_by AS reportedBy
   FROM symptom_in_force symptom
   WHERE trainee_id = @traineeId
   ORDER BY at DESC, id DESC

@@ -26,7 +26,11 @@ type StopRow = {
   readonly ground: string | null;
   readonly closedAt: Instant | null;
 };
-type SymptomRow = Omit<SymptomReply, 'judged' | 'retest'> & { readonly judged: string | null; readonly retest: Symptom['retest'] };
+type SymptomRow = Omit<SymptomReply, 'judged' | 'retest' | 'reportedBy'> & {
+  readonly judged: string | null;
+  readonly retest: Symptom['retest'];
+  readonly reportedBy: 'trainee' | null;
+};
 
 /** Newest entries sent to a page at once. */
 const PAGE = 400;
@@ -100,6 +104,7 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
       recordedAt: instant(now()),
       retest: dto.retest ?? null,
       judged: JSON.stringify(felt.judged),
+      reportedBy: actor.isTrainee ? 'trainee' : null,
     });
     if (reason) clearances.withdrawForStopSign(actor, traineeId, dto, reason);
   }
@@ -152,10 +157,11 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
   };
 }
 
-function readSymptom({ judged, retest, ...row }: SymptomRow): SymptomReply {
+function readSymptom({ judged, retest, reportedBy, ...row }: SymptomRow): SymptomReply {
   return {
     ...row,
     ...(retest ? { retest } : {}),
+    ...(reportedBy ? { reportedBy } : {}),
     ...(judged === null ? {} : { judged: JSON.parse(judged) as NonNullable<SymptomReply['judged']> }),
   };
 }

@@ -1,6 +1,6 @@
 export { becauseInWords, withoutInWords } from './because.ts';
 export { beyondInWords, closedByInWords } from './beyond.ts';
-export { exclusionInWords, exclusionOf, INSTEAD_WORDS, leftOutInWords, mayInWords, OTHER_PLANE_WORDS } from './may.ts';
+export { aloneInWords, exclusionInWords, exclusionOf, INSTEAD_WORDS, leftOutInWords, mayInWords, OTHER_PLANE_WORDS } from './may.ts';
 export { SESSION_FORMS } from './forms.ts';
 export { brokenInWords } from './findings.ts';
 export { missedInWords } from './missed.ts';

@@ -3,6 +3,7 @@ import type { Library } from '../../library/index.ts';
 import { cautionInWords } from '../../words/index.ts';
 import { beyondInWords, closedByInWords } from './beyond.ts';
 import { PAUSE_REASONS } from '../brief.ts';
+import type { Alone } from '../alone.ts';
 import { type Exclusion, exclusion, type Limits } from '../exclusion.ts';
 import type { LeftOutBecause } from '../candidates.ts';
 import type { InsteadHow } from '../insteadOf.ts';
@@ -48,6 +49,17 @@ export function exclusionOf(drill: Drill, limits: Limits): string | undefined {
 /** Why a drill is not in a plan, in a sentence. */
 export function leftOutInWords(because: LeftOutBecause, library: Library): string {
   return because.kind === 'never' ? 'Never, by your word.' : exclusionInWords(because, library);
+}
+
+/**
+ * Why a planned drill is not practised alone, or is less than planned, in a sentence for the trainee.
+ *
+ * @example aloneInWords({ item, drill, not: { kind: 'company' } }, library) // 'Not alone: somebody stands by for it.'
+ */
+export function aloneInWords(found: Alone<unknown>, library: Library): string | undefined {
+  if ('not' in found) return found.not.kind === 'company' ? 'Not alone: somebody stands by for it.' : exclusionInWords(found.not, library);
+  const { drill, because } = found;
+  return because.length === 0 ? undefined : `Less than planned: ${because.map((r) => reductionInWords(r, drill)).join(', ')}.`;
 }
 
 /** How a version that may be done differs, in a few words. */

@@ -1,0 +1,68 @@
+import type { Breathing, Drill, Teaching } from '../drills/index.ts';
+import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { Beat } from '../motion/index.ts';
+import type { Morning } from './ownPage.ts';
+import type { PlannedItemDto, PlannedSessionDto } from './plan.ts';
+
+/** How a trainee’s link stands; whoever reads it cannot open the page with it. */
+export interface TraineeLinkReply {
+  readonly id: string;
+  readonly madeAt: Instant;
+  readonly lapsesOn: CalendarDay | null;
+  readonly lapsed: boolean;
+  readonly pin: boolean;
+  /** Phones on which it was opened. */
+  readonly devices: readonly { readonly device: string; readonly openedAt: Instant; readonly seenAt: Instant }[];
+}
+
+/** A link that was made just now: its secret is told this once. */
+export interface NewLinkReply extends TraineeLinkReply {
+  readonly secret: string;
+}
+
+/** What a phone keeps to be known again. */
+export interface LinkOpenReply {
+  readonly key: string;
+  /** The end of the address under which the calendar is read. */
+  readonly feed: string;
+}
+
+/** One drill of a practice as the trainee reads and sees it. */
+export interface OwnItem extends Pick<PlannedItemDto, 'id' | 'drillId' | 'sets' | 'min' | 'max' | 'restSeconds' | 'support' | 'manner'> {
+  readonly name: string;
+  /** Sets, amount, unit, sides. */
+  readonly dose: string;
+  readonly unit: Drill['dose']['unit'];
+  readonly perSide: boolean;
+  readonly cue: string;
+  readonly steps: Teaching['steps'];
+  readonly felt: string;
+  readonly breath: Breathing;
+  readonly equipment: string;
+  readonly beat?: Beat;
+  readonly figure: Pick<Drill, 'id' | 'pose' | 'movement'>;
+  /** Why it is less than planned, or left out today. */
+  readonly changed?: string;
+}
+
+export interface OwnSession extends Pick<PlannedSessionDto, 'id' | 'day' | 'place'> {
+  readonly minutes: number;
+  /** Whether it loads the hands. */
+  readonly loaded: boolean;
+  readonly items: readonly OwnItem[];
+  /** What is planned and not to be done as things stand. */
+  readonly leftOut: readonly { readonly name: string; readonly why: string }[];
+  readonly done: boolean;
+}
+
+/** All that a trainee’s own page shows. */
+export interface OwnPageReply {
+  readonly name: string;
+  readonly today: CalendarDay;
+  readonly sessions: readonly OwnSession[];
+  /** Why nothing that loads may be done now, as the coach reads it. */
+  readonly stopped: readonly string[];
+  /** A session of yesterday whose morning nobody has told yet. */
+  readonly morningOf?: { readonly sessionId: string; readonly day: CalendarDay };
+  readonly mornings: readonly { readonly at: Instant; readonly how: Morning }[];
+}

@@ -1,0 +1,70 @@
+export const INSERT_LINK = `
+  INSERT INTO trainee_link (id, trainee_id, coach_id, token_hash, feed_hash, pin_hash, lapses_on, made_at)
+  VALUES (@id, @traineeId, @coachId, @tokenHash, @feedHash, @pinHash, @lapsesOn, @madeAt)`;
+
+export const REVOKE_LINK = `
+  UPDATE trainee_link
+  SET revoked_at = @at
+  WHERE trainee_id = @traineeId AND revoked_at IS NULL`;
+
+const LINK = `
+  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.made_at AS madeAt
+  FROM trainee_link l`;
+/** One that was taken back opens nothing, nor does that of somebody who trains here no more. */
+const STANDS = 'l.revoked_at IS NULL AND (SELECT archived_at FROM trainee t WHERE t.id = l.trainee_id) IS NULL';
+
+export const LINK_OF_TRAINEE = `${LINK} WHERE l.trainee_id = @traineeId AND l.revoked_at IS NULL`;
+export const LINK_BY_TOKEN = `${LINK} WHERE l.token_hash = @hash AND ${STANDS}`;
+export const LINK_BY_FEED = `${LINK} WHERE l.feed_hash = @hash AND ${STANDS}`;
+export const LINK_BY_DEVICE = `
+  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.made_at AS madeAt,
+         d.id AS deviceId, d.seen_at AS seenAt
+  FROM trainee_device d
+  JOIN trainee_link l ON l.id = d.link_id
+  WHERE d.token_hash = @hash AND ${STANDS}`;
+
+export const INSERT_DEVICE = `
+  INSERT INTO trainee_device (id, link_id, token_hash, device, opened_at, seen_at)
+  VALUES (@id, @linkId, @tokenHash, @device, @at, @at)`;
+
+export const DEVICE_SEEN = 'UPDATE trainee_device SET seen_at = @at WHERE id = @id';
+
+/** The phones seen longest ago make room for new ones. */
+export const FORGET_DEVICES = `
+  DELETE FROM trainee_device
+  WHERE link_id = @linkId
+    AND id NOT IN (SELECT id FROM trainee_device WHERE link_id = @linkId ORDER BY seen_at DESC, id DESC LIMIT @most)`;
+
+export const DEVICES_OF_LINK = `
+  SELECT device, opened_at AS openedAt, seen_at AS seenAt
+  FROM trainee_device
+  WHERE link_id = @linkId
+  ORDER BY seen_at DESC`;
+
+export const INSERT_MORNING = `
+  INSERT INTO morning (id, trainee_id, session_id, at, how, recorded_at)
+  VALUES (@id, @traineeId, @sessionId, @at, @how, @recordedAt)`;
+
+export const MORNINGS_OF_TRAINEE = `
+  SELECT at, how
+  FROM morning
+  WHERE trainee_id = @traineeId
+  ORDER BY at DESC
+  LIMIT @limit`;
+
+/** Sessions of a day, oldest first, whose morning after nobody has told. */
+export const MORNING_TO_ASK = `
+  SELECT s.id AS sessionId
+  FROM session_in_force s
+  WHERE s.trainee_id = @traineeId AND s.performed_at >= @from AND s.performed_at < @until
+    AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.session_id = s.id)
+  ORDER BY s.performed_at DESC
+  LIMIT 1`;
+
+export const SESSION_OF_TRAINEE = 'SELECT id FROM session WHERE id = @sessionId AND trainee_id = @traineeId';
+
+/** Which planned sessions are on record, and which were reported only. */
+export const DONE_PLANNED = `
+  SELECT DISTINCT planned_session_id AS id
+  FROM session_in_force
+  WHERE trainee_id = @traineeId AND planned_session_id IS NOT NULL AND performed_at >= @since`;

@@ -1,0 +1,158 @@
+import type { MorningDto, OwnItem, OwnPageReply, OwnSession, SessionDto, SymptomDto } from '@myokinet/core/contracts';
+import { breathOf, doseInWords, EQUIPMENT } from '@myokinet/core/drills';
+import { Refusal } from '@myokinet/core/errors';
+import { fittedTo, type Library } from '@myokinet/core/library';
+import { type Alone, aloneInWords, daysLater, isLoadedSession, practisedAlone, sessionMinutes, whenOf } from '@myokinet/core/planning';
+import { type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { traineeBody } from '@myokinet/core/statics';
+import { lockInWords, stopSignInWords } from '@myokinet/core/words';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import type { LibraryStore } from '../library/store.ts';
+import type { DatedSession } from '../plans/calendar.ts';
+import type { PlanStore } from '../plans/store.ts';
+import type { ReadinessStore } from '../readiness/store.ts';
+import type { SessionStore } from '../sessions/store.ts';
+import type { SymptomStore } from '../symptoms/store.ts';
+import type { TraineeStore } from '../trainees/store.ts';
+import type { OwnSeat } from './linkStore.ts';
+import * as sql from './statements.ts';
+
+/** How far back practice can still be made up for, and how far ahead it is shown, in days. */
+const SHOWN = { back: 7, ahead: 13 } as const;
+const MORNINGS_SHOWN = 14;
+
+interface Neighbours {
+  readonly trainees: TraineeStore;
+  readonly library: LibraryStore;
+  readonly plans: PlanStore;
+  readonly readiness: ReadinessStore;
+  readonly sessions: SessionStore;
+  readonly symptoms: SymptomStore;
+}
+
+type Planned = DatedSession['session'];
+type Practice = ReturnType<typeof practisedAlone<Planned['items'][number]>>[number];
+
+/** What a trainee’s own page shows, and what it is told. */
+export function ownStore(context: Context, { trainees, library, plans, readiness, sessions, symptoms }: Neighbours) {
+  const { db, now } = context;
+  const donePlanned = db.prepare<{ traineeId: string; since: string }, { id: string }>(sql.DONE_PLANNED);
+  const insertMorning = db.prepare(sql.INSERT_MORNING);
+  const mornings = db.prepare<{ traineeId: string; limit: number }, OwnPageReply['mornings'][number]>(sql.MORNINGS_OF_TRAINEE);
+  const toAsk = db.prepare<{ traineeId: string; from: string; until: string }, { sessionId: string }>(sql.MORNING_TO_ASK);
+  const ownSession = db.prepare<{ sessionId: string; traineeId: string }, { id: string }>(sql.SESSION_OF_TRAINEE);
+
+  const startOf = (day: CalendarDay): Instant => instant(new Date(`${day}T00:00:00`));
+  const firstShown = () => daysLater(calendarDay(now()), -SHOWN.back);
+
+  function morningToAsk(traineeId: string): OwnPageReply['morningOf'] {
+    const today = calendarDay(now());
+    const day = daysLater(today, -1);
+    const asked = toAsk.get({ traineeId, from: startOf(day), until: startOf(today) });
+    return asked && { ...asked, day };
+  }
+
+  return {
+    page({ traineeId }: OwnSeat): OwnPageReply {
+      const trainee = trainees.find(traineeId);
+      const { standing, ladderId, planner, stopSigns } = readiness.reply(traineeId);
+      const { cautions, locks } = trainee.screening;
+      const fitted = fittedTo(library.current(), traineeBody(trainee));
+      const today = calendarDay(now());
+      const facts = {
+        ...{ library: fitted, cautions, knownDrills: planner.knownDrills, lastLoaded: planner.lastLoaded },
+        foothold: { ladderId, here: standing.here, shown: planner.shown },
+      };
+      const stopped = [...stopSigns.filter((s) => !s.closure).map((s) => s.reason), ...locks.map((lock) => lockInWords(lock, now()))];
+      const done = new Set(donePlanned.all({ traineeId, since: startOf(firstShown()) }).map((d) => d.id));
+      const shown = plans
+        .dated(traineeId, firstShown())
+        .filter(({ session, cancelled }) => !cancelled && session.items.length > 0 && session.day <= daysLater(today, SHOWN.ahead));
+      const asOf = whenOf(instant(now()));
+      const morningOf = morningToAsk(traineeId);
+      return {
+        name: trainee.name,
+        today,
+        stopped,
+        // Where something is stopped nothing is on offer: what is left of a session is for the coach to say.
+        sessions: shown.map(({ session }) =>
+          sessionReply(session, stopped.length > 0 ? [] : practisedAlone(session.items, facts, session.day === today ? asOf : undefined), {
+            library: fitted,
+            done: done.has(session.id),
+          }),
+        ),
+        ...(morningOf ? { morningOf } : {}),
+        mornings: mornings.all({ traineeId, limit: MORNINGS_SHOWN }),
+      };
+    },
+
+    /** Practice as the trainee tells it: on record as told by them, for the load and for no gate. */
+    practise({ traineeId, actor }: OwnSeat, dto: SessionDto): null {
+      const known = plans.dated(traineeId, firstShown()).find(({ session }) => session.id === dto.plannedSessionId)?.session;
+      const planned = new Set(known?.items.map((i) => i.drillId));
+      if (!known || dto.items.some((i) => !planned.has(i.drillId))) throw new Refusal('practice-not-planned');
+      sessions.log(actor, traineeId, dto);
+      return null;
+    },
+
+    /** What the pain rule says to what is felt; a stop sign is on the coach’s Today from now on. */
+    felt({ traineeId, actor }: OwnSeat, dto: SymptomDto): { readonly stop: string | null } {
+      symptoms.report(actor, traineeId, dto);
+      const judged = symptoms.list(traineeId).find((s) => s.id === dto.id);
+      return { stop: (judged && stopSignInWords(judged)) ?? null };
+    },
+
+    morning({ traineeId }: OwnSeat, dto: MorningDto): null {
+      if (!ownSession.get({ sessionId: dto.sessionId, traineeId })) throw new Refusal('session-missing');
+      acceptOnce(context, dto.id, { traineeId, dto }, () => {
+        insertMorning.run({ ...dto, traineeId, recordedAt: instant(now()) });
+      });
+      return null;
+    },
+
+    mornings: (traineeId: string): OwnPageReply['mornings'] => mornings.all({ traineeId, limit: MORNINGS_SHOWN }),
+  };
+}
+
+function sessionReply(
+  { id, day, place, form, items }: Planned,
+  practice: readonly Practice[],
+  { library, done }: { readonly library: Library; readonly done: boolean },
+): OwnSession {
+  const open = practice.flatMap((p) => ('not' in p ? [] : [{ ...p.item, ...p.dose }]));
+  return {
+    ...{ id, day, done },
+    ...(place ? { place } : {}),
+    loaded: isLoadedSession(items, library),
+    minutes: Math.max(1, Math.round(sessionMinutes(open.length > 0 ? open : items, library, form))),
+    items: practice.flatMap((p) => ('not' in p ? [] : [itemReply(p, library)])),
+    leftOut: practice.flatMap((p) => ('not' in p ? [{ name: p.drill.name, why: aloneInWords(p, library) ?? '' }] : [])),
+  };
+}
+
+function itemReply(found: Extract<Practice, { readonly dose: unknown }>, library: Library): OwnItem {
+  const { item, drill, dose } = found;
+  const { support, manner } = item;
+  const changed = aloneInWords(found satisfies Alone<unknown>, library);
+  const { tempo } = drill.dose;
+  return {
+    ...{ id: item.id, drillId: drill.id, ...dose },
+    ...(support ? { support } : {}),
+    ...(manner ? { manner } : {}),
+    name: drill.name,
+    dose: doseInWords(dose, drill.dose),
+    unit: drill.dose.unit,
+    perSide: drill.dose.perSide,
+    cue: drill.cue,
+    steps: drill.teaching?.steps ?? [],
+    felt: drill.teaching?.felt ?? '',
+    breath: breathOf(drill) ?? {},
+    equipment: drill.equipment.map((e) => EQUIPMENT[e] + (drill.standIns[e] ? ` (or ${drill.standIns[e]})` : '')).join(', '),
+    ...(tempo ? { beat: tempo } : {}),
+    figure: { id: drill.id, pose: drill.pose, ...(drill.movement ? { movement: drill.movement } : {}) },
+    ...(changed ? { changed } : {}),
+  };
+}
+
+export type OwnStore = ReturnType<typeof ownStore>;
