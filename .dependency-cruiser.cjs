@@ -39,6 +39,23 @@ module.exports = {
       to: { path: '^web/src/app/' },
     },
     {
+      name: 'own-page-is-small',
+      comment:
+        'The trainee’s page is a program of its own: it draws with the kit, keeps with the client, and knows nothing of the coach’s.',
+      severity: 'error',
+      from: { path: '^web/src/own/' },
+      to: {
+        path: '^web/src/(features|app)/|node_modules/(react-router|react-redux|@reduxjs|class-validator)/',
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
+      name: 'own-page-is-a-top',
+      severity: 'error',
+      from: { path: '^web/src/(features|app|client|kit)/' },
+      to: { path: '^web/src/own/' },
+    },
+    {
       name: 'features-meet-at-the-door',
       comment: 'A feature is known to others by its index alone.',
       severity: 'error',

@@ -7,11 +7,13 @@ import { binOf, must, ROOT } from './run.mjs';
 
 const STAMP = join(ROOT, 'server', 'dist', '.build-stamp');
 const SOURCES = [
+  'core/package.json',
   'core/src',
   'server/src',
   'web/src',
   'web/public',
   'web/index.html',
+  'web/own.html',
   'web/vite.config.ts',
   'package-lock.json',
   'scripts/build.mjs',
@@ -28,7 +30,7 @@ export async function build() {
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted && existsSync(PAGES)) return;
   process.stdout.write('Building…\n');
   await Promise.all([buildServer(), must(process.execPath, [binOf('vite'), 'build', 'web', '--logLevel', 'warn'])]);
-  await buildServiceWorker();
+  await buildServiceWorkers();
   compress(PAGES);
   writeFileSync(STAMP, wanted);
 }
@@ -63,26 +65,68 @@ async function buildServer() {
 /** Larger files than this are fetched when they are needed: models, solvers, what a session can do without. */
 const LARGEST_KEPT = 500 * 1024;
 
-/** The worker that keeps the program on a device, with the list of its files. */
-async function buildServiceWorker() {
+/** The workers that keep the programs on a device: the coach's with all of its files, the trainee's page with its own few. */
+async function buildServiceWorkers() {
+  const manifest = JSON.parse(readFileSync(join(PAGES, '.vite', 'manifest.json'), 'utf8'));
+  // What a page is made of is nobody else's business.
+  rmSync(join(PAGES, '.vite'), { recursive: true });
+  const kept = filesIn(PAGES).filter((file) => statSync(file).size <= LARGEST_KEPT);
+  const own = ownFiles(manifest);
+  await Promise.all([
+    buildServiceWorker('web/src/app/serviceWorker.ts', 'serviceWorker.js', {
+      SHELL: kept.map(entryOf).filter(({ url }) => !own.only.has(url)),
+    }),
+    buildServiceWorker('web/src/own/ownServiceWorker.ts', 'ownServiceWorker.js', {
+      OWN_SHELL: filesIn(PAGES)
+        .map(entryOf)
+        .filter(({ url }) => own.all.has(url)),
+    }),
+  ]);
+}
+
+/** A file under its address. Files under assets have their own hash in the name. */
+function entryOf(file) {
+  const url = `/${relative(PAGES, file).split(sep).join('/')}`;
+  const revision = url.startsWith('/assets/') ? null : createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16);
+  return { url, revision };
+}
+
+/** The files of the trainee's page by address: all of them, and those that nothing else needs. */
+function ownFiles(manifest) {
+  const of = (page) => {
+    const found = new Set();
+    const files = new Set([`/${manifest[page].file}`]);
+    const add = (name) => {
+      if (found.has(name)) return;
+      found.add(name);
+      const { file, imports = [], dynamicImports = [], css = [], assets = [] } = manifest[name];
+      for (const one of [file, ...css, ...assets]) files.add(`/${one}`);
+      for (const next of [...imports, ...dynamicImports]) add(next);
+    };
+    add(page);
+    return files;
+  };
+  const all = of('own.html');
+  const coach = of('index.html');
+  for (const file of readdirSync(join(PAGES, 'assets')))
+    if (/^movementWorker-.*\.js$|-latin-.*\.woff2$/.test(file)) all.add(`/assets/${file}`);
+  for (const file of ['own.html', 'own.webmanifest', 'mark.svg', 'mark-192.png']) all.add(`/${file}`);
+  const only = new Set([...all].filter((url) => !coach.has(url) && (url.includes('/own') || url.endsWith('/own.html'))));
+  return { all, only };
+}
+
+async function buildServiceWorker(entry, file, lists) {
   const { build: bundle } = await import('esbuild');
-  const shell = filesIn(PAGES)
-    .filter((file) => statSync(file).size <= LARGEST_KEPT)
-    .map((file) => {
-      const url = `/${relative(PAGES, file).split(sep).join('/')}`;
-      // Files under assets have their own hash in the name.
-      return {
-        url,
-        revision: url.startsWith('/assets/') ? null : createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
-      };
-    });
   await bundle({
-    entryPoints: [join(ROOT, 'web/src/app/serviceWorker.ts')],
-    outfile: join(PAGES, 'serviceWorker.js'),
+    entryPoints: [join(ROOT, entry)],
+    outfile: join(PAGES, file),
     bundle: true,
     minify: true,
     format: 'iife',
-    define: { SHELL: JSON.stringify(shell), 'process.env.NODE_ENV': '"production"' },
+    define: {
+      ...Object.fromEntries(Object.entries(lists).map(([name, list]) => [name, JSON.stringify(list)])),
+      'process.env.NODE_ENV': '"production"',
+    },
     tsconfig: join(ROOT, 'tsconfig.base.json'),
     logLevel: 'warning',
   });

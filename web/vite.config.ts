@@ -8,6 +8,13 @@ export default defineConfig({
   resolve: { alias: { 'pose-model': fileURLToPath(new URL('../node_modules/@vladmandic/human/models', import.meta.url)) } },
   plugins: [react(), tailwindcss()],
   worker: { format: 'es' },
-  build: { assetsInlineLimit: 0, outDir: 'dist', emptyOutDir: true },
+  build: {
+    assetsInlineLimit: 0,
+    outDir: 'dist',
+    emptyOutDir: true,
+    manifest: true,
+    // The coach's program, and the trainee's page, which is a small one of its own.
+    rollupOptions: { input: ['index.html', 'own.html'].map((page) => fileURLToPath(new URL(page, import.meta.url))) },
+  },
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4170' } },
 });

@@ -4,7 +4,7 @@ import type { FastifyInstance } from 'fastify';
 
 const A_YEAR = 31_536_000;
 
-/** Serves the built pages: hashed assets for a year, the shell never from a cache. */
+/** Serves the built pages, the coach’s program and the trainee’s page: hashed assets for a year, the shells never from a cache. */
 export async function servePages(app: FastifyInstance, folder: string): Promise<void> {
   await app.register(fastifyStatic, {
     root: folder,
@@ -18,6 +18,7 @@ export async function servePages(app: FastifyInstance, folder: string): Promise<
   app.setNotFoundHandler((request, reply) => {
     const isPage = request.method === 'GET' && !request.url.startsWith('/api') && !request.url.startsWith('/assets');
     if (!isPage) throw new Refusal('route-missing');
-    return reply.header('cache-control', 'no-cache').sendFile('index.html');
+    const own = /^\/own(?:[/?]|$)/.test(request.url);
+    return reply.header('cache-control', 'no-cache').sendFile(own ? 'own.html' : 'index.html');
   });
 }

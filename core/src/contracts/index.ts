@@ -27,7 +27,7 @@ export { withTwoErrors } from './olderMeasure.ts';
 export { findingsFrom } from './storedFindings.ts';
 export { readStored, signedChecks, STORED } from './stored.ts';
 export { TraineeDto } from './trainee.ts';
-export { LinkOpenDto, type Morning, MorningDto, MORNINGS, TraineeLinkDto } from './ownPage.ts';
+export { LinkOpenDto, MorningDto, TraineeLinkDto } from './ownPage.ts';
 export type { LinkOpenReply, NewLinkReply, OwnItem, OwnPageReply, OwnSession, TraineeLinkReply } from './ownPageReplies.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';

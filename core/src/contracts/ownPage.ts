@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { IsIn, IsOptional, IsUUID, Matches } from 'class-validator';
 import type { CalendarDay } from '../quantities/index.ts';
+import { type Morning, MORNINGS } from '../safety/index.ts';
 import { IsCalendarDay, IsPastInstant } from './decorators.ts';
 import { nowInScope } from './scope.ts';
 import { rule } from './rule.ts';
@@ -34,10 +35,6 @@ export class LinkOpenDto {
   link!: string;
   @IsOptional() @IsPin() pin?: string | null;
 }
-
-/** How a morning after practice is. */
-export const MORNINGS = ['fresh', 'as usual', 'tired', 'sore or stiff'] as const;
-export type Morning = (typeof MORNINGS)[number];
 
 /** The answer of one morning. */
 export class MorningDto {

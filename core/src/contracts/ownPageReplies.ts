@@ -1,7 +1,7 @@
 import type { Breathing, Drill, Teaching } from '../drills/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Beat } from '../motion/index.ts';
-import type { Morning } from './ownPage.ts';
+import type { Morning, SymptomContext } from '../safety/index.ts';
 import type { PlannedItemDto, PlannedSessionDto } from './plan.ts';
 
 /** How a trainee’s link stands; whoever reads it cannot open the page with it. */
@@ -64,5 +64,7 @@ export interface OwnPageReply {
   readonly stopped: readonly string[];
   /** A session of yesterday whose morning nobody has told yet. */
   readonly morningOf?: { readonly sessionId: string; readonly day: CalendarDay };
+  /** What the pain rule reads beside what is felt now: it answers on the phone too. */
+  readonly context: SymptomContext;
   readonly mornings: readonly { readonly at: Instant; readonly how: Morning }[];
 }

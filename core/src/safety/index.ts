@@ -1,3 +1,4 @@
+export { type Morning, MORNINGS } from './mornings.ts';
 export { redFlagsFor } from './redFlags.ts';
 export { growsSlowly, isHalved, rebuildingJoints, type CautionCause, type CautionInForce } from './inForce.ts';
 export { CAUTION_IDS, cautionOf, type Caution, type CautionId, type CautionKind } from './cautions.ts';

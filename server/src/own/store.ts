@@ -21,6 +21,8 @@ import * as sql from './statements.ts';
 /** How far back practice can still be made up for, and how far ahead it is shown, in days. */
 const SHOWN = { back: 7, ahead: 13 } as const;
 const MORNINGS_SHOWN = 14;
+/** Newest symptoms that the pain rule reads on the phone. */
+const FELT_SHOWN = 40;
 
 interface Neighbours {
   readonly trainees: TraineeStore;
@@ -83,6 +85,11 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
           }),
         ),
         ...(morningOf ? { morningOf } : {}),
+        context: {
+          history: symptoms.list(traineeId).slice(0, FELT_SHOWN),
+          under18: cautions.some((c) => c.id === 'minor'),
+          lasting: trainee.lastingPains,
+        },
         mornings: mornings.all({ traineeId, limit: MORNINGS_SHOWN }),
       };
     },

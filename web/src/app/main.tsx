@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import './styles.css';
+import '../kit/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';

@@ -7,7 +7,7 @@ import { NavigationRoute, registerRoute } from 'workbox-routing';
 declare const SHELL: readonly PrecacheEntry[];
 
 precacheAndRoute([...SHELL]);
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//] }));
+registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/own/] }));
 
 // A new version waits until it is asked for: it must not change under a running session.
 addEventListener('message', ({ data }: MessageEvent<unknown>) => {

@@ -13,6 +13,7 @@ const OF_TRAINEE = [
   'Pictures',
   'Calibration',
   'FloorRuns',
+  'Link',
 ] as const;
 
 /** What spans the studio. `Verdicts` are the lists made of everybody's verdict: Today, caseload, re-checks. */

@@ -8,6 +8,7 @@ import { ConflictNote } from '../../kit/ConflictNote.tsx';
 import type { TraineeValues } from './blankTrainee.ts';
 import { useEditTraineeMutation } from './endpoints.ts';
 import { Leaving } from './Leaving.tsx';
+import { LinkPanel } from './LinkPanel.tsx';
 import { TraineeForm } from './TraineeForm.tsx';
 import { useCurrentTrainee } from './useCurrentTrainee.ts';
 
@@ -57,6 +58,7 @@ export function ProfilePage() {
           Throw my changes away
         </button>
       )}
+      {trainee.archivedAt === undefined && <LinkPanel trainee={trainee} />}
       <Leaving trainee={trainee} />
     </div>
   );

@@ -1,4 +1,13 @@
-import type { ArchivedReply, ArchiveDto, ErasureDto, TraineeDto, TraineeReply } from '@myokinet/core/contracts';
+import type {
+  ArchivedReply,
+  ArchiveDto,
+  ErasureDto,
+  NewLinkReply,
+  TraineeDto,
+  TraineeLinkDto,
+  TraineeLinkReply,
+  TraineeReply,
+} from '@myokinet/core/contracts';
 import { type About, api } from '../../client/api.ts';
 import { isOffline } from '../../client/problem.ts';
 import { rests, stales } from '../../client/stale.ts';
@@ -26,6 +35,18 @@ const endpoints = api.injectEndpoints({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/archived`, method: 'POST', body }),
       invalidatesTags: (_r, error, { traineeId }) => (isOffline(error) ? [] : [...rests('Trainee', traineeId), 'Verdicts', 'Archived']),
     }),
+    link: build.query<TraineeLinkReply | null, string>({
+      query: (id) => `trainees/${id}/link`,
+      providesTags: (_r, _e, id) => rests('Link', id),
+    }),
+    makeLink: build.mutation<NewLinkReply, About<TraineeLinkDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/link`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => (isOffline(error) ? [] : rests('Link', traineeId)),
+    }),
+    revokeLink: build.mutation<null, string>({
+      query: (traineeId) => ({ url: `trainees/${traineeId}/link`, method: 'DELETE' }),
+      invalidatesTags: (_r, error, traineeId) => (isOffline(error) ? [] : rests('Link', traineeId)),
+    }),
     erase: build.mutation<{ readonly erased: true }, About<ErasureDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/erasure`, method: 'POST', body }),
       invalidatesTags: (_r, error) => (isOffline(error) ? [] : ['Verdicts', 'Archived', 'PlanUses', 'Measuring']),
@@ -36,4 +57,13 @@ const endpoints = api.injectEndpoints({
 /** What is asked outside the hooks. */
 export const traineeEndpoints = endpoints.endpoints;
 
-export const { useTraineeQuery, useAddTraineeMutation, useEditTraineeMutation, useArchiveMutation, useEraseMutation } = endpoints;
+export const {
+  useTraineeQuery,
+  useAddTraineeMutation,
+  useEditTraineeMutation,
+  useArchiveMutation,
+  useEraseMutation,
+  useLinkQuery,
+  useMakeLinkMutation,
+  useRevokeLinkMutation,
+} = endpoints;

@@ -1,0 +1,323 @@
+import type { OwnItem, OwnPageReply, OwnSession } from '@myokinet/core/contracts';
+import type { DrillSkipReason } from '@myokinet/core/floor';
+import { useState } from 'react';
+import { MovingBody } from '../kit/body/MovingBody.tsx';
+import { useMovement } from '../kit/body/useMovement.ts';
+import { newId } from '../client/newId.ts';
+import { CountDown } from './CountDown.tsx';
+import { keptOf } from './onPhone.ts';
+import { asSession, begun, isOver, type Practice, setsDone, setsInAll, withoutLast, withSet } from './practice.ts';
+import { hashOf } from './useView.ts';
+import { tell } from './waiting.ts';
+import { AMOUNT_WORDS, BREATH_WORDS, PART_WORDS, SKIP_WORDS } from './words.ts';
+
+interface PracticeViewProps {
+  readonly ownKey: string;
+  readonly page: OwnPageReply;
+  readonly session: OwnSession;
+  /** Something hurts: clocks stand still. */
+  readonly paused: boolean;
+  readonly told: () => void;
+}
+
+/** One drill after another: how it is done, the sets one tap each, rests on a clock; at the end how hard it was. */
+export function PracticeView({ ownKey, page, session, paused, told }: PracticeViewProps) {
+  const kept = keptOf(ownKey);
+  const [practice, setPractice] = useState<Practice>(() => {
+    const before = kept.read<Practice | undefined>('under way', undefined);
+    return before?.sessionId === session.id ? before : begun(session, newId(), new Date());
+  });
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      practice.items.findIndex((i) => !isOver(practice, i)),
+    ),
+  );
+  const [ending, setEnding] = useState(false);
+  const [restUntil, setRestUntil] = useState<number>();
+  const become = (next: Practice) => {
+    kept.keep('under way', next);
+    setPractice(next);
+  };
+  const { items } = practice;
+  const item = items[at];
+  const stopped = page.stopped.length > 0;
+  const finished = ending || stopped || !item;
+  const go = (to: number) => {
+    setRestUntil(undefined);
+    if (to >= items.length) setEnding(true);
+    else setAt(to);
+  };
+  if (finished)
+    return (
+      <Ending
+        practice={practice}
+        stopped={stopped}
+        {...(stopped
+          ? {}
+          : {
+              back: () => {
+                setEnding(false);
+                setAt(Math.min(at, items.length - 1));
+              },
+            })}
+        send={(effort) => {
+          const skipped = stopped
+            ? Object.fromEntries(items.filter((i) => !isOver(practice, i)).map((i) => [i.id, 'stop sign' as DrillSkipReason]))
+            : {};
+          const body = asSession({ ...practice, skipped: { ...skipped, ...practice.skipped } }, effort, new Date());
+          tell(ownKey, { to: 'practice', body });
+          kept.drop('under way');
+          told();
+          window.location.hash = hashOf({ at: 'today' });
+        }}
+        leave={() => {
+          kept.drop('under way');
+          window.location.hash = hashOf({ at: 'today' });
+        }}
+      />
+    );
+  const done = setsDone(practice, item.id);
+  return (
+    <main className="flex flex-col gap-3 p-4">
+      <nav className="flex items-center justify-between text-base" aria-label="Practice">
+        <a className="link min-h-11 content-center" href={hashOf({ at: 'today' })}>
+          Leave it for now
+        </a>
+        <span className="aside">
+          {at + 1} of {items.length}
+        </span>
+      </nav>
+      <h1>{item.name}</h1>
+      <Figure item={item} />
+      <p className="text-xl font-semibold">{item.dose}</p>
+      {item.changed && <p className="border-s-4 border-warning bg-warning/10 p-2 text-base">{item.changed}</p>}
+      <Sets
+        key={item.id}
+        item={item}
+        done={done}
+        paused={paused}
+        restUntil={restUntil}
+        rested={() => setRestUntil(undefined)}
+        add={(amount) => {
+          const next = withSet(practice, item, amount, newId);
+          become(next);
+          setRestUntil(isOver(next, item) ? undefined : Date.now() + item.restSeconds * 1000);
+        }}
+        takeBack={() => become(withoutLast(practice, item.id))}
+      />
+      <div className="flex gap-2">
+        {at > 0 && (
+          <button type="button" className="btn min-h-12" onClick={() => go(at - 1)}>
+            Back
+          </button>
+        )}
+        <button type="button" className={`btn min-h-12 flex-1 ${isOver(practice, item) ? 'btn-primary' : ''}`} onClick={() => go(at + 1)}>
+          {at + 1 < items.length ? 'Next drill' : 'To the end'}
+        </button>
+      </div>
+      <HowTo item={item} />
+      {done < item.sets && (
+        <Skip
+          reason={practice.skipped[item.id]}
+          choose={(reason) => {
+            become({ ...practice, skipped: { ...practice.skipped, [item.id]: reason } });
+            go(at + 1);
+          }}
+        />
+      )}
+    </main>
+  );
+}
+
+function Figure({ item }: { readonly item: OwnItem }) {
+  const [mirrored, setMirrored] = useState(false);
+  const prepared = useMovement(item.figure, undefined, mirrored ? 'mirrored' : 'as written');
+  if (!prepared) return <div className="aspect-[4/3]" aria-busy="true" />;
+  return (
+    <MovingBody
+      key={item.id}
+      prepared={prepared}
+      beat={item.beat}
+      label={`${item.name}, shown`}
+      sides={prepared.movement.sided && { mirrored, turn: setMirrored }}
+    />
+  );
+}
+
+interface SetsProps {
+  readonly item: OwnItem;
+  readonly done: number;
+  readonly paused: boolean;
+  readonly restUntil: number | undefined;
+  readonly rested: () => void;
+  readonly add: (amount: number) => void;
+  readonly takeBack: () => void;
+}
+
+/** One tap a set, with what was done of it; what was tapped by mistake is taken back. */
+function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProps) {
+  const [amount, setAmount] = useState(item.min);
+  const [running, setRunning] = useState<number>();
+  const unit = AMOUNT_WORDS[item.unit];
+  const over = done >= item.sets;
+  const step = item.unit === 's' ? 5 : 1;
+  const change = (by: number) => setAmount((a) => Math.min(3600, Math.max(1, a + by)));
+  return (
+    <section aria-label="Sets" className="border-y-2 border-base-content py-3">
+      <p role="status" className="text-base">
+        {done} of {item.sets} {item.sets === 1 ? 'set' : 'sets'} done{item.perSide ? ', each on both sides' : ''}
+      </p>
+      {restUntil !== undefined && !over && <CountDown until={restUntil} paused={paused} says="rest" over={rested} />}
+      {running !== undefined && (
+        <CountDown
+          until={running}
+          paused={paused}
+          says={item.perSide ? 'seconds, then the other side as long' : 'seconds'}
+          over={() => setRunning(undefined)}
+        />
+      )}
+      {!over && (
+        <>
+          <div className="mt-2 flex items-center gap-3">
+            <button
+              type="button"
+              className="btn btn-square min-h-14 min-w-14 text-2xl"
+              aria-label={`Fewer ${unit}`}
+              onClick={() => change(-step)}
+            >
+              −
+            </button>
+            <span className="min-w-28 text-center leading-tight">
+              <span className="text-3xl font-semibold">{amount}</span>
+              <span className="aside block text-base">
+                {unit}
+                {item.perSide ? ' a side' : ''}
+              </span>
+            </span>
+            <button
+              type="button"
+              className="btn btn-square min-h-14 min-w-14 text-2xl"
+              aria-label={`More ${unit}`}
+              onClick={() => change(step)}
+            >
+              +
+            </button>
+            {item.unit === 's' && running === undefined && (
+              <button type="button" className="btn min-h-14 flex-1" onClick={() => setRunning(Date.now() + amount * 1000)}>
+                Clock
+              </button>
+            )}
+          </div>
+          <button
+            type="button"
+            className="btn btn-primary mt-2 min-h-14 w-full text-xl"
+            onClick={() => {
+              setRunning(undefined);
+              add(amount);
+            }}
+          >
+            Set {done + 1} done
+          </button>
+        </>
+      )}
+      {done > 0 && (
+        <button type="button" className="btn btn-ghost mt-1 min-h-11" onClick={takeBack}>
+          Take the last set back
+        </button>
+      )}
+    </section>
+  );
+}
+
+function HowTo({ item: { cue, steps, felt, breath, equipment } }: { readonly item: OwnItem }) {
+  const breathIn = (part: string) => (part === 'out' || part === 'hold' || part === 'back' ? breath[part] : undefined);
+  return (
+    <section aria-label="How it is done">
+      <p className="border-s-4 border-base-content ps-3">{cue}</p>
+      <ol className="mt-2 flex flex-col gap-1.5">
+        {steps.map(({ part, text }) => {
+          const air = breathIn(part);
+          return (
+            <li key={part}>
+              <span className="text-base font-semibold">{PART_WORDS[part]}</span>
+              {air && <span className="aside text-base">, {BREATH_WORDS[air]}</span>}
+              <p>{text}</p>
+            </li>
+          );
+        })}
+      </ol>
+      {felt !== '' && <p className="mt-2 text-base">Felt: {felt}</p>}
+      {equipment !== '' && <p className="text-base">With: {equipment}</p>}
+    </section>
+  );
+}
+
+function Skip({ reason, choose }: { readonly reason: DrillSkipReason | undefined; readonly choose: (reason: DrillSkipReason) => void }) {
+  return (
+    <details className="text-base">
+      <summary className="min-h-11 cursor-pointer content-center">{reason ? 'Left out' : 'Leave this drill out'}</summary>
+      <div className="mt-1 flex flex-col gap-1.5">
+        {(Object.entries(SKIP_WORDS) as [DrillSkipReason, string][]).map(([code, words]) => (
+          <button key={code} type="button" className="btn min-h-12 justify-start font-normal" onClick={() => choose(code)}>
+            {words}
+          </button>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+const TEN = Array.from({ length: 11 }, (_, i) => i);
+
+function Ending({
+  practice,
+  stopped,
+  back,
+  send,
+  leave,
+}: {
+  readonly practice: Practice;
+  readonly stopped: boolean;
+  readonly back?: () => void;
+  readonly send: (effort: number) => void;
+  readonly leave: () => void;
+}) {
+  const sets = setsInAll(practice);
+  return (
+    <main className="flex flex-col gap-4 p-4">
+      <h1>{stopped ? 'Stop here' : 'That was it'}</h1>
+      {stopped && (
+        <p role="alert" className="border-s-8 border-error bg-error/10 p-3">
+          Nothing more for today. Your coach sees what you told.
+        </p>
+      )}
+      {sets === 0 ? (
+        <>
+          <p>No set is done, so there is nothing to tell.</p>
+          <button type="button" className="btn min-h-12" onClick={leave}>
+            Leave
+          </button>
+        </>
+      ) : (
+        <fieldset>
+          <legend className="font-semibold">
+            {sets} {sets === 1 ? 'set' : 'sets'} done. How hard was all of it? 0 nothing, 10 all you had
+          </legend>
+          <div className="mt-2 grid grid-cols-4 gap-2">
+            {TEN.map((n) => (
+              <button key={n} type="button" className="btn min-h-14 text-xl" onClick={() => send(n)}>
+                {n}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+      )}
+      {back && (
+        <button type="button" className="btn btn-ghost min-h-12" onClick={back}>
+          Back to the drills
+        </button>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,25 @@
+import { useSyncExternalStore } from 'react';
+
+/** What of the page is shown: named in the address behind the #, so that a phone’s way back leads there. */
+export type View = { readonly at: 'today' } | { readonly at: 'about' } | { readonly at: 'practice'; readonly sessionId: string };
+
+const subscribe = (changed: () => void) => {
+  window.addEventListener('hashchange', changed);
+  return () => window.removeEventListener('hashchange', changed);
+};
+
+export function useView(): View {
+  const hash = useSyncExternalStore(subscribe, () => window.location.hash);
+  const sessionId = /^#\/practice\/([0-9a-f-]{36})$/.exec(hash)?.[1];
+  if (sessionId) return { at: 'practice', sessionId };
+  return { at: hash === '#/about' ? 'about' : 'today' };
+}
+
+export const hashOf = (view: View): string =>
+  view.at === 'today' ? '#/' : view.at === 'about' ? '#/about' : `#/practice/${view.sessionId}`;
+
+/** A secret in the address, as a coach gives it: taken out of it as soon as it has opened the page. */
+export function secretInAddress(): string | undefined {
+  const secret = window.location.hash.slice(1);
+  return secret !== '' && !secret.startsWith('/') ? secret : undefined;
+}
