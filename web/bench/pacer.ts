@@ -1,6 +1,6 @@
 import { paceAt, paceOf, tonesOf } from '@myokinet/core/floor';
-import { FloorClock } from '../src/features/floor/floorClock.ts';
-import { scheduleTones } from '../src/features/floor/tones.ts';
+import { FloorClock } from '../src/client/floorClock.ts';
+import { scheduleTones } from '../src/client/tones.ts';
 
 const TEMPO = { unit: 'reps', tempo: { out: 2, hold: 1, back: 1 } } as const;
 const REP_SECONDS = 4;

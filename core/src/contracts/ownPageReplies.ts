@@ -1,6 +1,5 @@
 import type { Breathing, Drill, Teaching } from '../drills/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type { Beat } from '../motion/index.ts';
 import type { Morning, SymptomContext } from '../safety/index.ts';
 import type { PlannedItemDto, PlannedSessionDto } from './plan.ts';
 
@@ -38,8 +37,10 @@ export interface OwnItem extends Pick<PlannedItemDto, 'id' | 'drillId' | 'sets' 
   readonly steps: Teaching['steps'];
   readonly felt: string;
   readonly breath: Breathing;
-  readonly equipment: string;
-  readonly beat?: Beat;
+  /** What it needs, with what stands in for it. */
+  readonly equipment: readonly string[];
+  readonly beat?: NonNullable<Drill['dose']['tempo']>;
+  readonly course?: NonNullable<Drill['dose']['course']>;
   readonly figure: Pick<Drill, 'id' | 'pose' | 'movement'>;
   /** Why it is less than planned, or left out today. */
   readonly changed?: string;

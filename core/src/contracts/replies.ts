@@ -113,7 +113,7 @@ export interface StopSignReply {
 }
 
 /** A symptom on record, as it was judged then. */
-export type SymptomReply = SymptomDto & Pick<Symptom, 'at' | 'judged'> & { readonly reportedBy?: 'trainee' };
+export type SymptomReply = SymptomDto & Pick<Symptom, 'at' | 'judged' | 'reportedBy'>;
 
 export interface TrialReply {
   readonly id: string;

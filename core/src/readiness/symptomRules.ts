@@ -31,7 +31,8 @@ export function mornings({ sessions, symptoms: all, now }: GateInput, { quietDay
   const recent = sessions.filter((s) => daysBetween(s.performedAt, now) <= days);
   const problems = sessions.flatMap((session): MorningProblem[] => {
     const after = morningsAfter(session);
-    if (recent.includes(session) && after.length === 0) return [notReported(session.performedAt, now)];
+    // What a trainee tells may be worse; that it was quiet a coach has to have heard.
+    if (recent.includes(session) && after.every((m) => m.reportedBy)) return [notReported(session.performedAt, now)];
     const worse = after.filter((m) => daysBetween(m.at, now) <= days).find((m) => isWorse(session, m, all));
     return worse ? [{ kind: 'worse', performedAt: session.performedAt, symptom: worse, before: before(session, worse) }] : [];
   });

@@ -1,6 +1,6 @@
 import type { Ladder } from '../ladders/index.ts';
 import { calendarDay, daysBetween, type Instant } from '../quantities/index.ts';
-import type { ScreeningLock, Symptom } from '../safety/index.ts';
+import type { Morning, ScreeningLock, Symptom } from '../safety/index.ts';
 import type { Verdict } from './verdict.ts';
 
 /** One thing to do about a trainee today; how it reads is said in `words`. */
@@ -9,7 +9,7 @@ export type DueToday =
   | { readonly kind: 'screening'; readonly lock: ScreeningLock }
   | { readonly kind: 'withdrawn'; readonly rungName: string; readonly reason: string }
   | { readonly kind: 'sign'; readonly rungName: string }
-  | { readonly kind: 'morning'; readonly sessionId: string; readonly performedAt: Instant }
+  | { readonly kind: 'morning'; readonly sessionId: string; readonly performedAt: Instant; readonly told?: Morning }
   | { readonly kind: 'session'; readonly ladderName: string; readonly care?: 'stop sign' | 'locked'; readonly mainDrillId?: string }
   | { readonly kind: 're-check'; readonly measureIds: readonly string[]; readonly lapsed: boolean };
 
@@ -22,11 +22,13 @@ export interface TodayFacts {
   readonly screeningWaits: ScreeningLock | undefined;
   readonly openStopSigns: readonly Symptom[];
   readonly sessions: readonly { readonly id: string; readonly performedAt: Instant }[];
-  readonly symptoms: readonly (Pick<Symptom, 'moment'> & { readonly sessionId: string | null })[];
+  readonly symptoms: readonly (Pick<Symptom, 'moment' | 'reportedBy'> & { readonly sessionId: string | null })[];
   readonly trainsToday: boolean;
   /** What today's session is for, where one is planned and says it. */
   readonly mainDrillId?: string | undefined;
   readonly ladder: Pick<Ladder, 'name'>;
+  /** How mornings after sessions were, as trainees told it. */
+  readonly told?: ReadonlyMap<string, Morning> | undefined;
   readonly now: Date;
 }
 
@@ -57,12 +59,15 @@ export function dueToday(facts: TodayFacts): readonly DueToday[] {
 }
 
 /** Mornings after sessions of days before this one that nobody has answered for. */
-function mornings({ sessions, symptoms, now }: TodayFacts): readonly DueToday[] {
+function mornings({ sessions, symptoms, told, now }: TodayFacts): readonly DueToday[] {
   const today = calendarDay(now);
-  const answered = new Set(symptoms.filter((s) => s.moment === 'next morning').map((s) => s.sessionId));
+  const answered = new Set(symptoms.filter((s) => s.moment === 'next morning' && !s.reportedBy).map((s) => s.sessionId));
   return sessions
     .filter(({ id, performedAt }) => daysBetween(performedAt, now) <= MORNING_DAYS && !answered.has(id) && calendarDay(performedAt) < today)
-    .map(({ id, performedAt }) => ({ kind: 'morning', sessionId: id, performedAt }));
+    .map(({ id, performedAt }) => {
+      const how = told?.get(id);
+      return { kind: 'morning', sessionId: id, performedAt, ...(how ? { told: how } : {}) };
+    });
 }
 
 function trainsStill({ trainsToday, sessions, now }: TodayFacts): boolean {

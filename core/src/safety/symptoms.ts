@@ -46,6 +46,8 @@ export interface Symptom {
   readonly retest?: Retest | null;
   /** As it was judged when it was put on record, beside what was known then. */
   readonly judged?: SymptomJudgement;
+  /** Who told it, where no coach was by: it may close a gate, and opens none. */
+  readonly reportedBy?: 'trainee' | null | undefined;
 }
 
 /** Whether two symptoms were felt at the same place of the same side. */

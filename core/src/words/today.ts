@@ -26,7 +26,7 @@ export function dueInWords(due: DueToday, { measureOf, now }: { readonly measure
     case 'sign':
       return `“${due.rungName}”: every line of the gate is met.`;
     case 'morning':
-      return `How was the morning after ${shortDay(due.performedAt, now)}?`;
+      return `How was the morning after ${shortDay(due.performedAt, now)}?${due.told ? ` Told on their own page: ${due.told}.` : ''}`;
     case 'session':
       return `Trains today on “${due.ladderName}”${due.care ? CARE[due.care] : ''}.`;
     case 're-check': {

@@ -1,6 +1,7 @@
 import type { CaseloadRow, RecheckReply, TodayItem, TraineeReply } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
 import { addDays, type CalendarDay, calendarDay, daysBetween } from '@myokinet/core/quantities';
+import type { Morning } from '@myokinet/core/safety';
 import { mainDrill, type PlannedBriefly } from '@myokinet/core/planning';
 import { dueToday, type Headroom, rechecksOf, type TodayFacts, type Verdict } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
@@ -22,6 +23,12 @@ const PLANNED_TODAY = `
   JOIN plan_revision r ON r.id = p.current_revision, json_each(CASE WHEN json_valid(r.document) THEN r.document ELSE '{}' END, '$.sessions') s
   WHERE p.studio_id = @studioId AND p.week_start > @weekAgo AND p.week_start <= @today AND json_extract(s.value, '$.day') = @today`;
 
+/** How mornings were, as trainees told it on their own pages. */
+const TOLD_MORNINGS = `
+  SELECT session_id AS sessionId, how
+  FROM morning
+  WHERE at >= @since`;
+
 const WEEKS_SHOWN = 4;
 const DAYS_PER_WEEK = 7;
 
@@ -32,6 +39,7 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
   const plannedToday = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; items: string | null }>(
     PLANNED_TODAY,
   );
+  const toldMornings = db.prepare<{ since: string }, { sessionId: string; how: Morning }>(TOLD_MORNINGS);
   const upcoming = () => {
     const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
     return groupRows(plannedDays.all({ studioId, today, weekAgo }), (d) => d.traineeId);
@@ -73,9 +81,11 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
           .all({ studioId, today, weekAgo })
           .map(({ traineeId, items }) => [traineeId, mainDrill(itemsIn(items), library.current())]),
       );
+      const since = addDays(now(), -2 * DAYS_PER_WEEK);
+      const told = new Map(toldMornings.all({ since }).map((m) => [m.sessionId, m.how]));
       return readiness.all().flatMap((judged) => {
         const { id } = judged.trainee;
-        const training = { trainsToday: days.get(id)?.[0]?.day === today, mainDrillId: mains.get(id) };
+        const training = { trainsToday: days.get(id)?.[0]?.day === today, mainDrillId: mains.get(id), told };
         return todayItems(judged, training, { now: now(), library: library.current() });
       });
     },
@@ -137,7 +147,7 @@ function row(
 
 function todayItems(
   { trainee, verdict, sessions, symptoms, openStopSigns, withdrawn }: Judged,
-  training: Pick<TodayFacts, 'trainsToday' | 'mainDrillId'>,
+  training: Pick<TodayFacts, 'trainsToday' | 'mainDrillId' | 'told'>,
   { now, library }: Moment,
 ): readonly TodayItem[] {
   const { id: traineeId, name, screening } = trainee;

@@ -277,6 +277,8 @@ describe('practice at home', () => {
     const morning = { id: v7(), sessionId: dto.id, at: instant(past(0.01)), how: 'tired' };
     expect((await one.post('mornings', morning)).status).toBe(201);
     expect((await one.page()).morningOf).toBeUndefined();
+    const due = ((await bench.get('/api/today')).body as TodayItem[]).find((t) => t.kind === 'morning');
+    expect(due).toMatchObject({ sessionId: dto.id, told: 'tired' });
     expect((await bench.get(`${at}/mornings`)).body).toEqual([{ at: morning.at, how: 'tired' }]);
     expect((await one.post('mornings', { ...morning, id: v7(), sessionId: v7() })).body).toMatchObject({ code: 'session-missing' });
     expect((await one.post('mornings', { ...morning, id: v7() })).status).toBe(409);
@@ -303,6 +305,24 @@ describe('what hurts', () => {
     const record = (await bench.get(`${at}/record`)).body as RecordReply;
     expect(record.symptoms.find((s) => s.intensity === 7)?.reportedBy).toBe('trainee');
     expect(record.clearances[0]?.withdrawnBy).toBe('stop sign');
+  });
+
+  it('in the morning after may shut a gate, and does not open one: that it was quiet a coach has to have heard', async () => {
+    const gate = async () => ((await bench.get(`${at}/readiness`)).body as ReadinessReply).gate;
+    const unmet = async () => (await gate())?.unmet.map((f) => f.rule);
+    await reachOpenGate(bench, traineeId);
+    bench.passDays(1);
+    const session = sessionDto(past(0.9), {}, [PREPARES]);
+    await bench.post(`${at}/sessions`, session);
+    expect(await unmet()).toContain('mornings');
+    const one = await phone();
+    const quiet = symptomDto(past(0.01), { sessionId: session.id });
+    expect((await one.post('symptoms', quiet)).status).toBe(201);
+    expect(await unmet()).toContain('mornings');
+    await bench.post(`${at}/symptoms`, { ...quiet, id: v7() });
+    expect(await unmet()).not.toContain('mornings');
+    await one.post('symptoms', symptomDto(past(0.005), { sessionId: session.id, intensity: 2, kind: 'ache' }));
+    expect(await unmet()).toContain('mornings');
   });
 
   it('that is quiet goes on', async () => {

@@ -52,7 +52,7 @@ export const MORNINGS_OF_TRAINEE = `
   ORDER BY at DESC
   LIMIT @limit`;
 
-/** Sessions of a day, oldest first, whose morning after nobody has told. */
+/** Sessions of a day, newest first, whose morning after nobody has told. */
 export const MORNING_TO_ASK = `
   SELECT s.id AS sessionId
   FROM session_in_force s

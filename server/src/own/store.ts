@@ -142,7 +142,7 @@ function itemReply(found: Extract<Practice, { readonly dose: unknown }>, library
   const { item, drill, dose } = found;
   const { support, manner } = item;
   const changed = aloneInWords(found satisfies Alone<unknown>, library);
-  const { tempo } = drill.dose;
+  const { tempo, course } = drill.dose;
   return {
     ...{ id: item.id, drillId: drill.id, ...dose },
     ...(support ? { support } : {}),
@@ -155,8 +155,9 @@ function itemReply(found: Extract<Practice, { readonly dose: unknown }>, library
     steps: drill.teaching?.steps ?? [],
     felt: drill.teaching?.felt ?? '',
     breath: breathOf(drill) ?? {},
-    equipment: drill.equipment.map((e) => EQUIPMENT[e] + (drill.standIns[e] ? ` (or ${drill.standIns[e]})` : '')).join(', '),
+    equipment: drill.equipment.map((e) => EQUIPMENT[e] + (drill.standIns[e] ? ` (or ${drill.standIns[e]})` : '')),
     ...(tempo ? { beat: tempo } : {}),
+    ...(course ? { course } : {}),
     figure: { id: drill.id, pose: drill.pose, ...(drill.movement ? { movement: drill.movement } : {}) },
     ...(changed ? { changed } : {}),
   };

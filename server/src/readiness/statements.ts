@@ -32,7 +32,7 @@ export const recentSessions = (scope: Scope) => `
   WHERE performed_at >= @since AND performed_at <= @until AND ${SCOPES[scope]}`;
 
 export const recentSymptoms = (scope: Scope) => `
-  SELECT trainee_id AS traineeId, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, retest, judged
+  SELECT trainee_id AS traineeId, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, retest, judged, reported_by AS reportedBy
   FROM symptom_in_force symptom
   WHERE at >= @since AND at <= @until AND ${SCOPES[scope]}`;
 

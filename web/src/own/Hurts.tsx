@@ -19,8 +19,8 @@ interface HurtsProps {
   readonly ownKey: string;
   /** Felt in the middle of practice. */
   readonly sessionRunning: boolean;
-  /** Felt in a morning after practice. */
-  readonly nextMorning?: boolean;
+  /** Felt in the morning after this session. */
+  readonly morningOf?: string;
   /** What the pain rule reads it beside. */
   readonly context: SymptomContext;
   readonly close: () => void;
@@ -50,7 +50,7 @@ const WHAT_NOW = {
 } as const;
 
 /** Something hurts: the clock has stopped already. Where, what, how strong; then at once what to do. */
-export function Hurts({ ownKey, sessionRunning, nextMorning = false, context, close, told }: HurtsProps) {
+export function Hurts({ ownKey, sessionRunning, morningOf, context, close, told }: HurtsProps) {
   const ref = useRef<HTMLDialogElement>(null);
   const [spot, setSpot] = useState<(typeof WHERE)[number]>();
   const [kind, setKind] = useState<SymptomKind>();
@@ -60,9 +60,9 @@ export function Hurts({ ownKey, sessionRunning, nextMorning = false, context, cl
   const flags = redFlagsFor({ ...(spot ? { place: spot.place } : {}), ...(kind ? { kind } : {}) });
   const send = () => {
     if (!spot || !kind || intensity === undefined) return;
-    const moment = nextMorning ? 'next morning' : sessionRunning ? 'during' : 'after';
+    const moment = morningOf ? 'next morning' : sessionRunning ? 'during' : 'after';
     const felt = { ...spot, kind, intensity, moment, at: instant(new Date()) } as const;
-    const body: SymptomDto = { id: newId(), sessionId: null, note: '', ...felt };
+    const body: SymptomDto = { id: newId(), sessionId: morningOf ?? null, note: '', ...felt };
     tell(ownKey, { to: 'symptoms', body });
     setAnswer(symptomResponse([felt], context).act);
     told();
@@ -91,7 +91,7 @@ export function Hurts({ ownKey, sessionRunning, nextMorning = false, context, cl
               It is kept on this phone and goes to your coach as soon as there is a connection. This page gives no medical advice: with what
               frightens you, or does not go, see a doctor.
             </p>
-            <button type="button" className="btn btn-primary mt-4 min-h-12 w-full" onClick={() => ref.current?.close()}>
+            <button type="button" className="btn btn-primary mt-4 min-h-12 w-full text-lg" onClick={() => ref.current?.close()}>
               Understood
             </button>
           </>

@@ -1,12 +1,16 @@
 import type { OwnItem, OwnPageReply, OwnSession } from '@myokinet/core/contracts';
 import type { DrillSkipReason } from '@myokinet/core/floor';
-import { useState } from 'react';
+import type { PacePart } from '@myokinet/core/floor';
+import { useCallback, useState } from 'react';
 import { MovingBody } from '../kit/body/MovingBody.tsx';
 import { useMovement } from '../kit/body/useMovement.ts';
 import { newId } from '../client/newId.ts';
 import { CountDown } from './CountDown.tsx';
 import { keptOf } from './onPhone.ts';
 import { asSession, begun, isOver, type Practice, setsDone, setsInAll, withoutLast, withSet } from './practice.ts';
+import { useWakeLock } from '../client/useWakeLock.ts';
+import { voice } from '../client/voice.ts';
+import { clock, type Running, usePacedSet } from './usePacedSet.ts';
 import { hashOf } from './useView.ts';
 import { tell } from './waiting.ts';
 import { AMOUNT_WORDS, BREATH_WORDS, PART_WORDS, SKIP_WORDS } from './words.ts';
@@ -23,6 +27,7 @@ interface PracticeViewProps {
 /** One drill after another: how it is done, the sets one tap each, rests on a clock; at the end how hard it was. */
 export function PracticeView({ ownKey, page, session, paused, told }: PracticeViewProps) {
   const kept = keptOf(ownKey);
+  useWakeLock();
   const [practice, setPractice] = useState<Practice>(() => {
     const before = kept.read<Practice | undefined>('under way', undefined);
     return before?.sessionId === session.id ? before : begun(session, newId(), new Date());
@@ -45,6 +50,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
   const finished = ending || stopped || !item;
   const go = (to: number) => {
     setRestUntil(undefined);
+    window.scrollTo(0, 0);
     if (to >= items.length) setEnding(true);
     else setAt(to);
   };
@@ -84,6 +90,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
         <a className="link min-h-11 content-center" href={hashOf({ at: 'today' })}>
           Leave it for now
         </a>
+        <Sound />
         <span className="aside">
           {at + 1} of {items.length}
         </span>
@@ -108,11 +115,15 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
       />
       <div className="flex gap-2">
         {at > 0 && (
-          <button type="button" className="btn min-h-12" onClick={() => go(at - 1)}>
+          <button type="button" className="btn min-h-12 text-lg" onClick={() => go(at - 1)}>
             Back
           </button>
         )}
-        <button type="button" className={`btn min-h-12 flex-1 ${isOver(practice, item) ? 'btn-primary' : ''}`} onClick={() => go(at + 1)}>
+        <button
+          type="button"
+          className={`btn min-h-12 flex-1 text-lg ${isOver(practice, item) ? 'btn-primary' : ''}`}
+          onClick={() => go(at + 1)}
+        >
           {at + 1 < items.length ? 'Next drill' : 'To the end'}
         </button>
       </div>
@@ -127,6 +138,40 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
         />
       )}
     </main>
+  );
+}
+
+/** Tones and voice: each on or off. */
+function Sound() {
+  const [muted, setMuted] = useState(clock.muted);
+  const [speaks, setSpeaks] = useState(voice.on);
+  return (
+    <span className="flex gap-1">
+      <button
+        type="button"
+        className="btn btn-ghost min-h-11 px-2 font-normal"
+        aria-pressed={!muted}
+        onClick={() => {
+          clock.mute(!muted);
+          setMuted(!muted);
+        }}
+      >
+        Tones {muted ? 'off' : 'on'}
+      </button>
+      {voice.available && (
+        <button
+          type="button"
+          className="btn btn-ghost min-h-11 px-2 font-normal"
+          aria-pressed={speaks}
+          onClick={() => {
+            voice.turn(!speaks);
+            setSpeaks(!speaks);
+          }}
+        >
+          Voice {speaks ? 'on' : 'off'}
+        </button>
+      )}
+    </span>
   );
 }
 
@@ -155,29 +200,45 @@ interface SetsProps {
   readonly takeBack: () => void;
 }
 
-/** One tap a set, with what was done of it; what was tapped by mistake is taken back. */
+/** What a moment of a paced set is called. */
+const MOMENT_WORDS: Readonly<Record<PacePart, string>> = {
+  ...{ out: 'out', pulse: 'pulse', hold: 'hold', back: 'back', rest: 'wait', in: 'breathe in', still: 'hold' },
+};
+
+/** One tap a set, with what was done of it; a clock paces it for who wants one, and what was tapped by mistake is taken back. */
 function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProps) {
   const [amount, setAmount] = useState(item.min);
-  const [running, setRunning] = useState<number>();
+  const [run, setRun] = useState<number>();
+  const [ranOut, setRanOut] = useState(false);
+  const stop = useCallback(() => {
+    setRun(undefined);
+    setRanOut(true);
+  }, []);
+  const running = usePacedSet(item, amount, run, paused, stop);
   const unit = AMOUNT_WORDS[item.unit];
   const over = done >= item.sets;
   const step = item.unit === 's' ? 5 : 1;
   const change = (by: number) => setAmount((a) => Math.min(3600, Math.max(1, a + by)));
+  const begin = async () => {
+    await clock.wake();
+    rested();
+    setRanOut(false);
+    setRun(clock.now());
+  };
   return (
     <section aria-label="Sets" className="border-y-2 border-base-content py-3">
       <p role="status" className="text-base">
         {done} of {item.sets} {item.sets === 1 ? 'set' : 'sets'} done{item.perSide ? ', each on both sides' : ''}
+        {ranOut && !over && '. The clock ran out: say what you did.'}
       </p>
-      {restUntil !== undefined && !over && <CountDown until={restUntil} paused={paused} says="rest" over={rested} />}
-      {running !== undefined && (
-        <CountDown
-          until={running}
-          paused={paused}
-          says={item.perSide ? 'seconds, then the other side as long' : 'seconds'}
-          over={() => setRunning(undefined)}
-        />
+      {restUntil !== undefined && !over && run === undefined && <CountDown until={restUntil} paused={paused} says="rest" over={rested} />}
+      {running && <RunningSet running={running} item={item} paused={paused} />}
+      {!over && run !== undefined && (
+        <button type="button" className="btn mt-2 min-h-14 w-full text-xl" onClick={stop}>
+          Stop the clock
+        </button>
       )}
-      {!over && (
+      {!over && run === undefined && (
         <>
           <div className="mt-2 flex items-center gap-3">
             <button
@@ -189,9 +250,9 @@ function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProp
               −
             </button>
             <span className="min-w-28 text-center leading-tight">
-              <span className="text-3xl font-semibold">{amount}</span>
+              <span className="text-3xl font-semibold">{told(amount, item.unit)}</span>
               <span className="aside block text-base">
-                {unit}
+                {item.unit === 's' && amount >= LONG ? 'minutes' : unit}
                 {item.perSide ? ' a side' : ''}
               </span>
             </span>
@@ -203,17 +264,15 @@ function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProp
             >
               +
             </button>
-            {item.unit === 's' && running === undefined && (
-              <button type="button" className="btn min-h-14 flex-1" onClick={() => setRunning(Date.now() + amount * 1000)}>
-                Clock
-              </button>
-            )}
+            <button type="button" className="btn min-h-14 flex-1 text-lg" onClick={() => void begin()} aria-label="Run a set by the clock">
+              Clock
+            </button>
           </div>
           <button
             type="button"
             className="btn btn-primary mt-2 min-h-14 w-full text-xl"
             onClick={() => {
-              setRunning(undefined);
+              setRanOut(false);
               add(amount);
             }}
           >
@@ -221,12 +280,37 @@ function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProp
           </button>
         </>
       )}
-      {done > 0 && (
-        <button type="button" className="btn btn-ghost mt-1 min-h-11" onClick={takeBack}>
+      {done > 0 && run === undefined && (
+        <button type="button" className="btn btn-ghost mt-1 min-h-11 text-base font-normal" onClick={takeBack}>
           Take the last set back
         </button>
       )}
     </section>
+  );
+}
+
+/** Seconds that are told in minutes from here on. */
+const LONG = 120;
+const told = (amount: number, unit: OwnItem['unit']): string =>
+  unit === 's' && amount >= LONG ? `${Math.floor(amount / 60)}:${String(amount % 60).padStart(2, '0')}` : String(amount);
+
+function RunningSet({ running, item, paused }: { readonly running: Running; readonly item: OwnItem; readonly paused: boolean }) {
+  const turn = running.is === 'running' ? running.moment.turn : undefined;
+  const side = running.side ?? turn;
+  const [count, says] =
+    running.is === 'waiting'
+      ? [running.seconds, 'get into place']
+      : running.moment.part === 'still'
+        ? [told(Math.ceil(running.moment.setLeft), 's'), 'left']
+        : [running.moment.count, MOMENT_WORDS[running.moment.part]];
+  return (
+    <p className="py-2 text-center leading-none" aria-label={`${item.name} by the clock`}>
+      <span className="block text-8xl font-semibold">{count}</span>
+      <span className="mt-2 block text-2xl">
+        {paused ? 'stands still' : says}
+        {side ? `, ${side} side` : ''}
+      </span>
+    </p>
   );
 }
 
@@ -248,7 +332,7 @@ function HowTo({ item: { cue, steps, felt, breath, equipment } }: { readonly ite
         })}
       </ol>
       {felt !== '' && <p className="mt-2 text-base">Felt: {felt}</p>}
-      {equipment !== '' && <p className="text-base">With: {equipment}</p>}
+      {equipment.length > 0 && <p className="text-base">With: {equipment.join(', ')}</p>}
     </section>
   );
 }

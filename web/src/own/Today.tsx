@@ -91,15 +91,22 @@ function SessionCard({
 }) {
   const { id, day, minutes, items, leftOut, loaded } = session;
   const may = open && !isDone && items.length > 0;
+  const things = [...new Set(items.flatMap((i) => i.equipment))].join(', ');
   return (
     <article className="border-b border-base-300 py-3">
       <p className="flex flex-wrap items-baseline gap-x-2">
-        <span className="font-semibold">{dayOf(day, today)}</span>
+        {day !== today && <span className="font-semibold">{dayOf(day, today)}</span>}
         <span className="aside text-base">
           about {minutes} min, {loaded ? 'loads the hands' : 'light'}
         </span>
         {isDone && <span className="ms-auto font-semibold text-success">done</span>}
       </p>
+      {may && things !== '' && <p className="aside text-base">With: {things}</p>}
+      {may && (
+        <a className="btn btn-primary mt-2 min-h-14 w-full text-lg" href={hashOf({ at: 'practice', sessionId: id })}>
+          {day > today ? 'Do it today' : 'Begin'}
+        </a>
+      )}
       {(may || day === today) && (
         <ul className="mt-2 flex flex-col gap-1">
           {items.map((item) => (
@@ -115,16 +122,11 @@ function SessionCard({
         </ul>
       )}
       {may &&
-        leftOut.map(({ name, why }) => (
-          <p key={name} className="aside mt-1 text-base">
-            Without {name}: {why}
+        [...new Set(leftOut.map((l) => l.why))].map((why) => (
+          <p key={why} className="aside mt-1 text-base">
+            Without {leftOut.flatMap((l) => (l.why === why ? [l.name] : [])).join('; ')}. {why}
           </p>
         ))}
-      {may && (
-        <a className="btn btn-primary mt-3 min-h-14 w-full text-lg" href={hashOf({ at: 'practice', sessionId: id })}>
-          {day > today ? 'Do it today' : 'Begin'}
-        </a>
-      )}
     </article>
   );
 }
@@ -188,7 +190,7 @@ function AskMorning({
         <Hurts
           ownKey={ownKey}
           sessionRunning={false}
-          nextMorning
+          morningOf={sessionId}
           context={page.context}
           close={() => {
             setSore(false);

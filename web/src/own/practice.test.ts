@@ -15,7 +15,7 @@ const item = (own: Partial<OwnItem> = {}): OwnItem => ({
     unit: 's',
     perSide: false,
   },
-  ...{ cue: '', steps: [], felt: '', breath: {}, equipment: '', figure: { id: 'plank', pose: 'plank' } },
+  ...{ cue: '', steps: [], felt: '', breath: {}, equipment: [], figure: { id: 'plank', pose: 'plank' } },
   ...own,
 });
 const start = begun({ id: 'session', items: [] }, 'practice', new Date('2026-11-24T08:00:00Z'));

@@ -4,7 +4,7 @@ import { After } from './After.tsx';
 import { tabMemory } from '../../client/onDevice.ts';
 import { EmergencyButton } from '../emergency/index.ts';
 import { firstName, FloorBar } from './FloorBar.tsx';
-import { FloorClock } from './floorClock.ts';
+import { FloorClock } from '../../client/floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import { Stage } from './Stage.tsx';
 import { feltBefore, reportFelt } from './reportFelt.ts';
@@ -12,7 +12,7 @@ import { Stopped, stopsOf } from './Stopped.tsx';
 import { SymptomSheet } from './SymptomSheet.tsx';
 import { useHurting } from './useHurting.ts';
 import type { LastSet } from './useStage.ts';
-import { useWakeLock } from './useWakeLock.ts';
+import { useWakeLock } from '../../client/useWakeLock.ts';
 
 function nameOf(step: Step | undefined): string {
   if (!step) return '';

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { ClockNote } from '../../client/ClockNote.tsx';
 import { EmergencyButton } from '../emergency/index.ts';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import type { FloorRun } from './floorRuns.ts';
-import type { useWakeLock } from './useWakeLock.ts';
-import { voice } from './voice.ts';
+import type { useWakeLock } from '../../client/useWakeLock.ts';
+import { voice } from '../../client/voice.ts';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 interface FloorBarProps {

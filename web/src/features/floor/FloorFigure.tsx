@@ -10,7 +10,7 @@ import { BodyStrip } from '../../kit/body/BodyStrip.tsx';
 import { shownBody } from '../../kit/body/shownBody.ts';
 import { useMovement } from '../../kit/body/useMovement.ts';
 import { useStillness } from '../../kit/body/useStillness.ts';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import { Ticking } from './Ticking.tsx';
 

@@ -4,7 +4,7 @@ import type { Step } from '@myokinet/core/floor';
 import { setUpInWords, supportOn } from '@myokinet/core/statics';
 import { useMemo } from 'react';
 import { scaleToShow } from '../../kit/scaleToShow.ts';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 import { FloorFigure } from './FloorFigure.tsx';
 import type { FloorPerson } from './floorPeople.ts';
 

@@ -8,7 +8,7 @@ import { FaultCue, FaultPanel, toldIn } from './FaultPanel.tsx';
 import { faultKeys } from './faultKeys.ts';
 import { FeelChoice } from './FeelChoice.tsx';
 import { firstName } from './FloorBar.tsx';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import { FloorFigure } from './FloorFigure.tsx';
 import { FloorSetUp } from './FloorSetUp.tsx';

@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useState } from 'react';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 
 /** What has to be drawn anew with every frame, and nothing around it. */
 export function Ticking({ clock, children }: { readonly clock: FloorClock; readonly children: (now: number) => ReactNode }) {

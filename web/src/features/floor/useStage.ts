@@ -17,7 +17,7 @@ import type { Feeling } from '@myokinet/core/readiness';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { newId } from '../../client/newId.ts';
 import { tabMemory } from '../../client/onDevice.ts';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 import type { FloorPerson } from './floorPeople.ts';
 import { useWhenDue } from './useWhenDue.ts';
 

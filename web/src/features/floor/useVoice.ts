@@ -1,9 +1,9 @@
 import { dueToSay, spokenIn, type StagePhase, type Step } from '@myokinet/core/floor';
 import type { Pace } from '@myokinet/core/floor';
 import { useEffect, useRef, useState } from 'react';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 import { useWhenDue } from './useWhenDue.ts';
-import { voice } from './voice.ts';
+import { voice } from '../../client/voice.ts';
 
 interface Said {
   readonly clock: FloorClock;

@@ -1,5 +1,5 @@
 import { useEffect, useEffectEvent } from 'react';
-import type { FloorClock } from './floorClock.ts';
+import type { FloorClock } from '../../client/floorClock.ts';
 
 /** How often is looked while frames are drawn, and on a page that is not looked at: drawing stops there, time does not. */
 const LOOK_MS = 50;

@@ -23,8 +23,11 @@ const SECTIONS: readonly { readonly kind: TodayItem['kind']; readonly title: str
   { kind: 're-check', title: 'Re-checks due' },
 ];
 
+/** What trainees tell on their own pages is here within so long. */
+const LOOK_AGAIN_MS = 15_000;
+
 export function TodayPage() {
-  const { data, error, isLoading, refetch } = useTodayQuery();
+  const { data, error, isLoading, refetch } = useTodayQuery(undefined, { pollingInterval: LOOK_AGAIN_MS, skipPollingIfUnfocused: true });
   if (isLoading) return <Waiting />;
   return (
     <div className="mx-auto w-full max-w-4xl px-4 py-5 sm:px-6">

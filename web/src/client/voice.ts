@@ -1,4 +1,4 @@
-import { readKept, keep } from '../../client/onDevice.ts';
+import { readKept, keep } from './onDevice.ts';
 
 const KEY = 'myokinet.floor.voice';
 
