@@ -10,8 +10,8 @@ import {
   symptomResponse,
 } from '@myokinet/core/safety';
 import { KIND_WORDS, placeInWords, SIGN_WORDS } from '@myokinet/core/words';
-import { instant } from '@myokinet/core/quantities';
 import { useEffect, useRef, useState } from 'react';
+import { nowInstant } from '../client/clock.ts';
 import { newId } from '../client/newId.ts';
 import { tell } from './waiting.ts';
 
@@ -61,7 +61,7 @@ export function Hurts({ ownKey, sessionRunning, morningOf, context, close, told 
   const send = () => {
     if (!spot || !kind || intensity === undefined) return;
     const moment = morningOf ? 'next morning' : sessionRunning ? 'during' : 'after';
-    const felt = { ...spot, kind, intensity, moment, at: instant(new Date()) } as const;
+    const felt = { ...spot, kind, intensity, moment, at: nowInstant() } as const;
     const body: SymptomDto = { id: newId(), sessionId: morningOf ?? null, note: '', ...felt };
     tell(ownKey, { to: 'symptoms', body });
     setAnswer(symptomResponse([felt], context).act);

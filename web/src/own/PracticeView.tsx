@@ -4,6 +4,7 @@ import type { PacePart } from '@myokinet/core/floor';
 import { useCallback, useState } from 'react';
 import { MovingBody } from '../kit/body/MovingBody.tsx';
 import { useMovement } from '../kit/body/useMovement.ts';
+import { clock as time } from '../client/clock.ts';
 import { newId } from '../client/newId.ts';
 import { CountDown } from './CountDown.tsx';
 import { keptOf } from './onPhone.ts';
@@ -30,7 +31,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
   useWakeLock();
   const [practice, setPractice] = useState<Practice>(() => {
     const before = kept.read<Practice | undefined>('under way', undefined);
-    return before?.sessionId === session.id ? before : begun(session, newId(), new Date());
+    return before?.sessionId === session.id ? before : begun(session, newId(), time.now());
   });
   const [at, setAt] = useState(() =>
     Math.max(
@@ -71,7 +72,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
           const skipped = stopped
             ? Object.fromEntries(items.filter((i) => !isOver(practice, i)).map((i) => [i.id, 'stop sign' as DrillSkipReason]))
             : {};
-          const body = asSession({ ...practice, skipped: { ...skipped, ...practice.skipped } }, effort, new Date());
+          const body = asSession({ ...practice, skipped: { ...skipped, ...practice.skipped } }, effort, time.now());
           tell(ownKey, { to: 'practice', body });
           kept.drop('under way');
           told();

@@ -1,9 +1,10 @@
 import type { MorningDto, OwnPageReply, OwnSession } from '@myokinet/core/contracts';
-import { instant } from '@myokinet/core/quantities';
+import { calendarDay, daysBetween, type Instant } from '@myokinet/core/quantities';
 import { MORNINGS } from '@myokinet/core/safety';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { StillBody } from '../kit/body/StillBody.tsx';
+import { clock, nowInstant } from '../client/clock.ts';
 import { newId } from '../client/newId.ts';
 import { Hurts } from './Hurts.tsx';
 import { hashOf } from './useView.ts';
@@ -13,30 +14,42 @@ import { dayOf, MORNING_WORDS } from './words.ts';
 interface TodayProps {
   readonly ownKey: string;
   readonly page: OwnPageReply;
-  readonly readAt: string;
+  readonly readAt: Instant;
   readonly away: boolean;
   readonly waiting: readonly Told[];
   readonly told: () => void;
 }
 
+/** What a coach planned longer ago than this is not practised unseen, in days (project default). */
+const OLDEST_DAYS = 7;
+
 /** What to do today and in the days to come, how the morning is, and what stands in the way. */
 export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps) {
-  const { name, sessions, today, stopped, morningOf } = page;
+  const { name, sessions, stopped, morningOf } = page;
+  const [now] = useState(() => clock.now());
+  // What was read without a connection since is of another day: the phone knows which day it is.
+  const today = calendarDay(now);
+  const tooOld = daysBetween(readAt, now) > OLDEST_DAYS;
   const done = new Set(waiting.flatMap((w) => (w.to === 'practice' ? [(w.body as { plannedSessionId?: string }).plannedSessionId] : [])));
   const isDone = (s: OwnSession) => s.done || done.has(s.id);
   const missed = sessions.filter((s) => s.day < today && !isDone(s));
-  const now = sessions.filter((s) => s.day === today);
+  const here = sessions.filter((s) => s.day === today);
   const later = sessions.filter((s) => s.day > today);
   const answered = morningOf === undefined || waiting.some((w) => w.to === 'mornings');
   return (
     <main className="flex flex-col gap-5 p-4">
       <header className="border-b-2 border-base-content pb-2">
         <h1>{name}</h1>
-        <p className="aside text-base">{format(parseISO(today), 'EEEE d MMMM')}</p>
+        <p className="aside text-base">{format(now, 'EEEE d MMMM')}</p>
       </header>
       {away && (
         <p role="status" className="border-s-4 border-warning bg-warning/10 p-2 text-base">
           Without a connection: this is how it stood on {format(parseISO(readAt), 'd MMMM, HH:mm')}. What you tell is kept and sent later.
+        </p>
+      )}
+      {tooOld && (
+        <p role="alert" className="border-s-8 border-error bg-error/10 p-3">
+          What is here is more than {OLDEST_DAYS} days old. Open the page once with a connection before you practise.
         </p>
       )}
       <Waiting ownKey={ownKey} waiting={waiting} />
@@ -52,16 +65,16 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
       )}
       <section aria-label="Today">
         <h2>Today</h2>
-        {now.length === 0 && <p>Nothing is planned. Rest is part of it.</p>}
-        {now.map((session) => (
-          <SessionCard key={session.id} session={session} today={today} isDone={isDone(session)} open />
+        {here.length === 0 && <p>Nothing is planned. Rest is part of it.</p>}
+        {here.map((session) => (
+          <SessionCard key={session.id} session={session} today={today} isDone={isDone(session)} open={!tooOld} />
         ))}
       </section>
       {missed.length > 0 && (
         <section aria-label="Not done yet">
           <h2>Not done yet</h2>
           {missed.map((session) => (
-            <SessionCard key={session.id} session={session} today={today} isDone={false} open />
+            <SessionCard key={session.id} session={session} today={today} isDone={false} open={!tooOld} />
           ))}
         </section>
       )}
@@ -69,7 +82,13 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
         <section aria-label="Next">
           <h2>Next</h2>
           {later.map((session, i) => (
-            <SessionCard key={session.id} session={session} today={today} isDone={isDone(session)} open={i === 0 && now.every(isDone)} />
+            <SessionCard
+              key={session.id}
+              session={session}
+              today={today}
+              isDone={isDone(session)}
+              open={i === 0 && here.every(isDone) && !tooOld}
+            />
           ))}
         </section>
       )}
@@ -167,7 +186,7 @@ function AskMorning({
 }) {
   const [sore, setSore] = useState(false);
   const answer = (how: MorningDto['how']) => {
-    const body: MorningDto = { id: newId(), sessionId, at: instant(new Date()), how };
+    const body: MorningDto = { id: newId(), sessionId, at: nowInstant(), how };
     tell(ownKey, { to: 'mornings', body });
     told();
   };

@@ -1,3 +1,5 @@
+import { clock } from '../client/clock.ts';
+
 /** What the server said no to, or that it could not be reached. */
 export interface Refused {
   readonly code: string;
@@ -21,6 +23,8 @@ export async function ask<T>(path: string, { key, body }: { readonly key?: strin
       headers: { ...(key ? { 'x-myokinet-link': key } : {}), ...(body ? { 'content-type': 'application/json' } : {}) },
       ...(body ? { body: JSON.stringify(body) } : {}),
     });
+    const time = reply.headers.get('x-server-time');
+    if (time) clock.heard(time);
     const said: unknown = await reply.json();
     if (reply.ok) return { data: said as T };
     if (reply.status >= 500 || reply.status === TOO_MANY) return { away: true };

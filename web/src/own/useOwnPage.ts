@@ -1,12 +1,16 @@
-import type { OwnPageReply } from '@myokinet/core/contracts';
+import type { OwnPageReply, SymptomDto } from '@myokinet/core/contracts';
+import type { Instant } from '@myokinet/core/quantities';
+import type { Symptom } from '@myokinet/core/safety';
+import { stopSignInWords } from '@myokinet/core/words';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { nowInstant } from '../client/clock.ts';
 import { ask, type Refused } from './ask.ts';
 import { keepPage, keptOf, type KnownPage } from './onPhone.ts';
 import { sendWaiting, subscribe, type Told, waitingOf } from './waiting.ts';
 
 interface Read {
   readonly page: OwnPageReply;
-  readonly at: string;
+  readonly at: Instant;
 }
 
 export interface OwnPageState {
@@ -21,6 +25,8 @@ export interface OwnPageState {
 }
 
 const EVERY_MS = 60_000;
+/** Not every phone says that it is back: while the server is away it is asked again and again. */
+const WHILE_AWAY_MS = 5_000;
 let snapshot: { readonly text: string; readonly told: readonly Told[] } = { text: '[]', told: [] };
 
 /** The same list as before while nothing changed: a store is asked far more often than it changes. */
@@ -44,7 +50,7 @@ export function useOwnPage({ key, feed }: KnownPage): OwnPageState {
     setAway('away' in answer);
     if ('refused' in answer) setShut(answer.refused);
     if (!('data' in answer)) return;
-    const now = { page: answer.data, at: new Date().toISOString() };
+    const now = { page: answer.data, at: nowInstant() };
     keptOf(key).keep('read', now);
     // Two trainees on one phone are told apart by their names.
     keepPage({ key, feed, name: answer.data.name });
@@ -56,7 +62,7 @@ export function useOwnPage({ key, feed }: KnownPage): OwnPageState {
       if (document.visibilityState === 'visible') void load();
     };
     look();
-    const timer = setInterval(look, EVERY_MS);
+    const timer = setInterval(look, away ? WHILE_AWAY_MS : EVERY_MS);
     document.addEventListener('visibilitychange', look);
     window.addEventListener('online', look);
     return () => {
@@ -64,7 +70,22 @@ export function useOwnPage({ key, feed }: KnownPage): OwnPageState {
       document.removeEventListener('visibilitychange', look);
       window.removeEventListener('online', look);
     };
-  }, [load]);
+  }, [load, away]);
 
-  return { ...(read ? { read } : {}), ...(shut ? { shut } : {}), away, waiting, refresh: () => void load() };
+  return {
+    ...(read ? { read: { ...read, page: stoppedBy(waiting, read.page) } } : {}),
+    ...(shut ? { shut } : {}),
+    away,
+    waiting,
+    refresh: () => void load(),
+  };
+}
+
+/** A stop sign that the server has not got yet stops here at once. */
+function stoppedBy(waiting: readonly Told[], page: OwnPageReply): OwnPageReply {
+  const stops = waiting.flatMap(({ to, body }) =>
+    to === 'symptoms' ? (stopSignInWords(body as SymptomDto & Symptom, page.context) ?? []) : [],
+  );
+  if (stops.length === 0) return page;
+  return { ...page, stopped: [...page.stopped, ...stops], sessions: page.sessions.map((s) => ({ ...s, items: [] })) };
 }

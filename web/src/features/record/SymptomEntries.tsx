@@ -42,6 +42,7 @@ export function SymptomEntries({
         <li key={s.id} className="border-b border-base-300 py-1.5">
           <span className="font-semibold">{shortDay(s.at as Instant, now)}</span> {symptomInWords(s)}
           {s.note && ` “${s.note}”`}
+          {s.reportedBy && <span className="aside text-sm"> (told on the own page)</span>}
           <CorrectSymptomButton symptom={s} correct={correct} />
         </li>
       ))}
