@@ -34,7 +34,7 @@ const SHOTS = [
   { file: 'plan.png', trainee: 'Petra', path: '/plan', size: { width: 1280, height: 1250 }, act: planTheWeeks },
   { file: 'ladder.png', path: '/library/ladders/hand-support' },
   { file: 'floor.png', runs: ['Noor'], act: (page) => seeFaults(page) },
-  { file: 'floor-phone.png', runs: ['Noor'], size: PHONE, act: onThePhone },
+  { file: 'phones.png', runs: ['Noor'], size: PHONE, act: onThePhone },
   { file: 'floor-group.png', runs: ['Jory', 'Noor', 'Tobias'], act: oneRound },
   { file: 'floor-after.png', runs: ['Tobias'], act: toTheEnd },
   { file: 'record.png', trainee: 'Petra', path: '/record', act: recordAndWorkload },
@@ -362,10 +362,47 @@ async function onThePhone(page) {
   await page.getByRole('button', { name: /^Emergency/ }).click();
   await page.getByText(/^On record/).waitFor();
   await keep();
-  await page.setViewportSize({ width: 4 * PHONE.width + 60, height: PHONE.height });
+  await ownPage(page, caseload.find((row) => row.name.startsWith('Elke')).id, keep);
+  await page.setViewportSize({ width: 4 * PHONE.width + 60, height: 2 * PHONE.height + 20 });
   const images = moments.map((image) => `<img src="data:image/png;base64,${image}" height="${PHONE.height}">`).join('');
   await page.goto('about:blank');
-  await page.setContent(`<body style="margin:0;display:flex;gap:20px;background:#d9cfb9">${images}</body>`);
+  await page.setContent(`<body style="margin:0;display:flex;flex-wrap:wrap;gap:20px;background:#d9cfb9">${images}</body>`);
+}
+
+/** A trainee's own page: today, a set by the clock, how far they have come, something that hurts. */
+async function ownPage(page, traineeId, keep) {
+  const secret = await page.evaluate(
+    async ([trainee, id]) => {
+      const made = await fetch(`/api/trainees/${trainee}/link`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id, progress: true }),
+      });
+      return (await made.json()).secret;
+    },
+    [traineeId, v7()],
+  );
+  await page.goto(new URL(`/own#${secret}`, page.url()).href);
+  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  await page.waitForTimeout(1500);
+  await keep();
+  await page.goto(new URL('/own#/progress', page.url()).href);
+  await page.waitForTimeout(400);
+  await keep();
+  await page.getByRole('link', { name: 'Back to today' }).click();
+  await page.getByRole('link', { name: 'Begin' }).click();
+  for (let i = 0; i < 6; i++) await page.getByRole('button', { name: 'Next drill' }).click();
+  await page.waitForTimeout(1200);
+  await page.getByRole('button', { name: 'Run a set by the clock' }).click();
+  await page.waitForTimeout(8200);
+  await keep();
+  await page.getByRole('button', { name: 'Something hurts' }).click();
+  await page.getByRole('button', { name: 'left wrist' }).click();
+  await page.getByRole('button', { name: 'sharp', exact: true }).click();
+  await page.getByRole('button', { name: '7', exact: true }).click();
+  await page.getByRole('button', { name: 'Tell my coach' }).click();
+  await page.waitForTimeout(500);
+  await keep();
 }
 
 async function oneRound(page) {

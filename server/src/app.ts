@@ -71,7 +71,7 @@ export async function buildApp(
 
   // Contracts refuse such properties, and name them.
   const app = Fastify({
-    logger: log,
+    logger: log && { serializers: { req: spoken } },
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
     // An address that cannot be read never reaches the hooks: it is answered here, as careful as the rest.
@@ -172,6 +172,11 @@ export async function buildApp(
       throw new Refusal('route-missing');
     });
   return app;
+}
+
+/** A request as the log has it: the calendar’s address is a secret, and stands in none. */
+function spoken({ method, url, ip }: FastifyRequest): Readonly<Record<string, string>> {
+  return { method, url: url.replace(/^(\/api\/own\/calendar\/).*/, '$1…'), ip };
 }
 
 /** Browsers say where a request was made; a program that is none says nothing, and has no cookie of anybody's to misuse. */

@@ -339,7 +339,12 @@ const WRITES: readonly Write[] = [
     () => '/api/gate-settings',
     () => ({ id: v7(), basedOn: null, traineeId, choices: { cleanSessions: 3 }, reason: 'careful' }),
   ],
-  ['TraineeLinkDto', 'POST', () => `${at}/link`, () => ({ id: v7(), pin: '4711', lapsesOn: calendarDay(addDays(bench.now(), 30)) })],
+  [
+    'TraineeLinkDto',
+    'POST',
+    () => `${at}/link`,
+    () => ({ id: v7(), progress: true, pin: '4711', lapsesOn: calendarDay(addDays(bench.now(), 30)) }),
+  ],
   ['ArchiveDto', 'POST', () => `${at}/archived`, () => ({ id: v7(), archived: false })],
   // Of another name, so that nobody goes.
   ['ErasureDto', 'POST', () => `${at}/erasure`, () => ({ id: v7(), name: 'Somebody Else', reason: 'asked for' })],

@@ -28,7 +28,7 @@ export { findingsFrom } from './storedFindings.ts';
 export { readStored, signedChecks, STORED } from './stored.ts';
 export { TraineeDto } from './trainee.ts';
 export { LinkOpenDto, MorningDto, TraineeLinkDto } from './ownPage.ts';
-export type { LinkOpenReply, NewLinkReply, OwnItem, OwnPageReply, OwnSession, TraineeLinkReply } from './ownPageReplies.ts';
+export type { LinkOpenReply, NewLinkReply, OwnItem, OwnPageReply, OwnProgress, OwnSession, TraineeLinkReply } from './ownPageReplies.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';
 export { BatteryCellDto, BatteryPatchDto, BatterySkipDto } from './battery.ts';

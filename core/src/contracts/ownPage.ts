@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsIn, IsOptional, IsUUID, Matches } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, IsUUID, Matches } from 'class-validator';
 import type { CalendarDay } from '../quantities/index.ts';
 import { type Morning, MORNINGS } from '../safety/index.ts';
 import { IsCalendarDay, IsPastInstant } from './decorators.ts';
@@ -27,6 +27,8 @@ export class TraineeLinkDto {
   @IsOptional() @IsPin() pin?: string | null;
   /** The last day on which it opens anything; absent: until it is taken back. */
   @IsLapse() @IsOptional() @IsCalendarDay() lapsesOn?: CalendarDay | null;
+  /** Whether the page shows the ladder, and what the next rung still needs. */
+  @IsBoolean() progress!: boolean;
 }
 
 /** A phone shows a link, and the PIN where one is asked for. */

@@ -1,4 +1,5 @@
 import type { Breathing, Drill, Teaching } from '../drills/index.ts';
+import type { HeadroomState } from '../readiness/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { Morning, SymptomContext } from '../safety/index.ts';
 import type { PlannedItemDto, PlannedSessionDto } from './plan.ts';
@@ -10,6 +11,8 @@ export interface TraineeLinkReply {
   readonly lapsesOn: CalendarDay | null;
   readonly lapsed: boolean;
   readonly pin: boolean;
+  /** Whether the page shows how far the trainee has come. */
+  readonly progress: boolean;
   /** Phones on which it was opened. */
   readonly devices: readonly { readonly device: string; readonly openedAt: Instant; readonly seenAt: Instant }[];
 }
@@ -56,11 +59,21 @@ export interface OwnSession extends Pick<PlannedSessionDto, 'id' | 'day' | 'plac
   readonly done: boolean;
 }
 
+/** How far the trainee has come on the ladder of their target, as figures. */
+export interface OwnProgress {
+  readonly ladder: string;
+  readonly rungs: readonly { readonly name: string; readonly is: 'signed' | 'next' | 'later' }[];
+  /** What the next rung asks for, and how the newest check stands to it. */
+  readonly needs: readonly { readonly check: string; readonly asks: string; readonly stands: string; readonly state: HeadroomState }[];
+}
+
 /** All that a trainee’s own page shows. */
 export interface OwnPageReply {
   readonly name: string;
   readonly today: CalendarDay;
   readonly sessions: readonly OwnSession[];
+  /** Absent where the coach does not show it. */
+  readonly progress?: OwnProgress;
   /** Why nothing that loads may be done now, as the coach reads it. */
   readonly stopped: readonly string[];
   /** A session of yesterday whose morning nobody has told yet. */

@@ -186,7 +186,7 @@ describe('one studio', () => {
   }, 60_000);
 
   it('lets a trainee’s link reach its own routes, and no other of any trainee or studio', async () => {
-    const made = (await owner.post(filled('/api/trainees/:id/link'), { id: v7() })).body as NewLinkReply;
+    const made = (await owner.post(filled('/api/trainees/:id/link'), { id: v7(), progress: true })).body as NewLinkReply;
     const phone = bench.device();
     const { key: shown, feed } = (await phone.post('/api/own/open', { link: made.secret })).body as LinkOpenReply;
     const before = contentOfStudio();

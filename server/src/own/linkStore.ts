@@ -15,6 +15,7 @@ interface LinkRow {
   readonly coachId: string;
   readonly pinHash: string | null;
   readonly lapsesOn: CalendarDay | null;
+  readonly progress: number;
   readonly madeAt: Instant;
 }
 type DeviceRow = LinkRow & { readonly deviceId: string; readonly seenAt: Instant };
@@ -24,6 +25,8 @@ export interface OwnSeat {
   readonly traineeId: string;
   /** The trainee, under the name of the coach who made the link: nobody else answers for it. */
   readonly actor: Actor;
+  /** Whether the coach shows how far they have come. */
+  readonly progress: boolean;
 }
 
 /** Phones that one link is known on at once. */
@@ -57,14 +60,23 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
     return row;
   }
 
-  const seatOf = ({ traineeId, coachId }: LinkRow): OwnSeat => ({
+  const seatOf = ({ traineeId, coachId, progress }: LinkRow): OwnSeat => ({
     traineeId,
+    progress: progress === 1,
     actor: { coachId, role: 'assistant', initials: null, confirmed: false, isTrainee: true },
   });
 
   function replyOf(row: LinkRow): TraineeLinkReply {
-    const { id, madeAt, lapsesOn, pinHash } = row;
-    return { id, madeAt, lapsesOn, lapsed: isLapsed(row), pin: pinHash !== null, devices: devices.all({ linkId: id }) };
+    const { id, madeAt, lapsesOn, pinHash, progress } = row;
+    return {
+      id,
+      madeAt,
+      progress: progress === 1,
+      lapsesOn,
+      lapsed: isLapsed(row),
+      pin: pinHash !== null,
+      devices: devices.all({ linkId: id }),
+    };
   }
 
   return {
@@ -75,7 +87,7 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
     },
 
     /** Makes a link, and takes the one before it back with every phone that it was opened on. Its secret is told once. */
-    async make(actor: Actor, traineeId: string, { id, pin = null, lapsesOn = null }: TraineeLinkDto): Promise<NewLinkReply> {
+    async make(actor: Actor, traineeId: string, { id, pin = null, lapsesOn = null, progress }: TraineeLinkDto): Promise<NewLinkReply> {
       mustMay(actor, 'plan');
       trainees.find(traineeId);
       const token = newToken();
@@ -85,7 +97,7 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
         if (db.prepare('SELECT 1 FROM trainee_link WHERE id = ?').get(id)) throw new Refusal('id-reused');
         revoke.run({ traineeId, at: at() });
         const secret = { tokenHash: digestOf(token), feedHash: digestOf(feedOf(token)) };
-        insertLink.run({ id, traineeId, coachId: actor.coachId, ...secret, pinHash, lapsesOn, madeAt: at() });
+        insertLink.run({ id, traineeId, coachId: actor.coachId, ...secret, pinHash, lapsesOn, progress: progress ? 1 : 0, madeAt: at() });
       }).immediate();
       const made = ofTrainee.get({ traineeId });
       if (!made) throw new Refusal('link-missing');

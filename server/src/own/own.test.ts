@@ -16,8 +16,11 @@ import ICAL from 'ical.js';
 import { type Body, placesIn, put, WRONG } from '../wrongBodies.ts';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { BUILT_IN_COACH } from '../actor.ts';
+import { buildApp } from '../app.ts';
 import {
   answerScreening,
+  checkFor,
   PREPARES,
   reachOpenGate,
   screeningDto,
@@ -45,7 +48,7 @@ const past = (days: number) => new Date(addDays(bench.now(), -days));
 const today = () => calendarDay(bench.now());
 
 async function link(own: object = {}): Promise<NewLinkReply> {
-  return (await bench.post(`${at}/link`, { id: v7(), ...own })).body;
+  return (await bench.post(`${at}/link`, { id: v7(), progress: true, ...own })).body;
 }
 
 async function opened(secret: string, pin?: string) {
@@ -137,7 +140,7 @@ describe('a private link', () => {
   it('is refused where it could last for ever, and asks nobody who trains here no more', async () => {
     const far = calendarDay(new Date(addDays(bench.now(), 500)));
     for (const wrong of [{ lapsesOn: far }, { lapsesOn: '2020-01-01' }, { pin: '12' }, { pin: 'abcd' }])
-      expect((await bench.post(`${at}/link`, { id: v7(), ...wrong })).status).toBe(422);
+      expect((await bench.post(`${at}/link`, { id: v7(), progress: true, ...wrong })).status).toBe(422);
     const { secret } = await link();
     const { key } = (await opened(secret)).body as LinkOpenReply;
     bench.db.prepare('UPDATE trainee SET archived_at = ?').run(instant(bench.now()));
@@ -285,6 +288,21 @@ describe('practice at home', () => {
   });
 });
 
+describe('how far they have come', () => {
+  it('is shown with the figures of the readiness page, where the coach wants it shown', async () => {
+    await answerScreening(bench, at, screeningDto(past(6)));
+    await bench.post(`${at}/checks`, checkFor('wall', past(1)));
+    const { progress } = await (await phone()).page();
+    expect(progress?.rungs.slice(0, 2).map((r) => r.is)).toEqual(['next', 'later']);
+    const { headrooms } = (await bench.get(`${at}/readiness`)).body as ReadinessReply;
+    expect(progress?.needs.map((n) => n.state)).toEqual(headrooms.map((h) => h.state));
+    for (const need of progress?.needs ?? [])
+      expect(need).toMatchObject({ asks: expect.stringMatching(/\d/), stands: expect.stringMatching(/spare|reached/) });
+    const { key } = (await opened((await link({ progress: false })).secret)).body as LinkOpenReply;
+    expect((await (await phone(key)).page()).progress).toBeUndefined();
+  });
+});
+
 describe('what hurts', () => {
   it('is on the coach’s Today at once, withdraws what was signed, and stops the page', async () => {
     await reachOpenGate(bench, traineeId);
@@ -345,5 +363,32 @@ describe('the calendar’s address', () => {
     expect((await (await phone(feed)).get('page')).status).toBe(403);
     await bench.delete(`${at}/link`);
     expect((await bench.get(`/api/own/calendar/${feed}.ics`)).status).toBe(403);
+  });
+});
+
+describe('the program’s log', () => {
+  it('says what was asked for and holds no secret', async () => {
+    const { secret } = await link();
+    const { key, feed } = (await opened(secret)).body as LinkOpenReply;
+    const lines: string[] = [];
+    const write = process.stdout.write.bind(process.stdout);
+    process.stdout.write = (text: string | Uint8Array) => lines.push(String(text)) > 0;
+    try {
+      const app = await buildApp(() => ({ studio: bench.services, actor: BUILT_IN_COACH }), bench.now, {
+        log: true,
+        studioOf: () => bench.services,
+      });
+      const headers = { host: '127.0.0.1' };
+      await app.inject({ url: `/api/own/calendar/${feed}.ics`, headers });
+      await app.inject({ url: '/api/own/page', headers: { ...headers, 'x-myokinet-link': key } });
+      await app.inject({ method: 'POST', url: '/api/own/open', headers, payload: { link: secret } });
+      await app.close();
+    } finally {
+      process.stdout.write = write;
+    }
+    const log = lines.join('');
+    expect(log).toContain('/api/own/calendar/…');
+    expect(log).toContain('/api/own/page');
+    for (const text of [secret, key, feed]) expect(log).not.toContain(text.split('.')[1]);
   });
 });

@@ -1,6 +1,6 @@
 export const INSERT_LINK = `
-  INSERT INTO trainee_link (id, trainee_id, coach_id, token_hash, feed_hash, pin_hash, lapses_on, made_at)
-  VALUES (@id, @traineeId, @coachId, @tokenHash, @feedHash, @pinHash, @lapsesOn, @madeAt)`;
+  INSERT INTO trainee_link (id, trainee_id, coach_id, token_hash, feed_hash, pin_hash, lapses_on, progress, made_at)
+  VALUES (@id, @traineeId, @coachId, @tokenHash, @feedHash, @pinHash, @lapsesOn, @progress, @madeAt)`;
 
 export const REVOKE_LINK = `
   UPDATE trainee_link
@@ -8,7 +8,7 @@ export const REVOKE_LINK = `
   WHERE trainee_id = @traineeId AND revoked_at IS NULL`;
 
 const LINK = `
-  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.made_at AS madeAt
+  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.progress, l.made_at AS madeAt
   FROM trainee_link l`;
 /** One that was taken back opens nothing, nor does that of somebody who trains here no more. */
 const STANDS = 'l.revoked_at IS NULL AND (SELECT archived_at FROM trainee t WHERE t.id = l.trainee_id) IS NULL';
@@ -17,7 +17,7 @@ export const LINK_OF_TRAINEE = `${LINK} WHERE l.trainee_id = @traineeId AND l.re
 export const LINK_BY_TOKEN = `${LINK} WHERE l.token_hash = @hash AND ${STANDS}`;
 export const LINK_BY_FEED = `${LINK} WHERE l.feed_hash = @hash AND ${STANDS}`;
 export const LINK_BY_DEVICE = `
-  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.made_at AS madeAt,
+  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.progress, l.made_at AS madeAt,
          d.id AS deviceId, d.seen_at AS seenAt
   FROM trainee_device d
   JOIN trainee_link l ON l.id = d.link_id

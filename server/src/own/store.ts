@@ -1,11 +1,20 @@
-import type { MorningDto, OwnItem, OwnPageReply, OwnSession, SessionDto, SymptomDto } from '@myokinet/core/contracts';
+import type {
+  MorningDto,
+  OwnItem,
+  OwnPageReply,
+  OwnProgress,
+  OwnSession,
+  ReadinessReply,
+  SessionDto,
+  SymptomDto,
+} from '@myokinet/core/contracts';
 import { breathOf, doseInWords, EQUIPMENT } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
 import { fittedTo, type Library } from '@myokinet/core/library';
 import { type Alone, aloneInWords, daysLater, isLoadedSession, practisedAlone, sessionMinutes, whenOf } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { traineeBody } from '@myokinet/core/statics';
-import { lockInWords, stopSignInWords } from '@myokinet/core/words';
+import { capacityInWords, demandInWords, headroomInWords, lockInWords, stopSignInWords } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
@@ -56,9 +65,10 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
   }
 
   return {
-    page({ traineeId }: OwnSeat): OwnPageReply {
+    page({ traineeId, progress }: OwnSeat): OwnPageReply {
       const trainee = trainees.find(traineeId);
-      const { standing, ladderId, planner, stopSigns } = readiness.reply(traineeId);
+      const verdict = readiness.reply(traineeId);
+      const { standing, ladderId, planner, stopSigns } = verdict;
       const { cautions, locks } = trainee.screening;
       const fitted = fittedTo(library.current(), traineeBody(trainee));
       const today = calendarDay(now());
@@ -85,6 +95,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
           }),
         ),
         ...(morningOf ? { morningOf } : {}),
+        ...(progress ? { progress: progressOf(verdict, library.current()) } : {}),
         context: {
           history: symptoms.list(traineeId).slice(0, FELT_SHOWN),
           under18: cautions.some((c) => c.id === 'minor'),
@@ -135,6 +146,24 @@ function sessionReply(
     minutes: Math.max(1, Math.round(sessionMinutes(open.length > 0 ? open : items, library, form))),
     items: practice.flatMap((p) => ('not' in p ? [] : [itemReply(p, library)])),
     leftOut: practice.flatMap((p) => ('not' in p ? [{ name: p.drill.name, why: aloneInWords(p, library) ?? '' }] : [])),
+  };
+}
+
+/** How far a trainee has come, in the words of the readiness page. */
+function progressOf({ ladderId, standing, headrooms }: ReadinessReply, library: Library): OwnProgress {
+  const { name, rungs } = library.ladder(ladderId);
+  return {
+    ladder: name,
+    rungs: rungs.map((rung, i) => ({ name: rung.name, is: i <= standing.here ? 'signed' : i === standing.next ? 'next' : 'later' })),
+    needs: headrooms.map((h) => {
+      const measure = library.measure(h.demand.measureId);
+      return {
+        check: capacityInWords(h, measure),
+        asks: demandInWords(h.demand, measure),
+        stands: headroomInWords(h, measure),
+        state: h.state,
+      };
+    }),
   };
 }
 

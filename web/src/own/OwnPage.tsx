@@ -3,6 +3,7 @@ import { About } from './About.tsx';
 import { Hurts } from './Hurts.tsx';
 import { forgetPage, type KnownPage } from './onPhone.ts';
 import { PracticeView } from './PracticeView.tsx';
+import { Progress } from './Progress.tsx';
 import { Today } from './Today.tsx';
 import { useOwnPage } from './useOwnPage.ts';
 import { hashOf, useView } from './useView.ts';
@@ -62,7 +63,8 @@ export function OwnPage({ known, others, turnTo, renew }: OwnPageProps) {
           }}
         />
       )}
-      {page && !session && view.at !== 'about' && (
+      {page?.progress && view.at === 'progress' && <Progress progress={page.progress} />}
+      {page && !session && view.at !== 'about' && !(page.progress && view.at === 'progress') && (
         <Today ownKey={key} page={page} readAt={read.at} away={away} waiting={waiting} told={refresh} />
       )}
       {page && (

@@ -92,6 +92,11 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
           ))}
         </section>
       )}
+      {page.progress && (
+        <a className="btn min-h-12 text-lg" href={hashOf({ at: 'progress' })}>
+          How far I have come
+        </a>
+      )}
     </main>
   );
 }

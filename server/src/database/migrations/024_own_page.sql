@@ -7,6 +7,8 @@ CREATE TABLE trainee_link (
   feed_hash  TEXT NOT NULL UNIQUE CHECK (length(feed_hash) = 64),
   pin_hash   TEXT CHECK (pin_hash IS NULL OR length(pin_hash) <= 200),
   lapses_on  TEXT CHECK (lapses_on GLOB '????-??-??'),
+  -- Whether the page shows how far the trainee has come.
+  progress   INTEGER NOT NULL CHECK (progress IN (0, 1)),
   made_at    TEXT NOT NULL CHECK (made_at GLOB '????-??-??T??:??:??.???Z'),
   revoked_at TEXT CHECK (revoked_at GLOB '????-??-??T??:??:??.???Z')
 ) STRICT;

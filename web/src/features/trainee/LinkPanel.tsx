@@ -48,12 +48,12 @@ export function LinkPanel({ trainee: { id, name } }: { readonly trainee: Trainee
   );
 }
 
-function HowItStands({ link: { madeAt, lapsesOn, lapsed, pin, devices } }: { readonly link: TraineeLinkReply }) {
+function HowItStands({ link: { madeAt, lapsesOn, lapsed, pin, progress, devices } }: { readonly link: TraineeLinkReply }) {
   return (
     <div className="mt-2">
       <p>
         Made on {longDay(new Date(madeAt))}
-        {pin ? ', with a PIN' : ', without a PIN'}.{' '}
+        {pin ? ', with a PIN' : ', without a PIN'}, {progress ? 'with' : 'without'} how far they have come.{' '}
         {lapsed ? (
           <span className="font-semibold text-error">It has lapsed: nobody comes in by it.</span>
         ) : lapsesOn ? (
@@ -123,9 +123,10 @@ interface MakeLinkProps {
 function MakeLink({ traineeId, renews, made }: MakeLinkProps) {
   const [pin, setPin] = useState('');
   const [lapsesOn, setLapsesOn] = useState('');
+  const [progress, setProgress] = useState(true);
   const [make, { isLoading, error }] = useMakeLinkMutation();
   const send = async () => {
-    const body = { id: newId(), pin: pin === '' ? null : pin, lapsesOn: lapsesOn === '' ? null : (lapsesOn as CalendarDay) };
+    const body = { id: newId(), pin: pin === '' ? null : pin, lapsesOn: lapsesOn === '' ? null : (lapsesOn as CalendarDay), progress };
     const { data } = await make({ traineeId, body });
     if (data) {
       made(data);
@@ -157,6 +158,10 @@ function MakeLink({ traineeId, renews, made }: MakeLinkProps) {
       <label>
         <span className="block text-sm font-semibold">Last day, if wanted</span>
         <input className="input w-44" type="date" value={lapsesOn} onChange={(e) => setLapsesOn(e.target.value)} />
+      </label>
+      <label className="flex h-11 items-center gap-2">
+        <input type="checkbox" className="checkbox checkbox-sm" checked={progress} onChange={(e) => setProgress(e.target.checked)} />
+        Shows how far they have come
       </label>
       <button type="submit" className="btn btn-primary h-11" disabled={isLoading || (pin !== '' && pin.length < 4)}>
         <QrCode size={16} aria-hidden /> {renews ? 'Renew the link' : 'Make a link'}
