@@ -1,7 +1,7 @@
 import type { Breathing, Drill, Teaching } from '../drills/index.ts';
 import type { HeadroomState } from '../readiness/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type { Morning, SymptomContext } from '../safety/index.ts';
+import type { SymptomContext } from '../safety/index.ts';
 import type { PlannedItemDto, PlannedSessionDto } from './plan.ts';
 
 /** How a trainee’s link stands; whoever reads it cannot open the page with it. */
@@ -80,5 +80,4 @@ export interface OwnPageReply {
   readonly morningOf?: { readonly sessionId: string; readonly day: CalendarDay };
   /** What the pain rule reads beside what is felt now: it answers on the phone too. */
   readonly context: SymptomContext;
-  readonly mornings: readonly { readonly at: Instant; readonly how: Morning }[];
 }

@@ -3,7 +3,7 @@ import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index
 import type { PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
-import type { CautionInForce, ClosingProblem, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
+import type { CautionInForce, ClosingProblem, Morning, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
 import type { LastingPainReply } from './healthReplies.ts';
 import type { BandCurve, Belief, JudgedReading } from '../statics/index.ts';
 import type { HandLoadBySide, HandLoadTotals } from '../workload/index.ts';
@@ -263,6 +263,8 @@ export interface RecordReply {
   readonly symptoms: readonly SymptomReply[];
   readonly stopSigns: readonly StopSignReply[];
   readonly clearances: readonly ClearanceReply[];
+  /** How mornings after sessions were, as the trainee told it on their own page; newest first. */
+  readonly mornings: readonly { readonly at: Instant; readonly how: Morning }[];
   readonly takenBack: readonly TakenBackReply[];
 }
 

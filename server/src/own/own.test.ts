@@ -282,7 +282,7 @@ describe('practice at home', () => {
     expect((await one.page()).morningOf).toBeUndefined();
     const due = ((await bench.get('/api/today')).body as TodayItem[]).find((t) => t.kind === 'morning');
     expect(due).toMatchObject({ sessionId: dto.id, told: 'tired' });
-    expect((await bench.get(`${at}/mornings`)).body).toEqual([{ at: morning.at, how: 'tired' }]);
+    expect(((await bench.get(`${at}/record`)).body as RecordReply).mornings).toEqual([{ at: morning.at, how: 'tired' }]);
     expect((await one.post('mornings', { ...morning, id: v7(), sessionId: v7() })).body).toMatchObject({ code: 'session-missing' });
     expect((await one.post('mornings', { ...morning, id: v7() })).status).toBe(409);
   });

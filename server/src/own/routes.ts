@@ -25,11 +25,6 @@ export function linkRoutes(app: FastifyInstance): void {
   });
 
   app.delete<OfTrainee>('/api/trainees/:id/link', ({ params, studio, actor }) => studio.links.revoke(actor, params.id));
-
-  app.get<OfTrainee>('/api/trainees/:id/mornings', ({ params, studio }) => {
-    studio.trainees.find(params.id);
-    return studio.own.mornings(params.id);
-  });
 }
 
 /** The trainee’s side: everything that a private link opens, and nothing else. */

@@ -5,6 +5,7 @@ import type {
   OwnProgress,
   OwnSession,
   ReadinessReply,
+  RecordReply,
   SessionDto,
   SymptomDto,
 } from '@myokinet/core/contracts';
@@ -50,7 +51,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
   const { db, now } = context;
   const donePlanned = db.prepare<{ traineeId: string; since: string }, { id: string }>(sql.DONE_PLANNED);
   const insertMorning = db.prepare(sql.INSERT_MORNING);
-  const mornings = db.prepare<{ traineeId: string; limit: number }, OwnPageReply['mornings'][number]>(sql.MORNINGS_OF_TRAINEE);
+  const mornings = db.prepare<{ traineeId: string; limit: number }, RecordReply['mornings'][number]>(sql.MORNINGS_OF_TRAINEE);
   const toAsk = db.prepare<{ traineeId: string; from: string; until: string }, { sessionId: string }>(sql.MORNING_TO_ASK);
   const ownSession = db.prepare<{ sessionId: string; traineeId: string }, { id: string }>(sql.SESSION_OF_TRAINEE);
 
@@ -101,7 +102,6 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
           under18: cautions.some((c) => c.id === 'minor'),
           lasting: trainee.lastingPains,
         },
-        mornings: mornings.all({ traineeId, limit: MORNINGS_SHOWN }),
       };
     },
 
@@ -129,7 +129,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
       return null;
     },
 
-    mornings: (traineeId: string): OwnPageReply['mornings'] => mornings.all({ traineeId, limit: MORNINGS_SHOWN }),
+    mornings: (traineeId: string): RecordReply['mornings'] => mornings.all({ traineeId, limit: MORNINGS_SHOWN }),
   };
 }
 

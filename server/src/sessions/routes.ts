@@ -7,6 +7,7 @@ export function sessionRoutes(app: FastifyInstance): void {
   app.get<OfTrainee>('/api/trainees/:id/record', ({ params, studio }) => ({
     ...studio.sessions.record(params.id),
     takenBack: studio.corrections.takenBack(params.id),
+    mornings: studio.own.mornings(params.id),
   }));
 
   app.get<OfTrainee>('/api/trainees/:id/workload', ({ params, studio }) => studio.sessions.workload(params.id));

@@ -104,7 +104,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
   /** What was felt in a session on record; a correction of its sets leaves that as it was reported. */
   const feltIn = (traineeId: string, sessionId: string) => symptoms.list(traineeId).filter((s) => s.sessionId === sessionId);
 
-  function record(traineeId: string): Omit<RecordReply, 'takenBack'> {
+  function record(traineeId: string): Omit<RecordReply, 'takenBack' | 'mornings'> {
     trainees.find(traineeId);
     const limit = PAGE.sessions;
     const items = groupRows(itemsOf.all({ traineeId, limit }), (i) => i.sessionId);

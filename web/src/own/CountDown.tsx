@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 
 interface CountDownProps {
-  /** A moment of the phone’s clock, in milliseconds. */
+  /** A moment of the page’s steady clock, in milliseconds. */
   readonly until: number;
   /** Stands still meanwhile, and goes on with what was left. */
   readonly paused: boolean;
@@ -13,20 +13,20 @@ const TICK_MS = 200;
 
 /** Seconds that are left; it shows that they are over and counts nothing by itself. */
 export function CountDown({ until, paused, says, over }: CountDownProps) {
-  const [left, setLeft] = useState(() => until - Date.now());
+  const [left, setLeft] = useState(() => until - performance.now());
   const ends = useRef(until);
   useEffect(() => {
     ends.current = until;
   }, [until]);
   useEffect(() => {
     if (paused) {
-      const stoodStill = Date.now();
+      const stoodStill = performance.now();
       return () => {
-        ends.current += Date.now() - stoodStill;
+        ends.current += performance.now() - stoodStill;
       };
     }
     const timer = setInterval(() => {
-      const now = ends.current - Date.now();
+      const now = ends.current - performance.now();
       setLeft(now);
       if (now <= 0) {
         navigator.vibrate?.(200);

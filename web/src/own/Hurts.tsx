@@ -69,7 +69,7 @@ export function Hurts({ ownKey, sessionRunning, morningOf, context, close, told 
   };
   const chip = (on: boolean) => `btn min-h-12 px-3 text-base font-normal ${on ? 'btn-primary' : 'btn-outline border-base-300'}`;
   return (
-    <dialog ref={ref} className="modal modal-bottom" aria-labelledby="hurts" onClose={close} onCancel={close}>
+    <dialog ref={ref} className="modal modal-bottom" aria-labelledby="hurts" onClose={close}>
       <div className="modal-box max-h-[92dvh] rounded-none bg-base-100 text-lg">
         <h2 id="hurts" className="text-xl">
           Something hurts

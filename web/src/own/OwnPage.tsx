@@ -7,6 +7,7 @@ import { Progress } from './Progress.tsx';
 import { Today } from './Today.tsx';
 import { useOwnPage } from './useOwnPage.ts';
 import { hashOf, useView } from './useView.ts';
+import { isTold } from './waiting.ts';
 
 interface OwnPageProps {
   readonly known: KnownPage;
@@ -42,7 +43,9 @@ export function OwnPage({ known, others, turnTo, renew }: OwnPageProps) {
         </button>
       </main>
     );
-  const session = view.at === 'practice' ? page?.sessions.find((s) => s.id === view.sessionId) : undefined;
+  const found = view.at === 'practice' ? page?.sessions.find((s) => s.id === view.sessionId) : undefined;
+  // What was told is told: a way back into it begins nothing anew.
+  const session = found && !isTold(found, waiting) ? found : undefined;
   return (
     <div className="mx-auto min-h-dvh max-w-xl pb-24 text-lg">
       {!page && (

@@ -1,7 +1,7 @@
 import type { OwnItem, OwnPageReply, OwnSession } from '@myokinet/core/contracts';
 import type { DrillSkipReason } from '@myokinet/core/floor';
 import type { PacePart } from '@myokinet/core/floor';
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { MovingBody } from '../kit/body/MovingBody.tsx';
 import { useMovement } from '../kit/body/useMovement.ts';
 import { clock as time } from '../client/clock.ts';
@@ -12,7 +12,7 @@ import { asSession, begun, isOver, type Practice, setsDone, setsInAll, withoutLa
 import { useWakeLock } from '../client/useWakeLock.ts';
 import { voice } from '../client/voice.ts';
 import { clock, type Running, usePacedSet } from './usePacedSet.ts';
-import { hashOf } from './useView.ts';
+import { hashOf, toToday } from './useView.ts';
 import { tell } from './waiting.ts';
 import { AMOUNT_WORDS, BREATH_WORDS, PART_WORDS, SKIP_WORDS } from './words.ts';
 
@@ -76,11 +76,11 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
           tell(ownKey, { to: 'practice', body });
           kept.drop('under way');
           told();
-          window.location.hash = hashOf({ at: 'today' });
+          toToday();
         }}
         leave={() => {
           kept.drop('under way');
-          window.location.hash = hashOf({ at: 'today' });
+          toToday();
         }}
       />
     );
@@ -110,7 +110,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
         add={(amount) => {
           const next = withSet(practice, item, amount, newId);
           become(next);
-          setRestUntil(isOver(next, item) ? undefined : Date.now() + item.restSeconds * 1000);
+          setRestUntil(isOver(next, item) ? undefined : performance.now() + item.restSeconds * 1000);
         }}
         takeBack={() => become(withoutLast(practice, item.id))}
       />
@@ -201,6 +201,9 @@ interface SetsProps {
   readonly takeBack: () => void;
 }
 
+/** Two taps within so long are one. */
+const ONE_TAP_MS = 900;
+
 /** What a moment of a paced set is called. */
 const MOMENT_WORDS: Readonly<Record<PacePart, string>> = {
   ...{ out: 'out', pulse: 'pulse', hold: 'hold', back: 'back', rest: 'wait', in: 'breathe in', still: 'hold' },
@@ -211,6 +214,7 @@ function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProp
   const [amount, setAmount] = useState(item.min);
   const [run, setRun] = useState<number>();
   const [ranOut, setRanOut] = useState(false);
+  const tapped = useRef(-Infinity);
   const stop = useCallback(() => {
     setRun(undefined);
     setRanOut(true);
@@ -273,6 +277,9 @@ function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProp
             type="button"
             className="btn btn-primary mt-2 min-h-14 w-full text-xl"
             onClick={() => {
+              // A thumb that trembles has done one set.
+              if (performance.now() - tapped.current < ONE_TAP_MS) return;
+              tapped.current = performance.now();
               setRanOut(false);
               add(amount);
             }}

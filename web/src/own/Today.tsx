@@ -8,7 +8,7 @@ import { clock, nowInstant } from '../client/clock.ts';
 import { newId } from '../client/newId.ts';
 import { Hurts } from './Hurts.tsx';
 import { hashOf } from './useView.ts';
-import { letGo, tell, type Told } from './waiting.ts';
+import { isTold, letGo, tell, type Told } from './waiting.ts';
 import { dayOf, MORNING_WORDS } from './words.ts';
 
 interface TodayProps {
@@ -30,8 +30,7 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
   // What was read without a connection since is of another day: the phone knows which day it is.
   const today = calendarDay(now);
   const tooOld = daysBetween(readAt, now) > OLDEST_DAYS;
-  const done = new Set(waiting.flatMap((w) => (w.to === 'practice' ? [(w.body as { plannedSessionId?: string }).plannedSessionId] : [])));
-  const isDone = (s: OwnSession) => s.done || done.has(s.id);
+  const isDone = (s: OwnSession) => isTold(s, waiting);
   const missed = sessions.filter((s) => s.day < today && !isDone(s));
   const here = sessions.filter((s) => s.day === today);
   const later = sessions.filter((s) => s.day > today);

@@ -19,7 +19,8 @@ export async function ask<T>(path: string, { key, body }: { readonly key?: strin
       cache: 'no-store',
       credentials: 'omit',
       referrerPolicy: 'no-referrer',
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      // Older phones wait as long as they wait.
+      signal: 'timeout' in AbortSignal ? AbortSignal.timeout(PATIENCE_MS) : null,
       headers: { ...(key ? { 'x-myokinet-link': key } : {}), ...(body ? { 'content-type': 'application/json' } : {}) },
       ...(body ? { body: JSON.stringify(body) } : {}),
     });

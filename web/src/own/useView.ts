@@ -28,3 +28,8 @@ export function secretInAddress(): string | undefined {
   const secret = window.location.hash.slice(1);
   return secret !== '' && !secret.startsWith('/') ? secret : undefined;
 }
+
+/** Back to today in place of what is shown: the way back does not lead into a practice that is over. */
+export function toToday(): void {
+  window.location.replace(hashOf({ at: 'today' }));
+}

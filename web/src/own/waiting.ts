@@ -1,3 +1,4 @@
+import type { OwnSession, SessionDto } from '@myokinet/core/contracts';
 import { ask, type Refused } from './ask.ts';
 import { keptOf } from './onPhone.ts';
 
@@ -9,8 +10,20 @@ export interface Told {
   readonly refused?: Refused;
 }
 
-const read = (key: string): readonly Told[] => keptOf(key).read<readonly Told[]>('waiting', []);
-const write = (key: string, told: readonly Told[]): void => keptOf(key).keep('waiting', told);
+/** What a browser refuses to keep is held here as long as the page is open: it is sent all the same. */
+const unkept = new Map<string, readonly Told[]>();
+const stored = (key: string): readonly Told[] => keptOf(key).read<readonly Told[]>('waiting', []);
+const read = (key: string): readonly Told[] => unkept.get(key) ?? stored(key);
+
+function write(key: string, told: readonly Told[]): void {
+  keptOf(key).keep('waiting', told);
+  if (JSON.stringify(stored(key)) === JSON.stringify(told)) unkept.delete(key);
+  else unkept.set(key, told);
+}
+
+/** Whether a session is on record, or on its way there. */
+export const isTold = ({ id, done }: Pick<OwnSession, 'id' | 'done'>, waiting: readonly Told[]): boolean =>
+  done || waiting.some(({ to, body }) => to === 'practice' && (body as Partial<SessionDto>).plannedSessionId === id);
 
 const listeners = new Set<() => void>();
 const changed = () => {

@@ -25,7 +25,7 @@ const library = openLibrary(BUILT_IN);
 const START = instant('2026-11-26T17:00:00Z');
 const item = { id: newId(), drillId: 'plank', sets: 3, min: 20, max: 40, restSeconds: 45 };
 const head: FloorHead = { id: newId(), plannedSessionId: null, startedAt: START, form: 'sets', progress: 'count', items: [item] };
-const NOTHING: RecordReply = { sessions: [], symptoms: [], stopSigns: [], clearances: [], takenBack: [] };
+const NOTHING: RecordReply = { sessions: [], symptoms: [], stopSigns: [], clearances: [], takenBack: [], mornings: [] };
 
 const after = (minutes: number, deed: FloorDeed, order: number): FloorEvent => ({
   ...deed,

@@ -12,7 +12,7 @@ import { createStore } from '../../app/store.ts';
 import { floorSync } from './floorSync.ts';
 import { type FloorKeep, floorKeep, type FloorPack } from './keep.ts';
 
-const EMPTY: RecordReply = { sessions: [], symptoms: [], stopSigns: [], clearances: [], takenBack: [] };
+const EMPTY: RecordReply = { sessions: [], symptoms: [], stopSigns: [], clearances: [], takenBack: [], mornings: [] };
 
 /** A server in a few lines: keeps events by id, and can be away or full of objections. */
 class FakeServer {

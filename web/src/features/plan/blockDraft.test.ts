@@ -130,6 +130,7 @@ describe('pencilled doses', () => {
     stopSigns: [],
     clearances: [],
     takenBack: [],
+    mornings: [],
   });
   const ask = (weeks: readonly PlanDto[], drillId: string, shown?: Shown) =>
     pencilledDoses(weeks, {

@@ -1,4 +1,5 @@
 import type { RecordReply } from '@myokinet/core/contracts';
+import { shortDay } from '@myokinet/core/quantities';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Empty } from '../../kit/Empty.tsx';
@@ -45,6 +46,7 @@ export function RecordPage() {
               <ReportSymptom traineeId={traineeId} />
               <SymptomEntries record={data} now={now} correct={setCorrection} />
             </section>
+            {data.mornings.length > 0 && <Mornings mornings={data.mornings} now={now} />}
             <TakenBackList facts={data.takenBack} now={now} />
           </div>
         </div>
@@ -90,6 +92,22 @@ function Sessions({
           ))}
         </ul>
       )}
+    </section>
+  );
+}
+
+/** How mornings were, as the trainee told it. */
+function Mornings({ mornings, now }: { readonly mornings: RecordReply['mornings']; readonly now: Date }) {
+  return (
+    <section aria-label="Mornings told">
+      <h2>Mornings, as told on the own page</h2>
+      <ul className="mt-1">
+        {mornings.map(({ at, how }) => (
+          <li key={at} className="border-b border-base-300 py-1.5">
+            <span className="font-semibold">{shortDay(at, now)}</span> {how}
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }
