@@ -117,6 +117,20 @@ test('a trainee opens the page by its link and PIN, practises without a network,
     [1, ''],
     [0, 'out of time'],
   ]);
+  await test.step('words go both ways, one for a double tap', async () => {
+    await own.getByLabel('A note to your coach').fill('The slides are easy.');
+    await own.getByRole('button', { name: 'Send' }).dblclick();
+    await page.goto(server.address);
+    await expect(page.getByText('Wrote: “The slides are easy.”', { exact: true })).toBeVisible();
+    await page.getByRole('link', { name: 'Read and answer: Elke Fender' }).click();
+    await page.getByRole('textbox', { name: 'Answer' }).fill('Two more, then.');
+    await page.getByRole('button', { name: 'Send' }).click();
+    await expect(page.getByText('not read yet')).toHaveCount(0);
+    await own.reload();
+    await expect(own.getByText('Two more, then.')).toBeVisible();
+    await fits(own);
+  });
+
   await page.goto(`${server.address}/trainees/${idOf('Elke')}/record`);
   await expect(page.getByText('Reported by the trainee: it counts as load, and toward no gate.').first()).toBeVisible();
   await context.close();

@@ -345,6 +345,8 @@ const WRITES: readonly Write[] = [
     () => `${at}/link`,
     () => ({ id: v7(), progress: true, pin: '4711', lapsesOn: calendarDay(addDays(bench.now(), 30)) }),
   ],
+  ['NoteDto', 'POST', () => `${at}/notes`, () => ({ id: v7(), at: past(), drillId: 'plank', text: 'Hm.' })],
+  ['NotesSeenDto', 'POST', () => `${at}/notes-seen`, () => ({ upTo: past() })],
   ['ArchiveDto', 'POST', () => `${at}/archived`, () => ({ id: v7(), archived: false })],
   // Of another name, so that nobody goes.
   ['ErasureDto', 'POST', () => `${at}/erasure`, () => ({ id: v7(), name: 'Somebody Else', reason: 'asked for' })],

@@ -29,6 +29,7 @@ import { symptomStore, type SymptomStore } from './symptoms/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
 import { linkStore, type LinkStore } from './own/linkStore.ts';
+import { noteStore, type NoteStore } from './own/noteStore.ts';
 import { ownStore, type OwnStore } from './own/store.ts';
 
 /** The stores, wired once; routes see nothing else. */
@@ -64,6 +65,7 @@ export interface Services {
   readonly caseload: CaseloadStore;
   readonly links: LinkStore;
   readonly own: OwnStore;
+  readonly notes: NoteStore;
 }
 
 /** @param judge how a library file is judged; in the same thread where nothing is said */
@@ -86,6 +88,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const readiness = readinessStore(context, { trainees, screenings, symptoms, library, gates });
   const checks = checkStore(context, { library, trainees, measuring, batteries });
   const plans = planStore(context, trainees, scope);
+  const notes = noteStore(context, trainees);
   return {
     now: context.now,
     scope,
@@ -116,6 +119,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     readiness,
     caseload: caseloadStore(context, readiness, library),
     links: linkStore(context, trainees),
-    own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms }),
+    own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes }),
+    notes,
   };
 }

@@ -27,8 +27,17 @@ export { withTwoErrors } from './olderMeasure.ts';
 export { findingsFrom } from './storedFindings.ts';
 export { readStored, signedChecks, STORED } from './stored.ts';
 export { TraineeDto } from './trainee.ts';
-export { LinkOpenDto, MorningDto, TraineeLinkDto } from './ownPage.ts';
-export type { LinkOpenReply, NewLinkReply, OwnItem, OwnPageReply, OwnProgress, OwnSession, TraineeLinkReply } from './ownPageReplies.ts';
+export { LinkOpenDto, MorningDto, NoteDto, NotesSeenDto, TraineeLinkDto } from './ownPage.ts';
+export type {
+  LinkOpenReply,
+  NewLinkReply,
+  NoteReply,
+  OwnItem,
+  OwnPageReply,
+  OwnProgress,
+  OwnSession,
+  TraineeLinkReply,
+} from './ownPageReplies.ts';
 export { CheckDto, SkipDto, TrialCorrectionDto, TrialDto } from './check.ts';
 export { CountCorrectionDto, PointDto, ReadingDto, TraceSummaryDto, type PlacedBy } from './reading.ts';
 export { BatteryCellDto, BatteryPatchDto, BatterySkipDto } from './battery.ts';

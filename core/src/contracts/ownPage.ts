@@ -2,12 +2,14 @@ import 'reflect-metadata';
 import { IsBoolean, IsIn, IsOptional, IsUUID, Matches } from 'class-validator';
 import type { CalendarDay } from '../quantities/index.ts';
 import { type Morning, MORNINGS } from '../safety/index.ts';
-import { IsCalendarDay, IsPastInstant } from './decorators.ts';
+import { IsCalendarDay, IsDrillId, IsInstant, IsPastInstant, IsWritten } from './decorators.ts';
 import { nowInScope } from './scope.ts';
 import { rule } from './rule.ts';
 
 /** The longest that a link may last. */
 const LONGEST_DAYS = 400;
+/** Characters of a note. */
+const NOTE_MOST = 1000;
 const ONE_DAY_MS = 86_400_000;
 
 const IsPin = () => Matches(/^\d{4,8}$/, { message: 'The PIN must be 4 to 8 digits.' });
@@ -45,4 +47,17 @@ export class MorningDto {
   @IsUUID('7') sessionId!: string;
   @IsPastInstant('The time of the answer') at!: string;
   @IsIn(MORNINGS, { message: `A morning is one of: ${MORNINGS.join(', ')}.` }) how!: Morning;
+}
+
+/** A few words between a trainee and the coaches, about a drill where they name one. */
+export class NoteDto {
+  @IsUUID('7') id!: string;
+  @IsPastInstant('The time of the note') at!: string;
+  @IsOptional() @IsDrillId() drillId?: string | null;
+  @IsWritten('The note', { min: 1, max: NOTE_MOST }) text!: string;
+}
+
+/** Notes that a coach has read, up to the newest that was shown. */
+export class NotesSeenDto {
+  @IsInstant('The time of the newest note') upTo!: string;
 }

@@ -29,6 +29,18 @@ export interface LinkOpenReply {
   readonly feed: string;
 }
 
+/** A few words of a trainee or a coach. */
+export interface NoteReply {
+  readonly id: string;
+  readonly at: Instant;
+  /** The coach’s name; absent: the trainee’s own words. */
+  readonly coach?: string;
+  readonly drillId?: string;
+  readonly text: string;
+  /** A coach has read it. */
+  readonly seen: boolean;
+}
+
 /** One drill of a practice as the trainee reads and sees it. */
 export interface OwnItem extends Pick<PlannedItemDto, 'id' | 'drillId' | 'sets' | 'min' | 'max' | 'restSeconds' | 'support' | 'manner'> {
   readonly name: string;
@@ -78,6 +90,8 @@ export interface OwnPageReply {
   readonly stopped: readonly string[];
   /** A session of yesterday whose morning nobody has told yet. */
   readonly morningOf?: { readonly sessionId: string; readonly day: CalendarDay };
+  /** Newest last. */
+  readonly notes: readonly (NoteReply & { readonly drill?: string })[];
   /** What the pain rule reads beside what is felt now: it answers on the phone too. */
   readonly context: SymptomContext;
 }

@@ -10,6 +10,8 @@ export type DueToday =
   | { readonly kind: 'withdrawn'; readonly rungName: string; readonly reason: string }
   | { readonly kind: 'sign'; readonly rungName: string }
   | { readonly kind: 'morning'; readonly sessionId: string; readonly performedAt: Instant; readonly told?: Morning }
+  /** Words of the trainee that no coach has read. */
+  | { readonly kind: 'note'; readonly text: string; readonly more: number }
   | { readonly kind: 'session'; readonly ladderName: string; readonly care?: 'stop sign' | 'locked'; readonly mainDrillId?: string }
   | { readonly kind: 're-check'; readonly measureIds: readonly string[]; readonly lapsed: boolean };
 
@@ -27,6 +29,8 @@ export interface TodayFacts {
   /** What today's session is for, where one is planned and says it. */
   readonly mainDrillId?: string | undefined;
   readonly ladder: Pick<Ladder, 'name'>;
+  /** Words of the trainee that no coach has read, oldest first. */
+  readonly unread?: readonly string[] | undefined;
   /** How mornings after sessions were, as trainees told it. */
   readonly told?: ReadonlyMap<string, Morning> | undefined;
   readonly now: Date;
@@ -52,6 +56,7 @@ export function dueToday(facts: TodayFacts): readonly DueToday[] {
       .map(({ rungName, reason }): DueToday => ({ kind: 'withdrawn', rungName, reason })),
     ...(screeningWaits === undefined ? [] : [{ kind: 'screening', lock: screeningWaits } as const]),
     ...(gate?.open && rung ? [{ kind: 'sign', rungName: rung.name } as const] : []),
+    ...notes(facts),
     ...mornings(facts),
     ...(trainsStill(facts) ? [{ kind: 'session', ladderName: ladder.name, ...care(openStopSigns, gate), ...main(facts) } as const] : []),
     ...recheck(verdict),
@@ -68,6 +73,12 @@ function mornings({ sessions, symptoms, told, now }: TodayFacts): readonly DueTo
       const how = told?.get(id);
       return { kind: 'morning', sessionId: id, performedAt, ...(how ? { told: how } : {}) };
     });
+}
+
+/** The oldest note that waits, and how many after it. */
+function notes({ unread = [] }: TodayFacts): readonly DueToday[] {
+  const [text, ...more] = unread;
+  return text === undefined ? [] : [{ kind: 'note', text, more: more.length }];
 }
 
 function trainsStill({ trainsToday, sessions, now }: TodayFacts): boolean {

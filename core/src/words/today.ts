@@ -27,6 +27,8 @@ export function dueInWords(due: DueToday, { measureOf, now }: { readonly measure
       return `“${due.rungName}”: every line of the gate is met.`;
     case 'morning':
       return `How was the morning after ${shortDay(due.performedAt, now)}?${due.told ? ` Told on their own page: ${due.told}.` : ''}`;
+    case 'note':
+      return `Wrote: “${due.text}”${due.more > 0 ? `, and ${due.more} more` : ''}`;
     case 'session':
       return `Trains today on “${due.ladderName}”${due.care ? CARE[due.care] : ''}.`;
     case 're-check': {

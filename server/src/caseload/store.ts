@@ -29,6 +29,12 @@ const TOLD_MORNINGS = `
   FROM morning
   WHERE at >= @since`;
 
+const UNREAD_NOTES = `
+  SELECT trainee_id AS traineeId, text
+  FROM note
+  WHERE seen_at IS NULL AND coach_id IS NULL
+  ORDER BY at, id`;
+
 const WEEKS_SHOWN = 4;
 const DAYS_PER_WEEK = 7;
 
@@ -40,6 +46,7 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
     PLANNED_TODAY,
   );
   const toldMornings = db.prepare<{ since: string }, { sessionId: string; how: Morning }>(TOLD_MORNINGS);
+  const unreadNotes = db.prepare<[], { traineeId: string; text: string }>(UNREAD_NOTES);
   const upcoming = () => {
     const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
     return groupRows(plannedDays.all({ studioId, today, weekAgo }), (d) => d.traineeId);
@@ -83,9 +90,15 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
       );
       const since = addDays(now(), -2 * DAYS_PER_WEEK);
       const told = new Map(toldMornings.all({ since }).map((m) => [m.sessionId, m.how]));
+      const unread = groupRows(unreadNotes.all(), (n) => n.traineeId);
       return readiness.all().flatMap((judged) => {
         const { id } = judged.trainee;
-        const training = { trainsToday: days.get(id)?.[0]?.day === today, mainDrillId: mains.get(id), told };
+        const training = {
+          trainsToday: days.get(id)?.[0]?.day === today,
+          mainDrillId: mains.get(id),
+          told,
+          unread: unread.get(id)?.map((n) => n.text),
+        };
         return todayItems(judged, training, { now: now(), library: library.current() });
       });
     },
@@ -147,7 +160,7 @@ function row(
 
 function todayItems(
   { trainee, verdict, sessions, symptoms, openStopSigns, withdrawn }: Judged,
-  training: Pick<TodayFacts, 'trainsToday' | 'mainDrillId' | 'told'>,
+  training: Pick<TodayFacts, 'trainsToday' | 'mainDrillId' | 'told' | 'unread'>,
   { now, library }: Moment,
 ): readonly TodayItem[] {
   const { id: traineeId, name, screening } = trainee;

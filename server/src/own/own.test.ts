@@ -167,9 +167,10 @@ describe('what a phone sends', () => {
     const session = sessionDto(past(0.1));
     await bench.post(`${at}/sessions`, session);
     const rows = () =>
-      ['morning', 'symptom', 'session', 'trainee_device'].map((t) => bench.db.prepare(`SELECT count(*) FROM ${t}`).pluck().get());
+      ['morning', 'note', 'symptom', 'session', 'trainee_device'].map((t) => bench.db.prepare(`SELECT count(*) FROM ${t}`).pluck().get());
     const bodies: Readonly<Record<string, () => Body>> = {
       open: () => ({ link: secret, pin: '4711' }),
+      notes: () => ({ id: v7(), at: instant(past(0.01)), drillId: 'plank', text: 'Hm.' }),
       mornings: () => ({ id: v7(), sessionId: session.id, at: instant(past(0.01)), how: 'fresh' }),
       practice: () => ({ ...sessionDto(past(0.01), { plannedSessionId: v7() }) }),
       symptoms: () => ({ ...symptomDto(past(0.01), { intensity: 1, kind: 'ache' }) }),
@@ -346,6 +347,29 @@ describe('what hurts', () => {
   it('that is quiet goes on', async () => {
     const told = await (await phone()).post('symptoms', symptomDto(past(0.001), { intensity: 1, kind: 'ache', moment: 'during' }));
     expect(told).toMatchObject({ status: 201, body: { stop: null } });
+  });
+});
+
+describe('words both ways', () => {
+  it('wait on Today until a coach has read or answered them; the answer stands on the page', async () => {
+    const today = async () => ((await bench.get('/api/today')).body as TodayItem[]).filter((t) => t.kind === 'note');
+    const one = await phone();
+    const [first, second] = ['The wall slides are easy.', '<b>And</b> the bar is gone.'].map((text, i) => ({
+      ...{ id: v7(), at: instant(past(0.02 - i * 0.01)), text, drillId: i === 0 ? 'wall-slides' : null },
+    }));
+    for (const note of [first, first, second]) expect((await one.post('notes', note!)).status).toBe(201);
+    expect(await today()).toMatchObject([{ traineeId, text: first?.text, more: 1 }]);
+    await bench.post(`${at}/notes-seen`, { upTo: first?.at });
+    expect(await today()).toMatchObject([{ text: second?.text, more: 0 }]);
+    await bench.post(`${at}/notes`, { id: v7(), at: instant(past(0.001)), text: 'Then two more.' });
+    expect(await today()).toEqual([]);
+    expect((await one.page()).notes.map((n) => [n.text, n.coach !== undefined, n.drill])).toEqual([
+      [first?.text, false, expect.stringMatching(/^Wall slides/)],
+      [second?.text, false, undefined],
+      ['Then two more.', true, undefined],
+    ]);
+    expect((await one.post('notes', { ...first, id: v7(), text: ' '.repeat(4) })).status).toBe(422);
+    expect((await one.post('notes', { ...first, id: v7(), text: 'x'.repeat(1001) })).status).toBe(422);
   });
 });
 

@@ -1,4 +1,13 @@
-import { LinkOpenDto, MorningDto, SessionDto, SymptomDto, TraineeLinkDto, validated } from '@myokinet/core/contracts';
+import {
+  LinkOpenDto,
+  MorningDto,
+  NoteDto,
+  NotesSeenDto,
+  SessionDto,
+  SymptomDto,
+  TraineeLinkDto,
+  validated,
+} from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import { whenceOf } from '../identity/whence.ts';
@@ -25,6 +34,17 @@ export function linkRoutes(app: FastifyInstance): void {
   });
 
   app.delete<OfTrainee>('/api/trainees/:id/link', ({ params, studio, actor }) => studio.links.revoke(actor, params.id));
+
+  app.get<OfTrainee>('/api/trainees/:id/notes', ({ params, studio }) => studio.notes.list(params.id));
+
+  app.post<OfTrainee>('/api/trainees/:id/notes', ({ params, body, studio, actor }, reply) => {
+    reply.code(201);
+    return studio.notes.write(actor, params.id, validated(NoteDto, body, studio.scope()));
+  });
+
+  app.post<OfTrainee>('/api/trainees/:id/notes-seen', ({ params, body, studio, actor }) =>
+    studio.notes.seen(actor, params.id, validated(NotesSeenDto, body, studio.scope())),
+  );
 }
 
 /** The trainee’s side: everything that a private link opens, and nothing else. */
@@ -72,6 +92,13 @@ export function ownRoutes(app: FastifyInstance, studioOf: (id: string) => Servic
     const seat = seatAt(request);
     reply.code(201);
     return seat.studio.own.felt(seat, validated(SymptomDto, request.body, seat.studio.scope()));
+  });
+
+  app.post('/api/own/notes', open, (request, reply) => {
+    const seat = seatAt(request);
+    reply.code(201);
+    seat.studio.notes.write(seat.actor, seat.traineeId, validated(NoteDto, request.body, seat.studio.scope()));
+    return null;
   });
 
   app.post('/api/own/mornings', open, (request, reply) => {

@@ -68,3 +68,25 @@ export const DONE_PLANNED = `
   SELECT DISTINCT planned_session_id AS id
   FROM session_in_force
   WHERE trainee_id = @traineeId AND planned_session_id IS NOT NULL AND performed_at >= @since`;
+
+export const INSERT_NOTE = `
+  INSERT INTO note (id, trainee_id, coach_id, drill_id, at, text, recorded_at)
+  VALUES (@id, @traineeId, @coachId, @drillId, @at, @text, @recordedAt)`;
+
+/** The newest, oldest of them first. */
+export const NOTES_OF_TRAINEE = `
+  SELECT *
+  FROM (
+    SELECT n.id, n.at, n.text, n.drill_id AS drillId, c.name AS coach, n.seen_at IS NOT NULL AS seen
+    FROM note n
+    LEFT JOIN coach c ON c.id = n.coach_id
+    WHERE n.trainee_id = @traineeId
+    ORDER BY n.at DESC, n.id DESC
+    LIMIT @limit
+  )
+  ORDER BY at, id`;
+
+export const NOTES_SEEN = `
+  UPDATE note
+  SET seen_at = @seenAt
+  WHERE trainee_id = @traineeId AND coach_id IS NULL AND seen_at IS NULL AND at <= @upTo`;

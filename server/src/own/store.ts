@@ -26,6 +26,7 @@ import type { SessionStore } from '../sessions/store.ts';
 import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import type { OwnSeat } from './linkStore.ts';
+import type { NoteStore } from './noteStore.ts';
 import * as sql from './statements.ts';
 
 /** How far back practice can still be made up for, and how far ahead it is shown, in days. */
@@ -41,13 +42,14 @@ interface Neighbours {
   readonly readiness: ReadinessStore;
   readonly sessions: SessionStore;
   readonly symptoms: SymptomStore;
+  readonly notes: NoteStore;
 }
 
 type Planned = DatedSession['session'];
 type Practice = ReturnType<typeof practisedAlone<Planned['items'][number]>>[number];
 
 /** What a trainee’s own page shows, and what it is told. */
-export function ownStore(context: Context, { trainees, library, plans, readiness, sessions, symptoms }: Neighbours) {
+export function ownStore(context: Context, { trainees, library, plans, readiness, sessions, symptoms, notes }: Neighbours) {
   const { db, now } = context;
   const donePlanned = db.prepare<{ traineeId: string; since: string }, { id: string }>(sql.DONE_PLANNED);
   const insertMorning = db.prepare(sql.INSERT_MORNING);
@@ -97,6 +99,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
         ),
         ...(morningOf ? { morningOf } : {}),
         ...(progress ? { progress: progressOf(verdict, library.current()) } : {}),
+        notes: notes.list(traineeId).map((note) => ({ ...note, ...drillNamed(note.drillId, library.current()) })),
         context: {
           history: symptoms.list(traineeId).slice(0, FELT_SHOWN),
           under18: cautions.some((c) => c.id === 'minor'),
@@ -148,6 +151,9 @@ function sessionReply(
     leftOut: practice.flatMap((p) => ('not' in p ? [{ name: p.drill.name, why: aloneInWords(p, library) ?? '' }] : [])),
   };
 }
+
+const drillNamed = (id: string | undefined, library: Library): { readonly drill?: string } =>
+  id !== undefined && library.hasDrill(id) ? { drill: library.drill(id).name } : {};
 
 /** How far a trainee has come, in the words of the readiness page. */
 function progressOf({ ladderId, standing, headrooms }: ReadinessReply, library: Library): OwnProgress {

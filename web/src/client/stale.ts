@@ -14,6 +14,7 @@ const OF_TRAINEE = [
   'Calibration',
   'FloorRuns',
   'Link',
+  'Notes',
 ] as const;
 
 /** What spans the studio. `Verdicts` are the lists made of everybody's verdict: Today, caseload, re-checks. */

@@ -55,6 +55,8 @@ export function Hurts({ ownKey, sessionRunning, morningOf, context, close, told 
   const [spot, setSpot] = useState<(typeof WHERE)[number]>();
   const [kind, setKind] = useState<SymptomKind>();
   const [intensity, setIntensity] = useState<number>();
+  // Known before it is told: a double tap tells once.
+  const [id] = useState(newId);
   const [answer, setAnswer] = useState<keyof typeof WHAT_NOW>();
   useEffect(() => ref.current?.showModal(), []);
   const flags = redFlagsFor({ ...(spot ? { place: spot.place } : {}), ...(kind ? { kind } : {}) });
@@ -62,7 +64,7 @@ export function Hurts({ ownKey, sessionRunning, morningOf, context, close, told 
     if (!spot || !kind || intensity === undefined) return;
     const moment = morningOf ? 'next morning' : sessionRunning ? 'during' : 'after';
     const felt = { ...spot, kind, intensity, moment, at: nowInstant() } as const;
-    const body: SymptomDto = { id: newId(), sessionId: morningOf ?? null, note: '', ...felt };
+    const body: SymptomDto = { id, sessionId: morningOf ?? null, note: '', ...felt };
     tell(ownKey, { to: 'symptoms', body });
     setAnswer(symptomResponse([felt], context).act);
     told();

@@ -7,6 +7,7 @@ import { StillBody } from '../kit/body/StillBody.tsx';
 import { clock, nowInstant } from '../client/clock.ts';
 import { newId } from '../client/newId.ts';
 import { Hurts } from './Hurts.tsx';
+import { Notes } from './Notes.tsx';
 import { hashOf } from './useView.ts';
 import { isTold, letGo, tell, type Told } from './waiting.ts';
 import { dayOf, MORNING_WORDS } from './words.ts';
@@ -91,6 +92,7 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
           ))}
         </section>
       )}
+      <Notes ownKey={ownKey} name={name} notes={page.notes} waiting={waiting} told={told} />
       {page.progress && (
         <a className="btn min-h-12 text-lg" href={hashOf({ at: 'progress' })}>
           How far I have come
@@ -130,7 +132,7 @@ function SessionCard({
           {day > today ? 'Do it today' : 'Begin'}
         </a>
       )}
-      {(may || day === today) && (
+      {(may || (day === today && !isDone)) && (
         <ul className="mt-2 flex flex-col gap-1">
           {items.map((item) => (
             <li key={item.id} className="grid grid-cols-[64px_1fr] items-center gap-3">
@@ -189,8 +191,9 @@ function AskMorning({
   readonly told: () => void;
 }) {
   const [sore, setSore] = useState(false);
+  const [id] = useState(newId);
   const answer = (how: MorningDto['how']) => {
-    const body: MorningDto = { id: newId(), sessionId, at: nowInstant(), how };
+    const body: MorningDto = { id, sessionId, at: nowInstant(), how };
     tell(ownKey, { to: 'mornings', body });
     told();
   };

@@ -4,7 +4,7 @@ import { keptOf } from './onPhone.ts';
 
 /** Something told that the server has not got yet; its id makes that it counts once. */
 export interface Told {
-  readonly to: 'practice' | 'symptoms' | 'mornings';
+  readonly to: 'practice' | 'symptoms' | 'mornings' | 'notes';
   readonly body: { readonly id: string };
   /** Why the server does not take it: kept and shown, never dropped in silence. */
   readonly refused?: Refused;

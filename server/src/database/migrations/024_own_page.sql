@@ -41,3 +41,19 @@ CREATE TABLE morning (
   recorded_at TEXT NOT NULL CHECK (recorded_at GLOB '????-??-??T??:??:??.???Z')
 ) STRICT;
 CREATE INDEX morning_by_trainee ON morning (trainee_id);
+
+-- Words between a trainee and the coaches, oldest first a thread.
+CREATE TABLE note (
+  id          TEXT PRIMARY KEY,
+  trainee_id  TEXT NOT NULL REFERENCES trainee (id),
+  -- Who wrote it; none: the trainee.
+  coach_id    TEXT REFERENCES coach (id),
+  drill_id    TEXT CHECK (length(drill_id) <= 80),
+  at          TEXT NOT NULL CHECK (at GLOB '????-??-??T??:??:??.???Z'),
+  text        TEXT NOT NULL CHECK (length(text) BETWEEN 1 AND 1000),
+  recorded_at TEXT NOT NULL CHECK (recorded_at GLOB '????-??-??T??:??:??.???Z'),
+  -- When a coach had read it; of a trainee's alone.
+  seen_at     TEXT CHECK (seen_at GLOB '????-??-??T??:??:??.???Z')
+) STRICT;
+CREATE INDEX note_by_trainee ON note (trainee_id, at);
+CREATE INDEX note_unseen ON note (trainee_id) WHERE seen_at IS NULL AND coach_id IS NULL;

@@ -10,6 +10,7 @@ import { useCurrentTrainee } from '../trainee/index.ts';
 import { ClearanceEntry } from './ClearanceEntry.tsx';
 import type { Correction } from './correction.ts';
 import { CorrectionOverlay } from './CorrectionOverlay.tsx';
+import { Notes } from './Notes.tsx';
 import { ReportSymptom } from './ReportSymptom.tsx';
 import { SessionEntry } from './SessionEntry.tsx';
 import { TakenBackList } from './TakenBackList.tsx';
@@ -47,6 +48,7 @@ export function RecordPage() {
               <SymptomEntries record={data} now={now} correct={setCorrection} />
             </section>
             {data.mornings.length > 0 && <Mornings mornings={data.mornings} now={now} />}
+            <Notes traineeId={traineeId} name={trainee.name} />
             <TakenBackList facts={data.takenBack} now={now} />
           </div>
         </div>

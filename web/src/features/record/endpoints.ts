@@ -1,5 +1,8 @@
 import type {
   FloorRunReply,
+  NoteDto,
+  NoteReply,
+  NotesSeenDto,
   RecordReply,
   SessionCorrectionDto,
   SessionReply,
@@ -9,6 +12,7 @@ import type {
   TakenBackReply,
 } from '@myokinet/core/contracts';
 import { type About, api } from '../../client/api.ts';
+import { isOffline } from '../../client/problem.ts';
 import { rests, stales } from '../../client/stale.ts';
 
 const endpoints = api.injectEndpoints({
@@ -20,6 +24,18 @@ const endpoints = api.injectEndpoints({
     reportSymptom: build.mutation<SymptomDto, About<SymptomDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/symptoms`, method: 'POST', body }),
       invalidatesTags: (_r, error, { traineeId }) => stales('symptom', traineeId, error),
+    }),
+    notes: build.query<readonly NoteReply[], string>({
+      query: (id) => `trainees/${id}/notes`,
+      providesTags: (_r, _e, id) => rests('Notes', id),
+    }),
+    writeNote: build.mutation<readonly NoteReply[], About<NoteDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/notes`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => (isOffline(error) ? [] : [...rests('Notes', traineeId), 'Verdicts']),
+    }),
+    notesSeen: build.mutation<readonly NoteReply[], About<NotesSeenDto>>({
+      query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/notes-seen`, method: 'POST', body }),
+      invalidatesTags: (_r, error, { traineeId }) => (isOffline(error) ? [] : [...rests('Notes', traineeId), 'Verdicts']),
     }),
     takeBack: build.mutation<readonly TakenBackReply[], About<TakenBackDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/taken-back`, method: 'POST', body }),
@@ -47,6 +63,9 @@ export const {
   useCorrectSessionMutation,
   useCorrectSymptomMutation,
   useRecordQuery,
+  useNotesQuery,
+  useNotesSeenMutation,
+  useWriteNoteMutation,
   useReportSymptomMutation,
   useTakeBackMutation,
   useTakeOffFloorPhotoMutation,

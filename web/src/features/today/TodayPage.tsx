@@ -19,6 +19,7 @@ const SECTIONS: readonly { readonly kind: TodayItem['kind']; readonly title: str
   { kind: 'screening', title: 'Screenings to ask' },
   { kind: 'sign', title: 'Ready to sign' },
   { kind: 'session', title: 'Training today' },
+  { kind: 'note', title: 'Notes from trainees' },
   { kind: 'morning', title: 'Mornings after' },
   { kind: 're-check', title: 'Re-checks due' },
 ];
@@ -122,6 +123,8 @@ function Act({ item }: { readonly item: TodayItem }) {
   switch (kind) {
     case 'morning':
       return <MorningForm traineeId={traineeId} sessionId={item.sessionId} name={name} />;
+    case 'note':
+      return <Go to={`${at}/record`} label={`Read and answer: ${name}`} words="Read and answer" />;
     case 'withdrawn':
       return <Go to={`${at}/record`} label={`See the record: ${name}`} words="See the record" />;
     case 'sign':
