@@ -97,7 +97,7 @@ test('a trainee opens the page by its link and PIN, practises without a network,
     await expect(own.getByText('1 of 1 set done')).toBeVisible();
     await own.reload();
     await expect(own.getByText('0 of 1 set done')).toBeVisible();
-    await own.getByRole('button', { name: 'Back', exact: true }).tap();
+    await own.getByRole('button', { name: 'Drill before' }).tap();
     await expect(own.getByText('1 of 1 set done')).toBeVisible();
     await own.getByRole('button', { name: 'Next drill' }).tap();
     await own.getByText('Leave this drill out').tap();

@@ -117,7 +117,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
       <div className="flex gap-2">
         {at > 0 && (
           <button type="button" className="btn min-h-12 text-lg" onClick={() => go(at - 1)}>
-            Back
+            Drill before
           </button>
         )}
         <button

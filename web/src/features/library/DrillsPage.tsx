@@ -28,7 +28,7 @@ const OPTIONS: Readonly<Record<FilterName, { readonly label: string; readonly op
 };
 
 /** Rows put on the page at once: more than anybody reads, and few enough to answer within a frame. */
-const SHOWN_AT_FIRST = 40;
+const SHOWN_AT_FIRST = 30;
 
 export function DrillsPage() {
   const library = useLibrary();

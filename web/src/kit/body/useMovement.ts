@@ -1,7 +1,7 @@
 import type { Prepared, Shown } from '@myokinet/core/motion';
 import type { ShownDrill, ShownThing } from '@myokinet/core/movements';
 import { type Remote, wrap } from 'comlink';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { ANY_BODY } from './anyBody.ts';
 import type { Mover } from './movementWorker.ts';
 import type { ShownSide } from './workOut.ts';
@@ -63,7 +63,8 @@ export function useMovement(thing: ShownThing | undefined, shown: Shown = ANY_BO
     let left = false;
     void workedOut(wanted, thing, shown, side).then(
       () => {
-        if (!left) setReady(wanted);
+        // Thirty that come at once are drawn in slices: the page answers in between.
+        if (!left) startTransition(() => setReady(wanted));
       },
       // Without its figure a page still says everything in words.
       () => undefined,

@@ -1,4 +1,4 @@
-import { type RefObject, useEffect, useRef, useState } from 'react';
+import { type RefObject, startTransition, useEffect, useRef, useState } from 'react';
 
 /** So far outside of the window something is made ready. */
 const AHEAD = '600px';
@@ -12,7 +12,8 @@ export function useNearScreen<E extends Element>(): readonly [RefObject<E | null
     if (!element || near) return;
     const observer = new IntersectionObserver(
       (entries) => {
-        if (entries.some((e) => e.isIntersecting)) setNear(true);
+        // Many come near at once, and are drawn in slices.
+        if (entries.some((e) => e.isIntersecting)) startTransition(() => setNear(true));
       },
       { rootMargin: AHEAD },
     );
