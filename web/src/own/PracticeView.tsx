@@ -1,20 +1,20 @@
 import type { OwnItem, OwnPageReply, OwnSession } from '@myokinet/core/contracts';
 import type { DrillSkipReason } from '@myokinet/core/floor';
-import type { PacePart } from '@myokinet/core/floor';
-import { useCallback, useRef, useState } from 'react';
+import { useState } from 'react';
 import { MovingBody } from '../kit/body/MovingBody.tsx';
 import { useMovement } from '../kit/body/useMovement.ts';
 import { clock as time } from '../client/clock.ts';
 import { newId } from '../client/newId.ts';
-import { CountDown } from './CountDown.tsx';
 import { keptOf } from './onPhone.ts';
-import { asSession, begun, isOver, type Practice, setsDone, setsInAll, withoutLast, withSet } from './practice.ts';
+import { asSession, begun, isOver, type Practice, setsDone, withoutLast, withSet } from './practice.ts';
 import { useWakeLock } from '../client/useWakeLock.ts';
 import { voice } from '../client/voice.ts';
-import { clock, type Running, usePacedSet } from './usePacedSet.ts';
+import { PracticeEnding } from './PracticeEnding.tsx';
+import { PracticeSets } from './PracticeSets.tsx';
+import { clock } from './usePacedSet.ts';
 import { hashOf, toToday } from './useView.ts';
 import { tell } from './waiting.ts';
-import { AMOUNT_WORDS, BREATH_WORDS, PART_WORDS, SKIP_WORDS } from './words.ts';
+import { BREATH_WORDS, PART_WORDS, SKIP_WORDS } from './words.ts';
 
 interface PracticeViewProps {
   readonly ownKey: string;
@@ -57,7 +57,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
   };
   if (finished)
     return (
-      <Ending
+      <PracticeEnding
         practice={practice}
         stopped={stopped}
         {...(stopped
@@ -100,7 +100,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
       <Figure item={item} />
       <p className="text-xl font-semibold">{item.dose}</p>
       {item.changed && <p className="border-s-4 border-warning bg-warning/10 p-2 text-base">{item.changed}</p>}
-      <Sets
+      <PracticeSets
         key={item.id}
         item={item}
         done={done}
@@ -191,137 +191,6 @@ function Figure({ item }: { readonly item: OwnItem }) {
   );
 }
 
-interface SetsProps {
-  readonly item: OwnItem;
-  readonly done: number;
-  readonly paused: boolean;
-  readonly restUntil: number | undefined;
-  readonly rested: () => void;
-  readonly add: (amount: number) => void;
-  readonly takeBack: () => void;
-}
-
-/** Two taps within so long are one. */
-const ONE_TAP_MS = 900;
-
-/** What a moment of a paced set is called. */
-const MOMENT_WORDS: Readonly<Record<PacePart, string>> = {
-  ...{ out: 'out', pulse: 'pulse', hold: 'hold', back: 'back', rest: 'wait', in: 'breathe in', still: 'hold' },
-};
-
-/** One tap a set, with what was done of it; a clock paces it for who wants one, and what was tapped by mistake is taken back. */
-function Sets({ item, done, paused, restUntil, rested, add, takeBack }: SetsProps) {
-  const [amount, setAmount] = useState(item.min);
-  const [run, setRun] = useState<number>();
-  const [ranOut, setRanOut] = useState(false);
-  const tapped = useRef(-Infinity);
-  const stop = useCallback(() => {
-    setRun(undefined);
-    setRanOut(true);
-  }, []);
-  const running = usePacedSet(item, amount, run, paused, stop);
-  const unit = AMOUNT_WORDS[item.unit];
-  const over = done >= item.sets;
-  const step = item.unit === 's' ? 5 : 1;
-  const change = (by: number) => setAmount((a) => Math.min(3600, Math.max(1, a + by)));
-  const begin = async () => {
-    await clock.wake();
-    rested();
-    setRanOut(false);
-    setRun(clock.now());
-  };
-  return (
-    <section aria-label="Sets" className="border-y-2 border-base-content py-3">
-      <p role="status" className="text-base">
-        {done} of {item.sets} {item.sets === 1 ? 'set' : 'sets'} done{item.perSide ? ', each on both sides' : ''}
-        {ranOut && !over && '. The clock ran out: say what you did.'}
-      </p>
-      {restUntil !== undefined && !over && run === undefined && <CountDown until={restUntil} paused={paused} says="rest" over={rested} />}
-      {running && <RunningSet running={running} item={item} paused={paused} />}
-      {!over && run !== undefined && (
-        <button type="button" className="btn mt-2 min-h-14 w-full text-xl" onClick={stop}>
-          Stop the clock
-        </button>
-      )}
-      {!over && run === undefined && (
-        <>
-          <div className="mt-2 flex items-center gap-3">
-            <button
-              type="button"
-              className="btn btn-square min-h-14 min-w-14 text-2xl"
-              aria-label={`Fewer ${unit}`}
-              onClick={() => change(-step)}
-            >
-              −
-            </button>
-            <span className="min-w-28 text-center leading-tight">
-              <span className="text-3xl font-semibold">{told(amount, item.unit)}</span>
-              <span className="aside block text-base">
-                {item.unit === 's' && amount >= LONG ? 'minutes' : unit}
-                {item.perSide ? ' a side' : ''}
-              </span>
-            </span>
-            <button
-              type="button"
-              className="btn btn-square min-h-14 min-w-14 text-2xl"
-              aria-label={`More ${unit}`}
-              onClick={() => change(step)}
-            >
-              +
-            </button>
-            <button type="button" className="btn min-h-14 flex-1 text-lg" onClick={() => void begin()} aria-label="Run a set by the clock">
-              Clock
-            </button>
-          </div>
-          <button
-            type="button"
-            className="btn btn-primary mt-2 min-h-14 w-full text-xl"
-            onClick={() => {
-              // A thumb that trembles has done one set.
-              if (performance.now() - tapped.current < ONE_TAP_MS) return;
-              tapped.current = performance.now();
-              setRanOut(false);
-              add(amount);
-            }}
-          >
-            Set {done + 1} done
-          </button>
-        </>
-      )}
-      {done > 0 && run === undefined && (
-        <button type="button" className="btn btn-ghost mt-1 min-h-11 text-base font-normal" onClick={takeBack}>
-          Take the last set back
-        </button>
-      )}
-    </section>
-  );
-}
-
-/** Seconds that are told in minutes from here on. */
-const LONG = 120;
-const told = (amount: number, unit: OwnItem['unit']): string =>
-  unit === 's' && amount >= LONG ? `${Math.floor(amount / 60)}:${String(amount % 60).padStart(2, '0')}` : String(amount);
-
-function RunningSet({ running, item, paused }: { readonly running: Running; readonly item: OwnItem; readonly paused: boolean }) {
-  const turn = running.is === 'running' ? running.moment.turn : undefined;
-  const side = running.side ?? turn;
-  const [count, says] =
-    running.is === 'waiting'
-      ? [running.seconds, 'get into place']
-      : running.moment.part === 'still'
-        ? [told(Math.ceil(running.moment.setLeft), 's'), 'left']
-        : [running.moment.count, MOMENT_WORDS[running.moment.part]];
-  return (
-    <p className="py-2 text-center leading-none" aria-label={`${item.name} by the clock`}>
-      <span className="block text-8xl font-semibold">{count}</span>
-      <span className="mt-2 block text-2xl">
-        {paused ? 'stands still' : says}
-        {side ? `, ${side} side` : ''}
-      </span>
-    </p>
-  );
-}
-
 function HowTo({ item: { cue, steps, felt, breath, equipment } }: { readonly item: OwnItem }) {
   const breathIn = (part: string) => (part === 'out' || part === 'hold' || part === 'back' ? breath[part] : undefined);
   return (
@@ -357,59 +226,5 @@ function Skip({ reason, choose }: { readonly reason: DrillSkipReason | undefined
         ))}
       </div>
     </details>
-  );
-}
-
-const TEN = Array.from({ length: 11 }, (_, i) => i);
-
-function Ending({
-  practice,
-  stopped,
-  back,
-  send,
-  leave,
-}: {
-  readonly practice: Practice;
-  readonly stopped: boolean;
-  readonly back?: () => void;
-  readonly send: (effort: number) => void;
-  readonly leave: () => void;
-}) {
-  const sets = setsInAll(practice);
-  return (
-    <main className="flex flex-col gap-4 p-4">
-      <h1>{stopped ? 'Stop here' : 'That was it'}</h1>
-      {stopped && (
-        <p role="alert" className="border-s-8 border-error bg-error/10 p-3">
-          Nothing more for today. Your coach sees what you told.
-        </p>
-      )}
-      {sets === 0 ? (
-        <>
-          <p>No set is done, so there is nothing to tell.</p>
-          <button type="button" className="btn min-h-12" onClick={leave}>
-            Leave
-          </button>
-        </>
-      ) : (
-        <fieldset>
-          <legend className="font-semibold">
-            {sets} {sets === 1 ? 'set' : 'sets'} done. How hard was all of it? 0 nothing, 10 all you had
-          </legend>
-          <div className="mt-2 grid grid-cols-4 gap-2">
-            {TEN.map((n) => (
-              <button key={n} type="button" className="btn min-h-14 text-xl" onClick={() => send(n)}>
-                {n}
-              </button>
-            ))}
-          </div>
-        </fieldset>
-      )}
-      {back && (
-        <button type="button" className="btn btn-ghost min-h-12" onClick={back}>
-          Back to the drills
-        </button>
-      )}
-    </main>
   );
 }
