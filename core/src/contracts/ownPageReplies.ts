@@ -81,6 +81,8 @@ export interface OwnProgress {
 
 /** All that a trainee’s own page shows. */
 export interface OwnPageReply {
+  /** Whose page it is: a name may be that of two. */
+  readonly id: string;
   readonly name: string;
   readonly today: CalendarDay;
   readonly sessions: readonly OwnSession[];

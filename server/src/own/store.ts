@@ -87,6 +87,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
       const asOf = whenOf(instant(now()));
       const morningOf = morningToAsk(traineeId);
       return {
+        id: traineeId,
         name: trainee.name,
         today,
         stopped,

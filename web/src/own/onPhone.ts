@@ -5,6 +5,7 @@ export interface KnownPage {
   readonly key: string;
   readonly feed: string;
   /** Whose it is, once it was read. */
+  readonly id?: string;
   readonly name?: string;
 }
 
@@ -13,9 +14,21 @@ const PAGES = 'myokinet.own.pages';
 /** Several in a family may share a phone; the one opened last comes first. */
 export const knownPages = (): readonly KnownPage[] => readKept<readonly KnownPage[]>(PAGES, []);
 
-/** Puts a page first; the same trainee’s earlier key gives way. */
+/** Puts a page first; an earlier key of the same trainee gives way, and hands over what it had kept. */
 export function keepPage(page: KnownPage): void {
-  keep(PAGES, [page, ...knownPages().filter((p) => p.key !== page.key && (p.name === undefined || p.name !== page.name))]);
+  const others = knownPages().filter((p) => p.key !== page.key);
+  const earlier = others.filter((p) => page.id !== undefined && p.id === page.id);
+  for (const { key } of earlier) handOver(key, page.key);
+  keep(PAGES, [page, ...others.filter((p) => !earlier.includes(p))]);
+}
+
+/** A link that is opened once more makes a new key: what waits under the old one is sent by it. */
+function handOver(from: string, to: string): void {
+  const [old, now] = [keptOf(from), keptOf(to)];
+  now.keep('waiting', [...old.read<readonly unknown[]>('waiting', []), ...now.read<readonly unknown[]>('waiting', [])]);
+  const underWay = old.read<unknown>('under way', null);
+  if (underWay !== null && now.read<unknown>('under way', null) === null) now.keep('under way', underWay);
+  for (const kind of KEPT_OF_PAGE) old.drop(kind);
 }
 
 /** Forgets a page with all that was kept of it. */

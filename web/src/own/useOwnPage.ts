@@ -53,7 +53,7 @@ export function useOwnPage({ key, feed }: KnownPage): OwnPageState {
     const now = { page: answer.data, at: nowInstant() };
     keptOf(key).keep('read', now);
     // Two trainees on one phone are told apart by their names.
-    keepPage({ key, feed, name: answer.data.name });
+    keepPage({ key, feed, id: answer.data.id, name: answer.data.name });
     setRead(now);
   }, [key, feed]);
 

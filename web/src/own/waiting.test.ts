@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { keepPage, knownPages } from './onPhone.ts';
 import { isTold, letGo, sendWaiting, tell, type Told, waitingOf } from './waiting.ts';
 
 let kept: Map<string, string>;
@@ -70,6 +71,19 @@ it('loses nothing on a phone that keeps nothing, and keeps two trainees apart', 
   expect(await sendWaiting('key of one.11111111')).toBe(true);
   expect(asked).toEqual(['a']);
   expect(waitingOf('key of one.11111111')).toEqual([]);
+});
+
+it('what waits under the key of an earlier opening goes with the new one of the same trainee, and of nobody else', async () => {
+  keepPage({ key: 'first.11111111', feed: '', id: 'ada', name: 'Ada' });
+  tell('first.11111111', told('a'));
+  keepPage({ key: 'other.22222222', feed: '', id: 'bo', name: 'Ada' });
+  expect(waitingOf('other.22222222')).toEqual([]);
+  keepPage({ key: 'second.33333333', feed: '', id: 'ada', name: 'Ada' });
+  expect(knownPages().map((p) => p.key)).toEqual(['second.33333333', 'other.22222222']);
+  const asked = answers();
+  expect(await sendWaiting('second.33333333')).toBe(true);
+  expect(asked).toEqual(['a']);
+  expect(waitingOf('first.11111111')).toEqual([]);
 });
 
 it('a session is told once it is on record or on its way', () => {
