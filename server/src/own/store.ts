@@ -9,7 +9,7 @@ import type {
   SessionDto,
   SymptomDto,
 } from '@myokinet/core/contracts';
-import { breathOf, doseInWords, EQUIPMENT } from '@myokinet/core/drills';
+import { breathOf, EQUIPMENT, plannedDoseInWords } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
 import { fittedTo, type Library } from '@myokinet/core/library';
 import { type Alone, aloneInWords, daysLater, isLoadedSession, practisedAlone, sessionMinutes, whenOf } from '@myokinet/core/planning';
@@ -184,7 +184,7 @@ function itemReply(found: Extract<Practice, { readonly dose: unknown }>, library
     ...(support ? { support } : {}),
     ...(manner ? { manner } : {}),
     name: drill.name,
-    dose: doseInWords(dose, drill.dose),
+    dose: plannedDoseInWords(dose, drill),
     unit: drill.dose.unit,
     perSide: drill.dose.perSide,
     cue: drill.cue,

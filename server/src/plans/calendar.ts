@@ -1,4 +1,5 @@
 import type { PlanReply, TraineeReply } from '@myokinet/core/contracts';
+import { plannedDoseInWords } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { isLoadedSession, PLACES, type PlanBrief, SESSION_FORMS, sessionMinutes, weekdayOf } from '@myokinet/core/planning';
 import type { CalendarDay, Instant } from '@myokinet/core/quantities';
@@ -76,9 +77,7 @@ function onPaper(day: string, at = '00:00'): Date {
 }
 
 function described({ items, form }: PlanReply['sessions'][number], library: Library): string {
-  const drills = items.map(
-    ({ drillId, sets, min, max }) => `${library.drill(drillId).name}: ${sets} × ${min === max ? max : `${min}–${max}`}`,
-  );
+  const drills = items.map((item) => `${library.drill(item.drillId).name}: ${plannedDoseInWords(item, library.asPlanned(item))}`);
   const how = form && form !== 'sets' ? [`${SESSION_FORMS[form].name}: ${SESSION_FORMS[form].says}`] : [];
   return [...how, ...drills, 'Coaching aid, not medical advice.'].join('\n');
 }

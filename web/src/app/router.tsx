@@ -69,6 +69,7 @@ export const router = createBrowserRouter([
                           { path: 'compare', lazy: page(() => import('../features/plan/ComparePage.tsx'), 'ComparePage') },
                         ],
                       },
+                      { path: 'paper', lazy: page(() => import('../features/paper/PaperPage.tsx'), 'PaperPage') },
                       { path: 'record', lazy: page(() => import('../features/record/RecordPage.tsx'), 'RecordPage') },
                       { path: 'workload', lazy: page(() => import('../features/workload/WorkloadPage.tsx'), 'WorkloadPage') },
                       { path: 'floor', lazy: page(() => import('../features/floor/StartPage.tsx'), 'StartPage') },

@@ -2,7 +2,7 @@ import { weeksLater } from '@myokinet/core/planning';
 import type { CalendarDay } from '@myokinet/core/quantities';
 import { ChevronLeft, ChevronRight, Printer } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { UndoRedo } from '../../kit/UndoRedo.tsx';
 import type { PlanDesk } from './usePlanDesk.ts';
 
@@ -32,14 +32,9 @@ export function DeskBar({ desk, from, title, by, children }: DeskBarProps) {
       </div>
       <div className="no-print ms-auto flex flex-wrap items-center gap-2">
         <UndoRedo desk={desk} />
-        <button
-          type="button"
-          className="btn btn-sm btn-ghost"
-          disabled={desk.weeks.every((w) => w.sessions.length === 0)}
-          onClick={() => window.print()}
-        >
-          <Printer size={16} aria-hidden /> Print
-        </button>
+        <Link className="btn btn-sm btn-ghost" to={`../paper?week=${from}`} relative="path">
+          <Printer size={16} aria-hidden /> Hand-out
+        </Link>
         {children}
         {desk.unsaved && (
           <>

@@ -12,6 +12,7 @@ const TABS = [
   { to: 'lab', label: 'Lab' },
   { to: 'plan', label: 'Plan' },
   { to: 'record', label: 'Record' },
+  { to: 'paper', label: 'Paper' },
   { to: 'screening', label: 'Screening' },
   { to: 'profile', label: 'Profile' },
 ];
