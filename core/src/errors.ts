@@ -82,6 +82,11 @@ export const ERROR_CATALOGUE = {
   'copy-unusable': [409, 'This copy cannot be brought back.'],
   'link-unknown': [403, 'This link opens nothing. Ask your coach for a new one.'],
   'link-lapsed': [403, 'This link has lapsed. Ask your coach for a new one.'],
+  'link-no-consent': [403, 'Your page opens again when those responsible for you have agreed; your coach notes it.'],
+  'link-consent-first': [
+    409,
+    'A page of their own needs the word of those responsible for a child first: note their consent on the page “Screening”.',
+  ],
   'link-pin-needed': [403, 'This link asks for the PIN that your coach gave you.'],
   'link-pin-wrong': [403, 'This is not the PIN of this link.'],
   'link-missing': [404, 'There is no link to take back.'],

@@ -26,7 +26,7 @@ import { emergencyRoutes } from './emergencies/routes.ts';
 import { sessionRoutes } from './sessions/routes.ts';
 import { symptomRoutes } from './symptoms/routes.ts';
 import { traineeRoutes } from './trainees/routes.ts';
-import { linkRoutes, ownRoutes } from './own/routes.ts';
+import { type FindStudio, linkRoutes, ownRoutes } from './own/routes.ts';
 import type { Services } from './services.ts';
 
 const BODY_LIMIT = 512 * 1024;
@@ -52,7 +52,7 @@ export interface AppOptions {
   /** How files and copies stand. */
   readonly health?: () => object;
   /** The studio of an id, for links that say in which they lie. */
-  readonly studioOf?: (id: string) => Services | undefined;
+  readonly studioOf?: FindStudio;
 }
 
 /** @param now the time of day that answers are stamped with */

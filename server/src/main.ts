@@ -3,7 +3,7 @@ import { dirname } from 'node:path';
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from './app.ts';
 import { type Config, configFrom, SettingProblem } from './config.ts';
-import { STUDIO_ID } from './context.ts';
+import { DEMO_STUDIO, STUDIO_ID } from './context.ts';
 import { BUILT_IN_COACH } from './actor.ts';
 import { demoRoutes } from './identity/demoRoutes.ts';
 import { openSeat } from './seat.ts';
@@ -31,7 +31,7 @@ async function demo(file: string, config: Config, now: () => Date): Promise<Read
     ...config,
     origin: undefined,
     more: demoRoutes,
-    studioOf: (id) => (id === STUDIO_ID ? studio : undefined),
+    studioOf: (id) => (id === STUDIO_ID ? { name: DEMO_STUDIO, services: studio } : undefined),
   });
   return { app, listening: () => undefined, close: () => void db.close() };
 }

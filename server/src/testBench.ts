@@ -24,7 +24,7 @@ export async function testBench(db: Database = openDatabase(':memory:')) {
   let clock = START;
   const services = servicesFor({ db, studioId: STUDIO_ID, now: () => clock });
   const app = await buildApp(openSeat(services, BUILT_IN_COACH), () => clock, {
-    studioOf: (id) => (id === STUDIO_ID ? services : undefined),
+    studioOf: (id) => (id === STUDIO_ID ? { name: 'Test studio', services } : undefined),
   });
   return {
     db,

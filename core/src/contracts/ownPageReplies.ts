@@ -84,6 +84,8 @@ export interface OwnPageReply {
   /** Whose page it is: a name may be that of two. */
   readonly id: string;
   readonly name: string;
+  /** Whose server keeps it, and which coach made the link. */
+  readonly keptBy: { readonly studio: string; readonly coach: string };
   readonly today: CalendarDay;
   readonly sessions: readonly OwnSession[];
   /** Absent where the coach does not show it. */

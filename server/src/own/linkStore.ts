@@ -17,6 +17,8 @@ interface LinkRow {
   readonly lapsesOn: CalendarDay | null;
   readonly progress: number;
   readonly madeAt: Instant;
+  /** The name of who made it. */
+  readonly coach: string;
 }
 type DeviceRow = LinkRow & { readonly deviceId: string; readonly seenAt: Instant };
 
@@ -25,6 +27,8 @@ export interface OwnSeat {
   readonly traineeId: string;
   /** The trainee, under the name of the coach who made the link: nobody else answers for it. */
   readonly actor: Actor;
+  /** The name of who made the link. */
+  readonly coach: string;
   /** Whether the coach shows how far they have come. */
   readonly progress: boolean;
 }
@@ -53,15 +57,25 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
 
   const isLapsed = ({ lapsesOn }: LinkRow): boolean => lapsesOn !== null && lapsesOn < calendarDay(now());
 
-  /** @throws Refusal `link-unknown`, `link-lapsed` */
+  /**
+   * A child’s page stands on the word of those responsible for them, as long as it stands.
+   *
+   * @throws Refusal `link-unknown`, `link-lapsed`, `link-no-consent`
+   */
   function standing<Row extends LinkRow>(row: Row | undefined): Row {
     if (!row) throw new Refusal('link-unknown');
     if (isLapsed(row)) throw new Refusal('link-lapsed');
+    agreedFor(row.traineeId, 'link-no-consent');
     return row;
   }
 
-  const seatOf = ({ traineeId, coachId, progress }: LinkRow): OwnSeat => ({
+  function agreedFor(traineeId: string, otherwise: 'link-no-consent' | 'link-consent-first'): void {
+    if (trainees.find(traineeId).screening.cautions.some((c) => c.id === 'no-consent')) throw new Refusal(otherwise);
+  }
+
+  const seatOf = ({ traineeId, coachId, coach, progress }: LinkRow): OwnSeat => ({
     traineeId,
+    coach,
     progress: progress === 1,
     actor: { coachId, role: 'assistant', initials: null, confirmed: false, isTrainee: true },
   });
@@ -89,7 +103,7 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
     /** Makes a link, and takes the one before it back with every phone that it was opened on. Its secret is told once. */
     async make(actor: Actor, traineeId: string, { id, pin = null, lapsesOn = null, progress }: TraineeLinkDto): Promise<NewLinkReply> {
       mustMay(actor, 'plan');
-      trainees.find(traineeId);
+      agreedFor(traineeId, 'link-consent-first');
       const token = newToken();
       const pinHash = pin === null ? null : await hashPassword(pin);
       db.transaction(() => {
@@ -114,7 +128,7 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
     /**
      * Makes a phone known that shows a link.
      *
-     * @throws Refusal `link-unknown`, `link-lapsed`, `link-pin-needed`, `link-pin-wrong`
+     * @throws Refusal `link-unknown`, `link-lapsed`, `link-no-consent`, `link-pin-needed`, `link-pin-wrong`
      */
     async open(token: string, { pin }: { readonly pin?: LinkOpenDto['pin'] | undefined }, device: string): Promise<LinkOpenReply> {
       const { id, pinHash } = standing(byToken.get({ hash: digestOf(token) }));
@@ -128,14 +142,14 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
       return { key: withStudio(fileId, key), feed: withStudio(fileId, feedOf(token)) };
     },
 
-    /** @throws Refusal `link-unknown`, `link-lapsed` */
+    /** @throws Refusal `link-unknown`, `link-lapsed`, `link-no-consent` */
     seatOfDevice(key: string): OwnSeat {
       const row = standing(byDevice.get({ hash: digestOf(key) }));
       if (now().getTime() - Date.parse(row.seenAt) > SEEN_EVERY_MS) seen.run({ id: row.deviceId, at: at() });
       return seatOf(row);
     },
 
-    /** @throws Refusal `link-unknown`, `link-lapsed` */
+    /** @throws Refusal `link-unknown`, `link-lapsed`, `link-no-consent` */
     seatOfFeed: (feed: string): OwnSeat => seatOf(standing(byFeed.get({ hash: digestOf(feed) }))),
   };
 }

@@ -147,6 +147,25 @@ describe('a private link', () => {
     expect((await (await phone(key)).get('page')).body).toMatchObject({ code: 'link-unknown' });
   });
 
+  it('of a child stands on the word of those responsible for them, and shuts where it is taken back', async () => {
+    const child = traineeDto({ birthYear: 2014 });
+    await bench.post('/api/trainees', child);
+    at = `/api/trainees/${child.id}`;
+    const word = (agreed: boolean) =>
+      bench.post(`${at}/consents`, { id: v7(), role: 'guardian', givenOn: calendarDay(bench.now()), agreed });
+    expect(await bench.post(`${at}/link`, { id: v7(), progress: true })).toMatchObject({
+      status: 409,
+      body: { code: 'link-consent-first' },
+    });
+    await word(true);
+    const held = await phone();
+    expect(await held.page()).toMatchObject({ keptBy: { studio: 'Test studio', coach: expect.any(String) } });
+    await word(false);
+    expect(await held.get('page')).toMatchObject({ status: 403, body: { code: 'link-no-consent' } });
+    await word(true);
+    expect(await held.get('page')).toMatchObject({ status: 200 });
+  });
+
   it('is known on a few phones; the one seen longest ago makes room', async () => {
     const { secret } = await link();
     const keys: string[] = [];
@@ -400,7 +419,7 @@ describe('the program’s log', () => {
     try {
       const app = await buildApp(() => ({ studio: bench.services, actor: BUILT_IN_COACH }), bench.now, {
         log: true,
-        studioOf: () => bench.services,
+        studioOf: () => ({ name: 'Test studio', services: bench.services }),
       });
       const headers = { host: '127.0.0.1' };
       await app.inject({ url: `/api/own/calendar/${feed}.ics`, headers });

@@ -24,6 +24,9 @@ const KEY_HEADER = 'x-myokinet-link';
 /** Answered without a sign-in: a link opens them. */
 const open = { config: { open: true } } as const;
 
+/** A studio by the id under which its file is found, and what it is called. */
+export type FindStudio = (id: string) => { readonly name: string; readonly services: Services } | undefined;
+
 /** The coach’s side: how a trainee’s link stands. */
 export function linkRoutes(app: FastifyInstance): void {
   app.get<OfTrainee>('/api/trainees/:id/link', ({ params, studio }) => studio.links.find(params.id));
@@ -48,19 +51,19 @@ export function linkRoutes(app: FastifyInstance): void {
 }
 
 /** The trainee’s side: everything that a private link opens, and nothing else. */
-export function ownRoutes(app: FastifyInstance, studioOf: (id: string) => Services | undefined, now: () => Date): void {
+export function ownRoutes(app: FastifyInstance, studioOf: FindStudio, now: () => Date): void {
   const slow = slowDown(now);
 
-  function studioAt(shown: unknown): { readonly studio: Services; readonly secret: string } {
+  function studioAt(shown: unknown): { readonly studio: Services; readonly name: string; readonly secret: string } {
     const { studioId, secret } = studioAndSecret(shown);
-    const studio = studioOf(studioId);
-    if (!studio) throw new Refusal('link-unknown');
-    return { studio, secret };
+    const found = studioOf(studioId);
+    if (!found) throw new Refusal('link-unknown');
+    return { studio: found.services, name: found.name, secret };
   }
 
-  function seatAt(request: FastifyRequest): OwnSeat & { readonly studio: Services } {
-    const { studio, secret } = studioAt(request.headers[KEY_HEADER]);
-    return { studio, ...studio.links.seatOfDevice(secret) };
+  function seatAt(request: FastifyRequest): OwnSeat & { readonly studio: Services; readonly name: string } {
+    const { studio, name, secret } = studioAt(request.headers[KEY_HEADER]);
+    return { studio, name, ...studio.links.seatOfDevice(secret) };
   }
 
   app.post('/api/own/open', open, async (request) => {
@@ -79,7 +82,7 @@ export function ownRoutes(app: FastifyInstance, studioOf: (id: string) => Servic
 
   app.get('/api/own/page', open, (request) => {
     const seat = seatAt(request);
-    return seat.studio.own.page(seat);
+    return seat.studio.own.page(seat, seat.name);
   });
 
   app.post('/api/own/practice', open, (request, reply) => {

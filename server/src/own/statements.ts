@@ -8,8 +8,10 @@ export const REVOKE_LINK = `
   WHERE trainee_id = @traineeId AND revoked_at IS NULL`;
 
 const LINK = `
-  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.progress, l.made_at AS madeAt
-  FROM trainee_link l`;
+  SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.progress, l.made_at AS madeAt,
+         c.name AS coach
+  FROM trainee_link l
+  JOIN coach c ON c.id = l.coach_id`;
 /** One that was taken back opens nothing, nor does that of somebody who trains here no more. */
 const STANDS = 'l.revoked_at IS NULL AND (SELECT archived_at FROM trainee t WHERE t.id = l.trainee_id) IS NULL';
 
@@ -18,9 +20,10 @@ export const LINK_BY_TOKEN = `${LINK} WHERE l.token_hash = @hash AND ${STANDS}`;
 export const LINK_BY_FEED = `${LINK} WHERE l.feed_hash = @hash AND ${STANDS}`;
 export const LINK_BY_DEVICE = `
   SELECT l.id, l.trainee_id AS traineeId, l.coach_id AS coachId, l.pin_hash AS pinHash, l.lapses_on AS lapsesOn, l.progress, l.made_at AS madeAt,
-         d.id AS deviceId, d.seen_at AS seenAt
+         c.name AS coach, d.id AS deviceId, d.seen_at AS seenAt
   FROM trainee_device d
   JOIN trainee_link l ON l.id = d.link_id
+  JOIN coach c ON c.id = l.coach_id
   WHERE d.token_hash = @hash AND ${STANDS}`;
 
 export const INSERT_DEVICE = `

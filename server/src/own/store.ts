@@ -68,7 +68,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
   }
 
   return {
-    page({ traineeId, progress }: OwnSeat): OwnPageReply {
+    page({ traineeId, progress, coach }: OwnSeat, studio: string): OwnPageReply {
       const trainee = trainees.find(traineeId);
       const verdict = readiness.reply(traineeId);
       const { standing, ladderId, planner, stopSigns } = verdict;
@@ -89,6 +89,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
       return {
         id: traineeId,
         name: trainee.name,
+        keptBy: { studio, coach },
         today,
         stopped,
         // Where something is stopped nothing is on offer: what is left of a session is for the coach to say.

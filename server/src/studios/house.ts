@@ -5,7 +5,7 @@ import { accountDoor } from '../identity/door.ts';
 import { identityRoutes } from '../identity/routes.ts';
 import { newCode } from '../identity/secrets.ts';
 import type { FindSeat } from '../seat.ts';
-import type { Services } from '../services.ts';
+import type { FindStudio } from '../own/routes.ts';
 import { slowDown } from '../identity/slowDown.ts';
 import type { StudioFiles } from '../identity/studioFiles.ts';
 import type { JudgeFile } from '../library/judgeInThread.ts';
@@ -65,7 +65,10 @@ export function openHouse({ data, copiesFolder, passphrase, now, judge, adopt, s
     seatOf: door.seatOf satisfies FindSeat,
 
     /** The studio of an id, where there is one: links say in which they lie. */
-    studioOf: (id: string): Services | undefined => (accounts.studios().some((s) => s.id === id) ? studios.of(id).services : undefined),
+    studioOf: ((id) => {
+      const known = accounts.studios().find((s) => s.id === id);
+      return known && { name: known.name, services: studios.of(id).services };
+    }) satisfies FindStudio,
 
     /** Opens all files, so that what is wrong shows at the start, and not when a coach comes; names those that are damaged. */
     openAll(): readonly string[] {

@@ -1,8 +1,11 @@
+import type { OwnPageReply } from '@myokinet/core/contracts';
 import type { KnownPage } from './onPhone.ts';
 import { hashOf } from './useView.ts';
 
 interface AboutProps {
   readonly known: KnownPage;
+  /** Absent on a page that a phone kept from before this was told. */
+  readonly keptBy: OwnPageReply['keptBy'] | undefined;
   /** Of others whose pages this phone knows. */
   readonly others: readonly KnownPage[];
   readonly turnTo: (page: KnownPage) => void;
@@ -10,7 +13,7 @@ interface AboutProps {
 }
 
 /** What the page keeps and where, the calendar’s address, and the way off this phone. */
-export function About({ known, others, turnTo, forget }: AboutProps) {
+export function About({ known, keptBy, others, turnTo, forget }: AboutProps) {
   const calendar = `${window.location.origin}/api/own/calendar/${known.feed}.ics`;
   return (
     <main className="flex flex-col gap-5 p-4">
@@ -35,10 +38,17 @@ export function About({ known, others, turnTo, forget }: AboutProps) {
       <section>
         <h2>What is kept, and by whom</h2>
         <ul className="ms-5 list-disc">
-          <li>Your coach’s studio keeps your profile, checks, plans, sessions, what hurt and how mornings were, on its own server.</li>
+          <li>
+            {keptBy ? keptBy.studio : 'Your coach’s studio'} keeps your profile, checks, plans, sessions, what hurt, how mornings were and
+            your messages, on its own server, for the coaches who train you.
+          </li>
           <li>This phone keeps the page as you read it last, and what waits to be sent.</li>
           <li>What you tell here is marked as told by you. It can stop training; it never opens a harder step by itself.</li>
-          <li>Ask your coach to have all of it handed out or erased; they can do both from your profile.</li>
+          <li>
+            {keptBy ? `${keptBy.coach}, who gave you this link,` : 'Your coach'} can hand out or erase all of it from your profile: ask, and
+            you get a file, or it is gone.
+          </li>
+          <li>Are you under 18, this page stands on the consent of those responsible for you, and shuts when they take it back.</li>
         </ul>
         <p className="mt-2">A coaching aid, no medical advice.</p>
       </section>

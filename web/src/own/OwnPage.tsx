@@ -57,6 +57,7 @@ export function OwnPage({ known, others, turnTo, renew }: OwnPageProps) {
       {page && !session && view.at === 'about' && (
         <About
           known={known}
+          keptBy={page.keptBy}
           others={others}
           turnTo={turnTo}
           forget={() => {

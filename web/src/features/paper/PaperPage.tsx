@@ -4,7 +4,7 @@ import { type CalendarDay, longDay } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
 import { ChevronLeft, ChevronRight, FileDown, Printer } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useSchools } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -20,10 +20,9 @@ import { useCurrentBody, useCurrentTrainee, useFittedLibrary } from '../trainee/
 import { handOutSheets, heldBack } from './handOut.ts';
 import { PAPER_SIZES, type PaperDocument, type PaperSize } from './paperDocument.ts';
 import { PaperSheets } from './PaperSheets.tsx';
-import { paperMaker } from './paperMaker.ts';
 import { lettersMissing } from './printable.ts';
 import { type Reader, READERS, reportSheets } from './report.ts';
-import { usePaperFile } from './usePaperFile.ts';
+import { usePaperFile, useWarmMaker } from './usePaperFile.ts';
 
 const WHATS = { week: 'A week', report: 'Readiness report' } as const;
 const isDay = (text: string | null): text is CalendarDay =>
@@ -65,12 +64,6 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
   const [figures, setFigures] = useState(true);
   const [steps, setSteps] = useState(true);
   const file = usePaperFile();
-  // What makes the file is large: it comes while the page is looked at.
-  useEffect(() => {
-    paperMaker()
-      .warm()
-      .catch(() => undefined);
-  }, []);
   const put = (fields: Readonly<Record<string, string>>) => {
     const next = new URLSearchParams(search);
     for (const [name, value] of Object.entries(fields)) {
@@ -97,10 +90,11 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
     title: what === 'report' ? `Report for ${READERS[reader].name.toLowerCase().replace('the ', '')}` : one ? one.heading : range,
     sheets,
   };
+  useWarmMaker(document, shown);
   const missing = document ? lettersMissing(document) : [];
   const ready = document !== undefined && document.sheets.length > 0;
   return (
-    <div className="px-4 py-3 sm:px-6">
+    <div className="px-4 py-3 sm:px-6 print:p-0">
       <div className="no-print flex flex-wrap items-end gap-x-6 gap-y-3">
         <Choice label="What" options={WHATS} value={what} set={(v) => put({ what: v === 'week' ? '' : v })} />
         {what === 'week' ? (

@@ -14,13 +14,13 @@ export function PaperSheets({ document, look, shown }: PaperSheetsProps) {
   const { title, trainee, coach, studio, made, sheets } = document;
   return (
     <div
-      className={`flex flex-col gap-6 print:block ${look.size === 'a4' ? 'page-a4' : 'page-letter'} ${look.large ? 'text-[1.65em]' : ''}`}
+      className={`flex flex-col gap-6 print:block ${look.size === 'a4' ? 'page-a4' : 'page-letter'} ${look.large ? 'text-[1.65em] print:text-[17pt]' : 'print:text-[10.5pt]'}`}
     >
       {sheets.map((sheet, i) => (
         <article
           key={i}
           aria-label={sheet.heading}
-          className="sheet paper max-w-4xl p-4 leading-snug sm:p-6 print:break-after-page print:border-0 print:p-0"
+          className="sheet paper max-w-4xl p-4 leading-snug sm:p-6 print:max-w-none print:border-0 print:p-0 print:not-last:break-after-page"
         >
           <table role="presentation" className="w-full">
             <thead>
@@ -155,15 +155,15 @@ function Drill({ drill, shown }: { readonly drill: PaperDrill; readonly shown: S
           {drill.lines.map((line) => (
             <p key={line}>{line}</p>
           ))}
+          {drill.steps.length > 0 && (
+            <ol className="list-decimal ps-6">
+              {drill.steps.map((step) => (
+                <li key={step}>{step}</li>
+              ))}
+            </ol>
+          )}
         </div>
       </div>
-      {drill.steps.length > 0 && (
-        <ol className="mt-1 list-decimal ps-6">
-          {drill.steps.map((step) => (
-            <li key={step}>{step}</li>
-          ))}
-        </ol>
-      )}
     </section>
   );
 }

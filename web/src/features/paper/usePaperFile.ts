@@ -1,5 +1,6 @@
 import type { Shown } from '@myokinet/core/motion';
-import { useState } from 'react';
+import type { ShownDrill } from '@myokinet/core/movements';
+import { useEffect, useState } from 'react';
 import type { PaperDocument, PaperLook } from './paperDocument.ts';
 import { paperMaker } from './paperMaker.ts';
 
@@ -24,6 +25,19 @@ export function usePaperFile(): {
         .catch(() => setState('failed'));
     },
   };
+}
+
+/** What makes the file is large, and movements take their time: both are got ready while the page is looked at. */
+export function useWarmMaker(document: PaperDocument | undefined, shown: Shown): void {
+  const figures = document?.sheets.flatMap((s) => s.blocks).flatMap((b) => (b.is === 'drill' && b.figure ? [b.figure] : [])) ?? [];
+  const wanted = JSON.stringify([figures.map(({ id, pose, movement }) => ({ id, pose, movement })), shown]);
+  useEffect(() => {
+    const [outlines, body] = JSON.parse(wanted) as [readonly ShownDrill[], Shown];
+    // Where it fails, making the file fails too, and is said there.
+    paperMaker()
+      .warm(outlines, body)
+      .catch(() => undefined);
+  }, [wanted]);
 }
 
 function handOver(file: Blob, name: string): void {

@@ -3,6 +3,7 @@ import { type CalendarDay, longDay } from '@myokinet/core/quantities';
 import { format, parseISO } from 'date-fns';
 import { QrCode } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useMe } from '../../client/session.ts';
@@ -12,7 +13,8 @@ import { useLinkQuery, useMakeLinkMutation, useRevokeLinkMutation } from './endp
 const addressOf = (secret: string): string => `${window.location.origin}/own#${secret}`;
 
 /** The private link to a trainee’s own page: made, shown once as address and code, renewed, taken back. */
-export function LinkPanel({ trainee: { id, name } }: { readonly trainee: TraineeReply }) {
+export function LinkPanel({ trainee: { id, name, screening } }: { readonly trainee: TraineeReply }) {
+  const consentMissing = screening.cautions.some((c) => c.id === 'no-consent');
   const { may } = useMe();
   const { data: link, error, refetch } = useLinkQuery(id);
   const [revoke, revoking] = useRevokeLinkMutation();
@@ -29,7 +31,15 @@ export function LinkPanel({ trainee: { id, name } }: { readonly trainee: Trainee
       {link === null && <p className="mt-2">There is no link yet.</p>}
       {link && <HowItStands link={link} />}
       {made && link?.id === made.id && <Once made={made} name={name} />}
-      {mayLink && link !== undefined && <MakeLink traineeId={id} renews={link !== null} made={setMade} />}
+      {consentMissing && (
+        <p className="mt-2 border-s-4 border-warning bg-warning/10 px-3 py-2">
+          {name} is a child: the page needs the word of those responsible for them first{link ? ', and is shut until it stands again' : ''}.{' '}
+          <Link className="link font-semibold" to="../screening" relative="path">
+            Note their consent
+          </Link>
+        </p>
+      )}
+      {mayLink && !consentMissing && link !== undefined && <MakeLink traineeId={id} renews={link !== null} made={setMade} />}
       {mayLink && link && (
         <button
           type="button"

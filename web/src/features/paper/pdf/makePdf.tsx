@@ -32,7 +32,7 @@ function register({ plain, bold }: PaperFonts): void {
 const worked = new Map<string, Prepared>();
 
 /** Worked out once for each body: the same drill comes on many a sheet. */
-function workedOut(figure: NonNullable<PaperDrill['figure']>, shown: Shown): Prepared {
+export function workedOut(figure: NonNullable<PaperDrill['figure']>, shown: Shown): Prepared {
   const key = JSON.stringify([figure.id, figure.pose, figure.movement, shown]);
   const known = worked.get(key) ?? workOut(figure, shown, 'as written');
   worked.set(key, known);
