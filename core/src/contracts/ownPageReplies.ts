@@ -76,7 +76,14 @@ export interface OwnProgress {
   readonly ladder: string;
   readonly rungs: readonly { readonly name: string; readonly is: 'signed' | 'next' | 'later' }[];
   /** What the next rung asks for, and how the newest check stands to it. */
-  readonly needs: readonly { readonly check: string; readonly asks: string; readonly stands: string; readonly state: HeadroomState }[];
+  readonly needs: readonly {
+    readonly check: string;
+    readonly asks: string;
+    readonly stands: string;
+    readonly state: HeadroomState;
+    /** What was shown in the last three months, oldest first. */
+    readonly trail: readonly { readonly at: Instant; readonly figure: string; readonly value: number }[];
+  }[];
 }
 
 /** All that a trainee’s own page shows. */

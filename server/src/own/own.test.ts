@@ -316,6 +316,7 @@ describe('how far they have come', () => {
     expect(progress?.rungs.slice(0, 2).map((r) => r.is)).toEqual(['next', 'later']);
     const { headrooms } = (await bench.get(`${at}/readiness`)).body as ReadinessReply;
     expect(progress?.needs.map((n) => n.state)).toEqual(headrooms.map((h) => h.state));
+    for (const need of progress?.needs ?? []) expect(need.trail.at(-1)?.figure).toMatch(/\d|full|flat/);
     for (const need of progress?.needs ?? [])
       expect(need).toMatchObject({ asks: expect.stringMatching(/\d/), stands: expect.stringMatching(/spare|reached/) });
     const { key } = (await opened((await link({ progress: false })).secret)).body as LinkOpenReply;
@@ -401,7 +402,14 @@ describe('the calendar’s address', () => {
     const read = await bench.get(`/api/own/calendar/${feed}.ics`);
     expect(read).toMatchObject({ status: 200, type: expect.stringContaining('text/calendar') });
     const events = new ICAL.Component(ICAL.parse(read.body as string) as []).getAllSubcomponents('vevent');
-    expect(events.some((e) => String(e.getFirstPropertyValue('description')).includes('Wall slides'))).toBe(true);
+    expect(events.some((e) => String(e.getFirstPropertyValue('description')).includes('Wall slides: 2 × 5–10 reps'))).toBe(true);
+    // It reminds at eight in the morning of a day for which no hour is known; the coach's own file does not ring.
+    const triggers = (text: unknown) =>
+      new ICAL.Component(ICAL.parse(text as string) as [])
+        .getAllSubcomponents('vevent')
+        .flatMap((e) => e.getAllSubcomponents('valarm').map((a) => String(a.getFirstPropertyValue('trigger'))));
+    expect(triggers(read.body)).toEqual(['PT8H']);
+    expect(triggers((await bench.get(`${at}/calendar.ics`)).body)).toEqual([]);
     for (const wrong of [key, secret]) expect((await bench.get(`/api/own/calendar/${wrong}`)).status).toBe(403);
     expect((await (await phone(feed)).get('page')).status).toBe(403);
     await bench.delete(`${at}/link`);

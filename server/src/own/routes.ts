@@ -113,6 +113,6 @@ export function ownRoutes(app: FastifyInstance, studioOf: FindStudio, now: () =>
   app.get<{ Params: { feed: string } }>('/api/own/calendar/:feed', open, ({ params }, reply) => {
     const { studio, secret } = studioAt(params.feed.replace(/\.ics$/, ''));
     const { traineeId } = studio.links.seatOfFeed(secret);
-    return reply.type('text/calendar; charset=utf-8').send(calendarOf(studio, traineeId));
+    return reply.type('text/calendar; charset=utf-8').send(calendarOf(studio, traineeId, { reminds: true }));
   });
 }

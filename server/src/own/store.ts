@@ -1,3 +1,4 @@
+import type { BodySide } from '@myokinet/core/anatomy';
 import type {
   MorningDto,
   OwnItem,
@@ -12,8 +13,9 @@ import type {
 import { breathOf, EQUIPMENT, plannedDoseInWords } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
 import { fittedTo, type Library } from '@myokinet/core/library';
+import { type Capacity, formatReadingWithBand } from '@myokinet/core/measuring';
 import { type Alone, aloneInWords, daysLater, isLoadedSession, practisedAlone, sessionMinutes, whenOf } from '@myokinet/core/planning';
-import { type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { addDays, type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { traineeBody } from '@myokinet/core/statics';
 import { capacityInWords, demandInWords, headroomInWords, lockInWords, stopSignInWords } from '@myokinet/core/words';
 import type { Context } from '../context.ts';
@@ -32,6 +34,9 @@ import * as sql from './statements.ts';
 /** How far back practice can still be made up for, and how far ahead it is shown, in days. */
 const SHOWN = { back: 7, ahead: 13 } as const;
 const MORNINGS_SHOWN = 14;
+/** Three months of figures. */
+const TRAIL_DAYS = 92;
+const TRAIL_MOST = 24;
 /** Newest symptoms that the pain rule reads on the phone. */
 const FELT_SHOWN = 40;
 
@@ -100,7 +105,13 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
           }),
         ),
         ...(morningOf ? { morningOf } : {}),
-        ...(progress ? { progress: progressOf(verdict, library.current()) } : {}),
+        ...(progress
+          ? {
+              progress: progressOf(verdict, library.current(), (measureId, side) =>
+                readiness.trail(traineeId, measureId, side, TRAIL_MOST),
+              ),
+            }
+          : {}),
         notes: notes.list(traineeId).map((note) => ({ ...note, ...drillNamed(note.drillId, library.current()) })),
         context: {
           history: symptoms.list(traineeId).slice(0, FELT_SHOWN),
@@ -158,7 +169,12 @@ const drillNamed = (id: string | undefined, library: Library): { readonly drill?
   id !== undefined && library.hasDrill(id) ? { drill: library.drill(id).name } : {};
 
 /** How far a trainee has come, in the words of the readiness page. */
-function progressOf({ ladderId, standing, headrooms }: ReadinessReply, library: Library): OwnProgress {
+function progressOf(
+  { ladderId, standing, headrooms, judgedAt }: ReadinessReply,
+  library: Library,
+  trailOf: (measureId: string, side: BodySide) => readonly Capacity[],
+): OwnProgress {
+  const since = addDays(judgedAt, -TRAIL_DAYS);
   const { name, rungs } = library.ladder(ladderId);
   return {
     ladder: name,
@@ -170,6 +186,10 @@ function progressOf({ ladderId, standing, headrooms }: ReadinessReply, library: 
         asks: demandInWords(h.demand, measure),
         stands: headroomInWords(h, measure),
         state: h.state,
+        trail: [...trailOf(h.demand.measureId, h.side), ...(h.capacity ? [h.capacity] : [])]
+          .filter((c) => c.takenAt >= since)
+          .sort((a, b) => a.takenAt.localeCompare(b.takenAt))
+          .map((c) => ({ at: c.takenAt, figure: formatReadingWithBand(measure, c.value, c.band), value: c.value })),
       };
     }),
   };

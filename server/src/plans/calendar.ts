@@ -4,7 +4,7 @@ import type { Library } from '@myokinet/core/library';
 import { isLoadedSession, PLACES, type PlanBrief, SESSION_FORMS, sessionMinutes, weekdayOf } from '@myokinet/core/planning';
 import type { CalendarDay, Instant } from '@myokinet/core/quantities';
 import { addMinutes } from 'date-fns';
-import ical, { ICalCalendarMethod, ICalEventStatus, ICalEventTransparency } from 'ical-generator';
+import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus, ICalEventTransparency } from 'ical-generator';
 
 /** A session as a calendar has it. */
 export interface DatedSession {
@@ -23,15 +23,20 @@ export interface CalendarContent {
   readonly sessions: readonly DatedSession[];
   readonly rechecks: readonly { readonly dueOn: string; readonly measureIds: readonly string[] }[];
   readonly now: Date;
+  /** A reminder with each session that is still to be done: for the trainee’s own calendar. */
+  readonly reminds?: boolean;
 }
 
 const DOMAIN = 'myokinet';
+/** Seconds before a session with an hour; into the day of one without (project defaults). */
+const REMINDED_BEFORE_S = 1800;
+const MORNING_S = 8 * 3600;
 
 /**
  * Sessions and re-checks as an iCalendar file (RFC 5545). Every event keeps its UID from one export to the next: a session the one
  * of its id, a re-check the one of its check; what was taken out of the plan is cancelled.
  */
-export function calendarFile({ trainee, library, brief, sessions, rechecks, now }: CalendarContent): string {
+export function calendarFile({ trainee, library, brief, sessions, rechecks, now, reminds = false }: CalendarContent): string {
   const calendar = ical({
     name: `${trainee.name}, training`,
     prodId: { company: 'Myokinet', product: 'Plan', language: 'EN' },
@@ -41,7 +46,7 @@ export function calendarFile({ trainee, library, brief, sessions, rechecks, now 
     const at = brief.days.find((d) => d.weekday === weekdayOf(session.day as CalendarDay))?.at;
     const minutes = Math.max(1, Math.round(sessionMinutes(session.items, library, session.form)));
     const start = onPaper(session.day, at);
-    calendar.createEvent({
+    const event = calendar.createEvent({
       id: `session-${session.id}@${DOMAIN}`,
       sequence,
       stamp: new Date(savedAt),
@@ -54,6 +59,8 @@ export function calendarFile({ trainee, library, brief, sessions, rechecks, now 
       description: described(session, library),
       status: cancelled ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
     });
+    if (reminds && !cancelled)
+      event.createAlarm({ type: ICalAlarmType.display, trigger: at ? REMINDED_BEFORE_S : -MORNING_S, description: event.summary() });
   }
   for (const { dueOn, measureIds } of rechecks)
     for (const measureId of measureIds)

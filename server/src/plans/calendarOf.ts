@@ -5,7 +5,11 @@ import type { Services } from '../services.ts';
 import { calendarFile } from './calendar.ts';
 
 /** A trainee’s sessions and re-checks from today on, as a calendar reads them. */
-export function calendarOf({ trainees, library, briefs, plans, caseload, now }: Services, traineeId: string): string {
+export function calendarOf(
+  { trainees, library, briefs, plans, caseload, now }: Services,
+  traineeId: string,
+  { reminds = false }: { readonly reminds?: boolean } = {},
+): string {
   const trainee = trainees.find(traineeId);
   const moment = now();
   return calendarFile({
@@ -15,5 +19,6 @@ export function calendarOf({ trainees, library, briefs, plans, caseload, now }: 
     sessions: plans.dated(traineeId, calendarDay(moment)),
     rechecks: caseload.rechecksOf(trainee),
     now: moment,
+    reminds,
   });
 }

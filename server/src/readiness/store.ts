@@ -1,4 +1,5 @@
 import { type ReadinessReply, readStored, STORED, type TraineeReply } from '@myokinet/core/contracts';
+import type { BodySide } from '@myokinet/core/anatomy';
 import type { Capacity, SkipReason } from '@myokinet/core/measuring';
 import type { Joint } from '@myokinet/core/anatomy';
 import { BUILD_ON_DAYS, type DoneAmount, type LoggedWork, type PlannerFacts, plannerFacts } from '@myokinet/core/planning';
@@ -264,6 +265,10 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
 
     /** Every trainee of the studio, judged on the ladder of their target. */
     all: (): readonly Judged[] => forLists(now(), library.current()),
+
+    /** Earlier capacities of one check and side, newest first. */
+    trail: (traineeId: string, measureId: string, side: BodySide, limit: number): readonly Capacity[] =>
+      trailOfKey.all({ traineeId, measureId, side, limit }),
 
     reply(traineeId: string): ReadinessReply {
       const trainee = trainees.find(traineeId);

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { voice } from '../client/voice.ts';
 
 interface CountDownProps {
   /** A moment of the page’s steady clock, in milliseconds. */
@@ -30,6 +31,7 @@ export function CountDown({ until, paused, says, over }: CountDownProps) {
       setLeft(now);
       if (now <= 0) {
         navigator.vibrate?.(200);
+        voice.say('Rest is over');
         over();
       }
     }, TICK_MS);

@@ -1,10 +1,11 @@
 import type { OwnItem, OwnPageReply, OwnSession } from '@myokinet/core/contracts';
 import type { DrillSkipReason } from '@myokinet/core/floor';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { MovingBody } from '../kit/body/MovingBody.tsx';
 import { useMovement } from '../kit/body/useMovement.ts';
 import { clock as time } from '../client/clock.ts';
 import { newId } from '../client/newId.ts';
+import { DrillNotes } from './Notes.tsx';
 import { keptOf } from './onPhone.ts';
 import { asSession, begun, isOver, type Practice, setsDone, withoutLast, withSet } from './practice.ts';
 import { useWakeLock } from '../client/useWakeLock.ts';
@@ -55,6 +56,9 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
     if (to >= items.length) setEnding(true);
     else setAt(to);
   };
+  // What comes is said when it comes: one who lies on the floor reads nothing.
+  const announced = finished ? '' : `${item.name}. ${item.dose.replace(' × ', ' times ')}`;
+  useEffect(() => voice.say(announced), [announced]);
   if (finished)
     return (
       <PracticeEnding
@@ -129,6 +133,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
         </button>
       </div>
       <HowTo item={item} />
+      <DrillNotes key={`notes ${item.id}`} ownKey={ownKey} name={page.name} notes={page.notes} drillId={item.drillId} told={told} />
       {done < item.sets && (
         <Skip
           reason={practice.skipped[item.id]}
