@@ -82,7 +82,7 @@ export interface OwnProgress {
     readonly stands: string;
     readonly state: HeadroomState;
     /** What was shown in the last three months, oldest first. */
-    readonly trail: readonly { readonly at: Instant; readonly figure: string; readonly value: number }[];
+    readonly trail: readonly { readonly at: Instant; readonly figure: string; readonly value: number; readonly band: number }[];
   }[];
 }
 

@@ -189,7 +189,7 @@ function progressOf(
         trail: [...trailOf(h.demand.measureId, h.side), ...(h.capacity ? [h.capacity] : [])]
           .filter((c) => c.takenAt >= since)
           .sort((a, b) => a.takenAt.localeCompare(b.takenAt))
-          .map((c) => ({ at: c.takenAt, figure: formatReadingWithBand(measure, c.value, c.band), value: c.value })),
+          .map((c) => ({ at: c.takenAt, figure: formatReadingWithBand(measure, c.value, c.band), value: c.value, band: c.band })),
       };
     }),
   };

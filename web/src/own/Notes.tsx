@@ -123,7 +123,7 @@ function NoteForm({ label, drillId, ownKey, told }: NoteFormProps) {
       <button type="submit" className="btn min-h-12 text-lg" disabled={text.trim() === ''}>
         Send
       </button>
-      <p className="aside text-base">Not for emergencies: nobody may be reading.</p>
+      <p className="aside text-base">Not for emergencies: nobody may be reading. What hurts goes under “Something hurts”.</p>
     </form>
   );
 }

@@ -61,12 +61,16 @@ const LINE = { width: 120, height: 28, margin: 4 } as const;
 /** Three months of one figure: a line from the first to the newest, and both in words. */
 function Trail({ trail }: { readonly trail: OwnProgress['needs'][number]['trail'] }) {
   const times = trail.map((t) => Date.parse(t.at));
-  const values = trail.map((t) => t.value);
+  // Drawn with their error: what is only error looks like none.
+  const values = trail.flatMap((t) => [t.value - t.band, t.value + t.band]);
   const place = (all: readonly number[], value: number, room: number) => {
     const [least, most] = [Math.min(...all), Math.max(...all)];
     return LINE.margin + (most > least ? (value - least) / (most - least) : 0.5) * (room - 2 * LINE.margin);
   };
-  const points = trail.map((_, i) => [place(times, times[i] ?? 0, LINE.width), LINE.height - place(values, values[i] ?? 0, LINE.height)]);
+  const points = trail.map((_, i) => [
+    place(times, times[i] ?? 0, LINE.width),
+    LINE.height - place(values, trail[i]?.value ?? 0, LINE.height),
+  ]);
   const [first, last] = [trail[0], trail.at(-1)];
   return (
     <span className="flex items-center gap-3 text-base">
