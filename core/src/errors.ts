@@ -36,6 +36,8 @@ export const ERROR_CATALOGUE = {
   'contract-broken': [422, 'Some fields need another look.'],
   'trainee-missing': [404, 'This trainee is not in the studio’s records.'],
   'plan-missing': [404, 'There is no plan for this week yet.'],
+  'routine-missing': [404, 'This routine is not among the studio’s.'],
+  'routine-changed': [409, 'This routine was saved by somebody else meanwhile. Look at theirs before you save yours.'],
   'template-missing': [404, 'This template is not among the studio’s.'],
   'session-missing': [404, 'This session is not in the trainee’s record.'],
   'symptom-missing': [404, 'This symptom is not in the trainee’s record.'],

@@ -17,6 +17,7 @@ import { libraryRoutes } from './library/routes.ts';
 import { measuringRoutes } from './measuring/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { planRoutes } from './plans/routes.ts';
+import { routineRoutes } from './routines/routes.ts';
 import { recordRoutes } from './records/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
 import { batteryRoutes } from './batteries/routes.ts';
@@ -162,6 +163,7 @@ export async function buildApp(
     labRoutes,
     recordRoutes,
     linkRoutes,
+    routineRoutes,
   ])
     routes(app);
   if (studioOf) ownRoutes(app, studioOf, now);

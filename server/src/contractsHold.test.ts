@@ -202,6 +202,20 @@ const WRITES: readonly Write[] = [
     }),
   ],
   [
+    'RoutineDto',
+    'PUT',
+    () => `/api/routines/${v7()}`,
+    () => ({
+      ...{ id: v7(), basedOn: null, name: 'Before a climb', purpose: 'preparation', note: '' },
+      blocks: [
+        {
+          ...{ id: v7(), name: '', part: 'work', way: 'once', mirrored: false },
+          steps: [{ id: v7(), kind: 'drill', drillId: 'plank', amount: 20, restSeconds: 10 }],
+        },
+      ],
+    }),
+  ],
+  [
     'PlanTemplateDto',
     'POST',
     () => '/api/plan-templates',
@@ -364,7 +378,7 @@ const WRITES: readonly Write[] = [
 
 /** Contracts that are part of others, or of an address. */
 const PARTS =
-  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|LibraryFilePicture|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
+  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|LibraryFilePicture|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|RoutineBlock|RoutineStep|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
 
 /** What a trainee’s phone sends, tried beside it. */
 const OF_LINKS = /^(LinkOpen|Morning)Dto$/;

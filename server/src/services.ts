@@ -30,6 +30,7 @@ import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
 import { linkStore, type LinkStore } from './own/linkStore.ts';
 import { noteStore, type NoteStore } from './own/noteStore.ts';
+import { routineStore, type RoutineStore } from './routines/store.ts';
 import { ownStore, type OwnStore } from './own/store.ts';
 
 /** The stores, wired once; routes see nothing else. */
@@ -66,6 +67,7 @@ export interface Services {
   readonly links: LinkStore;
   readonly own: OwnStore;
   readonly notes: NoteStore;
+  readonly routines: RoutineStore;
 }
 
 /** @param judge how a library file is judged; in the same thread where nothing is said */
@@ -121,5 +123,6 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     links: linkStore(context, trainees),
     own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes }),
     notes,
+    routines: routineStore(context, scope),
   };
 }

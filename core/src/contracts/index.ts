@@ -110,7 +110,7 @@ export type {
   TrialReply,
 } from './replies.ts';
 export type { ImportReply, LibraryPictureReply, LibraryReply, OwnEntryReply, SchoolsReply } from './libraryReplies.ts';
-export type { MayBeUnreadable, PlanBriefReply, PlanReply, PlanTemplateReply, PlanUse } from './planReplies.ts';
+export type { MayBeUnreadable, PlanBriefReply, PlanReply, PlanTemplateReply, PlanUse, RoutineReply } from './planReplies.ts';
 export {
   ACCOUNT_LIMITS,
   ConfirmDto,
@@ -140,3 +140,5 @@ export type {
   PeopleReply,
 } from './accountReplies.ts';
 export { ArchiveDto, ErasureDto } from './erasure.ts';
+
+export { RoutineBlockDto, RoutineDto, type RoutineDocumentDto, RoutineStepDto } from './routine.ts';

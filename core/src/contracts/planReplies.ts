@@ -1,3 +1,4 @@
+import type { Routine } from '../routines/index.ts';
 import type { PlanBrief } from '../planning/index.ts';
 import type { Instant } from '../quantities/index.ts';
 import type { PlanTemplateDto } from './brief.ts';
@@ -12,6 +13,14 @@ export type PlanReply = PlanDto & { readonly savedAt: Instant } & MayBeUnreadabl
 
 /** The brief as it stands; `revision` is null where none was written and the profile speaks. */
 export type PlanBriefReply = PlanBrief & { readonly revision: string | null } & MayBeUnreadable;
+
+/** The newest revision of a routine. */
+export interface RoutineReply extends Routine, MayBeUnreadable {
+  readonly id: string;
+  readonly revision: string;
+  readonly savedAt: Instant;
+  readonly coach: string;
+}
 
 export type PlanTemplateReply = PlanTemplateDto & { readonly savedAt: Instant; readonly coach: string } & MayBeUnreadable;
 

@@ -9,6 +9,7 @@ import { type Measure, PROVISIONAL_KINDS, type Provisional } from '../measuring/
 import type { PlanBrief } from '../planning/index.ts';
 import { type Instant, type Unit, UNITS } from '../quantities/index.ts';
 import type { Headroom } from '../readiness/index.ts';
+import type { Routine } from '../routines/index.ts';
 import type { SetUp, SupportPlan } from '../statics/index.ts';
 import { BriefDocumentDto, TemplateDocumentDto } from './brief.ts';
 import { IsInstant, IsWritten } from './decorators.ts';
@@ -20,6 +21,7 @@ import { withTwoErrors } from './olderMeasure.ts';
 import { Part, Parts } from './parts.ts';
 import { MannerDto } from './manner.ts';
 import { PlanDocumentDto } from './plan.ts';
+import { RoutineDocumentDto } from './routine.ts';
 import type { Scope } from './scope.ts';
 import { inspect } from './validate.ts';
 
@@ -101,6 +103,7 @@ export const STORED = {
   plan: stored<PlanDocumentDto>('This week', PlanDocumentDto),
   brief: stored<PlanBrief>('This brief', BriefDocumentDto),
   template: stored<TemplateDocumentDto>('This template', TemplateDocumentDto),
+  routine: stored<Omit<Routine, 'name'>>('This routine', RoutineDocumentDto),
   setUp: stored<SetUp>('This set-up', SetUpDocumentDto, inside('setUp')),
   support: stored<SupportPlan>('This set-up', SupportPlanDto),
   manner: stored<Manner>('This weight, band or tempo', MannerDto),

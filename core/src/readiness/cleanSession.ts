@@ -22,12 +22,15 @@ export interface LoggedSession {
   readonly symptoms: readonly Symptom[];
   /** Told by the trainee, with no coach by: it is load, and no proof. */
   readonly reported?: boolean | undefined;
+  /** For something else, or a short break: it is load, and no session. */
+  readonly preparation?: boolean | undefined;
 }
 
 /** What decided whether a session is clean; how it reads is said in `words`. */
 export type CleanFinding =
   | { readonly code: 'clean' }
   | { readonly code: 'reported' }
+  | { readonly code: 'preparation' }
   | { readonly code: 'nothing-loading' }
   | { readonly code: 'sets-missing'; readonly drillId: string; readonly done: number; readonly wanted: number; readonly side?: Side }
   | { readonly code: 'unconfirmed'; readonly drillId: string; readonly sets: number }
@@ -57,6 +60,7 @@ const HARD_EFFORT = 8;
  */
 export function cleanness(session: LoggedSession, library: Library): Cleanness {
   if (session.reported) return unclean({ code: 'reported' });
+  if (session.preparation) return unclean({ code: 'preparation' });
   const counting = session.items.filter((item) => LOADING_PHASES.includes(library.drill(item.drillId).phase));
   if (counting.length === 0) return unclean({ code: 'nothing-loading' });
   for (const item of counting) {

@@ -30,6 +30,8 @@ export function cleannessInWords(finding: CleanFinding, library: DrillNames): st
       return 'All sets clean at the top of the dose, effort and symptoms quiet.';
     case 'reported':
       return 'Reported by the trainee: it counts as load, and toward no gate.';
+    case 'preparation':
+      return 'A preparation: it counts as light work, and toward no gate.';
     case 'nothing-loading':
       return 'No blade, stability, skill or strength drill was done.';
     case 'sets-missing': {

@@ -4,7 +4,7 @@ import { belongings } from './belongings.ts';
 /** What nobody's verdict rests on. */
 const NOBODYS = new Set([
   ...['accepted_write', 'audit', 'band_revision', 'coach', 'emergency_care', 'erasure'],
-  ...['plan_template', 'repeatability_test', 'schools_revision', 'studio'],
+  ...['plan_template', 'repeatability_test', 'routine_revision', 'schools_revision', 'studio'],
 ]);
 
 /** Stands for everybody. */

@@ -59,7 +59,7 @@ export const MORNINGS_OF_TRAINEE = `
 export const MORNING_TO_ASK = `
   SELECT s.id AS sessionId
   FROM session_in_force s
-  WHERE s.trainee_id = @traineeId AND s.performed_at >= @from AND s.performed_at < @until
+  WHERE s.trainee_id = @traineeId AND s.performed_at >= @from AND s.performed_at < @until AND s.preparation IS NULL
     AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.session_id = s.id)
   ORDER BY s.performed_at DESC
   LIMIT 1`;

@@ -103,7 +103,7 @@ describe('what belongs to a trainee', () => {
     db.close();
     expect(all.filter((table) => !belonging.has(table)).sort()).toEqual([
       ...['accepted_write', 'audit', 'band_revision', 'coach', 'emergency_care', 'erasure', 'library_entry'],
-      ...['library_picture', 'library_revision', 'plan_template', 'repeatability_test', 'schools_revision', 'studio'],
+      ...['library_picture', 'library_revision', 'plan_template', 'repeatability_test', 'routine_revision', 'schools_revision', 'studio'],
     ]);
   });
 });

@@ -2,11 +2,11 @@ export const INSERT_SESSION = `
   INSERT INTO session (
     id, studio_id, trainee_id, coach_id, planned_session_id, performed_at, effort, minutes, note,
     clean, clean_reason, clean_finding, practised, rules_version, push_dose, pull_dose, joint_doses, side_doses, drill_ids, run_id, replaces,
-    origin_id, reason, recorded_at, reported_by
+    origin_id, reason, recorded_at, reported_by, preparation
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @plannedSessionId, @performedAt, @effort, @minutes, @note,
     @clean, '', @cleanFinding, @practised, @rulesVersion, @push, @pull, @jointDoses, @sideDoses, @drillIds, @runId, @replaces,
-    @originId, @reason, @recordedAt, @reportedBy
+    @originId, @reason, @recordedAt, @reportedBy, @preparation
   )`;
 
 export const INSERT_ITEM = `
@@ -20,7 +20,7 @@ export const INSERT_SET = `
 export const SESSIONS_OF_TRAINEE = `
   SELECT id, planned_session_id AS plannedSessionId, performed_at AS performedAt, effort, minutes, note,
          clean, clean_reason AS cleanReason, clean_finding AS cleanFinding, reason, push_dose AS push, pull_dose AS pull,
-         side_doses AS sideDoses, run_id AS runId, replaces, reported_by AS reportedBy,
+         side_doses AS sideDoses, run_id AS runId, replaces, reported_by AS reportedBy, preparation,
          coalesce(origin_id, id) AS originId
   FROM session_in_force
   WHERE trainee_id = @traineeId

@@ -41,6 +41,7 @@ type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
   replaces: string | null;
   originId: string;
   reportedBy: 'trainee' | null;
+  preparation: string | null;
 };
 type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'manner' | 'skipped'> & {
   sessionId: string;
@@ -113,11 +114,12 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     const photos = groupRows(photoList(traineeId), (p) => p.runId);
     const sessions = sessionsOf
       .all({ traineeId, limit })
-      .map(({ push, pull, sideDoses, clean, cleanFinding, reason, runId, replaces, reportedBy, ...row }): SessionReply => ({
+      .map(({ push, pull, sideDoses, clean, cleanFinding, reason, runId, replaces, reportedBy, preparation, ...row }): SessionReply => ({
         ...row,
         ...(cleanFinding === null ? {} : { finding: JSON.parse(cleanFinding) as CleanFinding }),
         ...(reason === null ? {} : { reason }),
         ...(reportedBy ? { reportedBy } : {}),
+        ...(preparation === null ? {} : { preparation }),
         ...(runId ? { runId, photos: photos.get(runId) ?? [] } : {}),
         ...replacedBy(replaces),
         clean: clean === 1,
@@ -206,7 +208,13 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       const drills = library.current();
       const felt = from?.replaces ? feltIn(traineeId, from.replaces) : dto.symptoms.map((s) => symptoms.judged(trainee, s));
       const reported = actor.isTrainee ?? false;
-      const { clean, finding } = sessionCleanness({ effort: dto.effort, symptoms: felt, items: dto.items, reported }, drills);
+      const preparation = dto.preparation ?? null;
+      // Neither shows anything that a gate may rest on.
+      const showsNothing = reported || preparation !== null;
+      const { clean, finding } = sessionCleanness(
+        { effort: dto.effort, symptoms: felt, items: dto.items, reported, preparation: preparation !== null },
+        drills,
+      );
       const fitted = fittedTo(drills, traineeBody(trainee));
       const handLoad = loggedHandLoad(
         dto.items.map((i) => ({
@@ -233,9 +241,9 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
           coachId: actor.coachId,
           clean: clean ? 1 : 0,
           cleanFinding: JSON.stringify(finding),
-          // What no coach saw shows nothing that a gate may rest on.
-          practised: JSON.stringify(reported ? [] : practisedIn(dto.items, fitted)),
+          practised: JSON.stringify(showsNothing ? [] : practisedIn(dto.items, fitted)),
           reportedBy: reported ? 'trainee' : null,
+          preparation,
           rulesVersion: RULES_VERSION,
           originId: from?.replaces ? originId : null,
           reason: from?.reason ?? null,
@@ -259,7 +267,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
             insertSet.run({
               ...set,
               feeling: set.feeling ?? null,
-              unconfirmed: reported || set.unconfirmed ? 1 : 0,
+              unconfirmed: showsNothing || set.unconfirmed ? 1 : 0,
               itemId: item.id,
               position: at,
               faults: JSON.stringify(set.faults),

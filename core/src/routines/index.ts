@@ -1,0 +1,15 @@
+export {
+  BLOCK_WAYS,
+  PREPARATION_LIMITS,
+  ROUTINE_LIMITS,
+  ROUTINE_PARTS,
+  ROUTINE_PURPOSES,
+  type BlockWay,
+  type Routine,
+  type RoutineBlock,
+  type RoutinePart,
+  type RoutinePurpose,
+  type RoutineStep,
+} from './routine.ts';
+export { momentsOf, routineSeconds, type RoutineMoment } from './moments.ts';
+export { dosesOf, type RoutineFinding, routineFindings, USUAL_MINUTES } from './findings.ts';

@@ -1,0 +1,98 @@
+import type { ReadinessReply, RecordReply, RoutineReply, WorkloadReply } from '@myokinet/core/contracts';
+import { addDays } from '@myokinet/core/quantities';
+import { v7 } from 'uuid';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { PREPARES, reachOpenGate, sessionDto, type TestBench, testBench, traineeDto } from '../testBench.ts';
+
+let bench: TestBench;
+beforeEach(async () => {
+  bench = await testBench();
+});
+afterEach(() => bench.close());
+
+const step = (drillId = 'wrist-circles') => ({ id: v7(), kind: 'drill', drillId, amount: 10, restSeconds: 0 });
+const block = (own: object = {}) => ({ id: v7(), name: '', part: 'work', way: 'once', mirrored: false, steps: [step()], ...own });
+const routine = (own: object = {}) => ({ id: v7(), name: 'Before a climb', purpose: 'preparation', note: '', blocks: [block()], ...own });
+const at = (id: string) => `/api/routines/${id}`;
+const all = async (): Promise<readonly RoutineReply[]> => (await bench.get('/api/routines')).body;
+
+describe('a routine of the studio', () => {
+  it('is saved, changed and taken off the list; the same write come twice counts once', async () => {
+    const [id, first] = [v7(), routine()];
+    for (const _ of [1, 2]) expect((await bench.put(at(id), first)).status).toBe(200);
+    expect(await all()).toMatchObject([
+      { id, revision: first.id, name: 'Before a climb', blocks: [{ steps: [{ drillId: 'wrist-circles' }] }] },
+    ]);
+    const next = routine({ basedOn: first.id, name: 'Before climbing' });
+    await bench.put(at(id), next);
+    expect(await all()).toMatchObject([{ revision: next.id, name: 'Before climbing' }]);
+    await bench.delete(at(id));
+    expect(await all()).toEqual([]);
+    expect((await bench.delete(at(id))).body).toMatchObject({ code: 'routine-missing' });
+  });
+
+  it('is not written over by who had an older one, nor brought back by who had it open', async () => {
+    const [id, first] = [v7(), routine()];
+    await bench.put(at(id), first);
+    const theirs = routine({ basedOn: first.id, name: 'Theirs' });
+    await bench.put(at(id), theirs);
+    expect(await bench.put(at(id), routine({ basedOn: first.id, name: 'Mine' }))).toMatchObject({
+      status: 409,
+      body: { code: 'routine-changed' },
+    });
+    expect(await all()).toMatchObject([{ name: 'Theirs' }]);
+    await bench.delete(at(id));
+    expect(await bench.put(at(id), routine({ basedOn: theirs.id }))).toMatchObject({ status: 404, body: { code: 'routine-missing' } });
+  });
+
+  it.each([
+    ['0 rounds', { way: 'rounds', rounds: 0 }, 'Rounds must be a whole number from 1 to 20.'],
+    ['500 rounds', { way: 'rounds', rounds: 500 }, 'Rounds must be a whole number from 1 to 20.'],
+    ['a clock without minutes', { way: 'time' }, 'Minutes must be a whole number from 1 to 60.'],
+    ['an unknown drill', { steps: [step('flying')] }, 'There is no drill called "flying".'],
+    ['a pause for ever', { steps: [{ id: v7(), kind: 'pause', seconds: 100_000 }] }, 'A pause must be a whole number from 1 to 600.'],
+    ['41 steps', { steps: Array.from({ length: 41 }, () => step()) }, 'At most 40 steps fit one block.'],
+  ])('is refused with %s, and says why', async (_, own, message) => {
+    const { status, body } = await bench.put(at(v7()), routine({ blocks: [block(own)] }));
+    expect(status).toBe(422);
+    expect(JSON.stringify((body as { fields: object }).fields)).toContain(message.replaceAll('"', '\\"'));
+    expect(await all()).toEqual([]);
+  });
+});
+
+describe('a preparation', () => {
+  let trainee: string;
+  beforeEach(async () => {
+    const dto = traineeDto({ equipment: ['wall', 'bench', 'bar'] });
+    trainee = `/api/trainees/${dto.id}`;
+    await bench.post('/api/trainees', dto);
+  });
+  const log = (days: number, own: object = {}) =>
+    bench.post(`${trainee}/sessions`, {
+      ...sessionDto(new Date(addDays(bench.now(), -days)), { effort: 3, minutes: 10, ...own }, [PREPARES]),
+      preparation: 'Before a climb',
+    });
+
+  it('is on record and in the load, and no session: it shows nothing and opens nothing', async () => {
+    expect((await log(2)).status).toBe(201);
+    const { sessions } = (await bench.get(`${trainee}/record`)).body as RecordReply;
+    expect(sessions).toMatchObject([{ preparation: 'Before a climb', clean: false, finding: { code: 'preparation' } }]);
+    expect(((await bench.get(`${trainee}/workload`)).body as WorkloadReply).sessions).toHaveLength(1);
+    const { planner } = (await bench.get(`${trainee}/readiness`)).body as ReadinessReply;
+    expect(planner.shown.sets).toEqual({});
+    expect(planner.weeksIn).toBe(0);
+  });
+
+  it('neither opens a gate that sessions would open, nor shuts one that is open', async () => {
+    const openOf = async (url: string) => ((await bench.get(`${url}/readiness`)).body as ReadinessReply).gate?.open;
+    await reachOpenGate(bench, trainee.split('/')[3] ?? '');
+    expect(await openOf(trainee)).toBe(true);
+    await log(0.2);
+    expect(await openOf(trainee)).toBe(true);
+  });
+
+  it('that is heavy or long is refused: it is a session', async () => {
+    expect((await log(1, { effort: 7 })).status).toBe(422);
+    expect(JSON.stringify((await log(1, { minutes: 45 })).body)).toContain('log more as a session');
+  });
+});

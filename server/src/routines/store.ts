@@ -1,0 +1,61 @@
+import { readStored, type RoutineDto, type RoutineReply, type Scope, STORED } from '@myokinet/core/contracts';
+import { Refusal } from '@myokinet/core/errors';
+import { type Instant, instant } from '@myokinet/core/quantities';
+import { type Actor, mustMay } from '../actor.ts';
+import type { Context } from '../context.ts';
+import { acceptOnce } from '../database/acceptOnce.ts';
+import type { StoredDocument } from '../database/storedDocument.ts';
+import { INSERT_REVISION, NEWEST_OF_ROUTINE, RETIRE, ROUTINES } from './statements.ts';
+
+interface RoutineRow extends StoredDocument {
+  readonly id: string;
+  readonly revision: string;
+  readonly name: string;
+  readonly savedAt: Instant;
+  readonly coach: string;
+}
+
+/** Sequences that the studio teaches. */
+export function routineStore(context: Context, scope: () => Scope) {
+  const { db, studioId, now } = context;
+  const routines = db.prepare<{ studioId: string }, RoutineRow>(ROUTINES);
+  const newest = db.prepare<{ id: string; studioId: string }, RoutineRow>(NEWEST_OF_ROUTINE);
+  const insert = db.prepare(INSERT_REVISION);
+  const retire = db.prepare(RETIRE);
+
+  function replyOf({ document, version, ...row }: RoutineRow): RoutineReply {
+    const read = readStored(STORED.routine, document, version, scope());
+    return 'value' in read ? { ...row, ...read.value } : { ...row, purpose: 'session', note: '', blocks: [], unreadable: read.unreadable };
+  }
+
+  const list = (): readonly RoutineReply[] => routines.all({ studioId }).map(replyOf);
+
+  return {
+    all: list,
+
+    /** A new revision; whoever saves over another's is told, and nothing is lost. */
+    save(actor: Actor, routineId: string, { id, basedOn = null, name, purpose, note, blocks }: RoutineDto): readonly RoutineReply[] {
+      mustMay(actor, 'plan');
+      acceptOnce(context, id, { routineId, name, purpose, note, blocks }, () => {
+        const there = newest.get({ id: routineId, studioId });
+        if ((there?.revision ?? null) !== basedOn) throw new Refusal(there ? 'routine-changed' : 'routine-missing');
+        insert.run({
+          ...{ id, routineId, basedOn, studioId, name },
+          coachId: actor.coachId,
+          document: JSON.stringify({ purpose, note, blocks }),
+          savedAt: instant(now()),
+        });
+      });
+      return list();
+    },
+
+    /** Takes a routine off the list; what was done of it stays on record. */
+    retire(actor: Actor, id: string): readonly RoutineReply[] {
+      mustMay(actor, 'plan');
+      if (retire.run({ id, studioId, at: instant(now()) }).changes === 0) throw new Refusal('routine-missing');
+      return list();
+    },
+  };
+}
+
+export type RoutineStore = ReturnType<typeof routineStore>;
