@@ -206,7 +206,7 @@ const WRITES: readonly Write[] = [
     'PUT',
     () => `/api/routines/${v7()}`,
     () => ({
-      ...{ id: v7(), basedOn: null, name: 'Before a climb', purpose: 'preparation', note: '' },
+      ...{ revision: v7(), basedOn: null, name: 'Before a climb', purpose: 'preparation', note: '' },
       blocks: [
         {
           ...{ id: v7(), name: '', part: 'work', way: 'once', mirrored: false },

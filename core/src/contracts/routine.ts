@@ -76,8 +76,7 @@ export class RoutineDocumentDto {
 
 /** A routine as it is saved; each saving is a revision of its own. */
 export class RoutineDto extends RoutineDocumentDto {
-  /** Of this revision. */
-  @IsUUID('7') id!: string;
+  @IsUUID('7') revision!: string;
   /** The revision it was made from; absent: a new one. */
   @IsOptional() @IsUUID('7') basedOn?: string | null;
   @IsPlainText('The name of a routine', { min: 1, max: LIMITS.name }) name!: string;

@@ -1,6 +1,7 @@
-import { type Drill, unitSeconds } from '../drills/index.ts';
+import type { Drill } from '../drills/index.ts';
 import type { PlannedDose } from '../planning/index.ts';
 import { momentsOf, routineSeconds } from './moments.ts';
+import { amountOf } from './running.ts';
 import type { Routine, RoutinePurpose } from './routine.ts';
 
 /** Minutes that each purpose is meant for at most (common practice, no source; a session: project default). */
@@ -52,12 +53,12 @@ export function dosesOf(
 ): readonly PlannedDose[] {
   const rests = new Map(routine.blocks.flatMap((b) => b.steps).flatMap((s) => (s.kind === 'drill' ? [[s.drillId, s.restSeconds]] : [])));
   const doses = new Map<string, PlannedDose>();
-  for (const { kind, drillId, side, seconds, amount = 1, unit } of momentsOf(routine, drillOf)) {
+  for (const moment of momentsOf(routine, drillOf)) {
+    const { kind, drillId, side } = moment;
     const drill = drillId === undefined ? undefined : drillOf(drillId);
     if (kind !== 'drill' || drillId === undefined || !drill || side === 'right') continue;
     const before = doses.get(drillId);
-    // At a station the breaths decide: as many repetitions or seconds as fit them.
-    const asked = unit === drill.dose.unit ? amount : Math.max(1, Math.round(seconds / unitSeconds(drill.dose)));
+    const asked = amountOf(moment, drill);
     const most = Math.max(before?.max ?? 0, asked);
     doses.set(drillId, { drillId, sets: (before?.sets ?? 0) + 1, min: most, max: most, restSeconds: rests.get(drillId) ?? 0 });
   }

@@ -13,3 +13,14 @@ export {
 } from './routine.ts';
 export { momentsOf, routineSeconds, type RoutineMoment } from './moments.ts';
 export { dosesOf, type RoutineFinding, routineFindings, USUAL_MINUTES } from './findings.ts';
+export {
+  begunRun,
+  doneOf,
+  isOver,
+  limitedMoments,
+  type MostOf,
+  nextRun,
+  type RoutineDone,
+  type RoutineEvent,
+  type RoutineRun,
+} from './running.ts';

@@ -12,7 +12,14 @@ afterEach(() => bench.close());
 
 const step = (drillId = 'wrist-circles') => ({ id: v7(), kind: 'drill', drillId, amount: 10, restSeconds: 0 });
 const block = (own: object = {}) => ({ id: v7(), name: '', part: 'work', way: 'once', mirrored: false, steps: [step()], ...own });
-const routine = (own: object = {}) => ({ id: v7(), name: 'Before a climb', purpose: 'preparation', note: '', blocks: [block()], ...own });
+const routine = (own: object = {}) => ({
+  revision: v7(),
+  name: 'Before a climb',
+  purpose: 'preparation',
+  note: '',
+  blocks: [block()],
+  ...own,
+});
 const at = (id: string) => `/api/routines/${id}`;
 const all = async (): Promise<readonly RoutineReply[]> => (await bench.get('/api/routines')).body;
 
@@ -21,11 +28,11 @@ describe('a routine of the studio', () => {
     const [id, first] = [v7(), routine()];
     for (const _ of [1, 2]) expect((await bench.put(at(id), first)).status).toBe(200);
     expect(await all()).toMatchObject([
-      { id, revision: first.id, name: 'Before a climb', blocks: [{ steps: [{ drillId: 'wrist-circles' }] }] },
+      { id, revision: first.revision, name: 'Before a climb', blocks: [{ steps: [{ drillId: 'wrist-circles' }] }] },
     ]);
-    const next = routine({ basedOn: first.id, name: 'Before climbing' });
+    const next = routine({ basedOn: first.revision, name: 'Before climbing' });
     await bench.put(at(id), next);
-    expect(await all()).toMatchObject([{ revision: next.id, name: 'Before climbing' }]);
+    expect(await all()).toMatchObject([{ revision: next.revision, name: 'Before climbing' }]);
     await bench.delete(at(id));
     expect(await all()).toEqual([]);
     expect((await bench.delete(at(id))).body).toMatchObject({ code: 'routine-missing' });
@@ -34,15 +41,18 @@ describe('a routine of the studio', () => {
   it('is not written over by who had an older one, nor brought back by who had it open', async () => {
     const [id, first] = [v7(), routine()];
     await bench.put(at(id), first);
-    const theirs = routine({ basedOn: first.id, name: 'Theirs' });
+    const theirs = routine({ basedOn: first.revision, name: 'Theirs' });
     await bench.put(at(id), theirs);
-    expect(await bench.put(at(id), routine({ basedOn: first.id, name: 'Mine' }))).toMatchObject({
+    expect(await bench.put(at(id), routine({ basedOn: first.revision, name: 'Mine' }))).toMatchObject({
       status: 409,
-      body: { code: 'routine-changed' },
+      body: { code: 'edited-elsewhere' },
     });
     expect(await all()).toMatchObject([{ name: 'Theirs' }]);
     await bench.delete(at(id));
-    expect(await bench.put(at(id), routine({ basedOn: theirs.id }))).toMatchObject({ status: 404, body: { code: 'routine-missing' } });
+    expect(await bench.put(at(id), routine({ basedOn: theirs.revision }))).toMatchObject({
+      status: 404,
+      body: { code: 'routine-missing' },
+    });
   });
 
   it.each([
@@ -89,6 +99,21 @@ describe('a preparation', () => {
     expect(await openOf(trainee)).toBe(true);
     await log(0.2);
     expect(await openOf(trainee)).toBe(true);
+  });
+
+  it('stays one when it is corrected, and what a trainee told stays told', async () => {
+    const { body } = await log(1);
+    const { id: replaces } = body as { id: string };
+    const session = sessionDto(new Date(addDays(bench.now(), -1)), { effort: 4, minutes: 12 }, [PREPARES]);
+    const reason = 'two sets more';
+    const corrected = await bench.post(`${trainee}/session-corrections`, { replaces, reason, session });
+    expect(corrected.status).toBe(201);
+    const { sessions } = (await bench.get(`${trainee}/record`)).body as RecordReply;
+    expect(sessions).toMatchObject([{ preparation: 'Before a climb', clean: false, finding: { code: 'preparation' } }]);
+    const heavy = sessionDto(new Date(addDays(bench.now(), -1)), { effort: 9, minutes: 12 }, [PREPARES]);
+    expect((await bench.post(`${trainee}/session-corrections`, { replaces: session.id, reason, session: heavy })).body).toMatchObject({
+      code: 'preparation-heavy',
+    });
   });
 
   it('that is heavy or long is refused: it is a session', async () => {

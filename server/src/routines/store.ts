@@ -34,13 +34,13 @@ export function routineStore(context: Context, scope: () => Scope) {
     all: list,
 
     /** A new revision; whoever saves over another's is told, and nothing is lost. */
-    save(actor: Actor, routineId: string, { id, basedOn = null, name, purpose, note, blocks }: RoutineDto): readonly RoutineReply[] {
+    save(actor: Actor, routineId: string, { revision, basedOn = null, name, purpose, note, blocks }: RoutineDto): readonly RoutineReply[] {
       mustMay(actor, 'plan');
-      acceptOnce(context, id, { routineId, name, purpose, note, blocks }, () => {
+      acceptOnce(context, revision, { routineId, name, purpose, note, blocks }, () => {
         const there = newest.get({ id: routineId, studioId });
-        if ((there?.revision ?? null) !== basedOn) throw new Refusal(there ? 'routine-changed' : 'routine-missing');
+        if ((there?.revision ?? null) !== basedOn) throw new Refusal(there ? 'edited-elsewhere' : 'routine-missing');
         insert.run({
-          ...{ id, routineId, basedOn, studioId, name },
+          ...{ id: revision, routineId, basedOn, studioId, name },
           coachId: actor.coachId,
           document: JSON.stringify({ purpose, note, blocks }),
           savedAt: instant(now()),

@@ -17,6 +17,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { type CleanFinding, practisedIn, RULES_VERSION, sessionCleanness, spoiledBy } from '@myokinet/core/readiness';
 import { fittedTo } from '@myokinet/core/library';
+import { PREPARATION_LIMITS } from '@myokinet/core/routines';
 import { traineeBody } from '@myokinet/core/statics';
 import { type HandLoadBySide, loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
 import type { ClearanceStore } from '../clearances/store.ts';
@@ -29,7 +30,7 @@ import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
 import * as sql from './statements.ts';
 
-type SessionRow = Omit<SessionDto, 'items' | 'symptoms'> & {
+type SessionRow = Omit<SessionDto, 'items' | 'symptoms' | 'preparation'> & {
   clean: number;
   cleanReason: string;
   cleanFinding: string | null;
@@ -60,6 +61,10 @@ export interface FromRun {
   readonly replaces: string | null;
   /** Why it was corrected. */
   readonly reason?: string;
+}
+interface ToCorrect extends Pick<SessionRow, 'preparation' | 'reportedBy' | 'runId'> {
+  readonly originId: string;
+  readonly inForce: number;
 }
 type SetRow = {
   id: string;
@@ -98,9 +103,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
   const photosOf = db.prepare<{ traineeId: string }, Omit<FloorPhotoReply, 'kept'> & { kept: number }>(sql.PHOTOS_OF_TRAINEE);
   const ofRun = db.prepare<{ runId: string }, { id: string }>(sql.SESSION_OF_RUN);
   const loadsOf = db.prepare<{ traineeId: string; since: string }, LoadRow>(sql.LOADS_OF_TRAINEE);
-  const toCorrect = db.prepare<{ id: string; traineeId: string }, { originId: string; runId: string | null; inForce: number }>(
-    sql.SESSION_TO_CORRECT,
-  );
+  const toCorrect = db.prepare<{ id: string; traineeId: string }, ToCorrect>(sql.SESSION_TO_CORRECT);
 
   /** What was felt in a session on record; a correction of its sets leaves that as it was reported. */
   const feltIn = (traineeId: string, sessionId: string) => symptoms.list(traineeId).filter((s) => s.sessionId === sessionId);
@@ -207,8 +210,10 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       const trainee = trainees.find(traineeId);
       const drills = library.current();
       const felt = from?.replaces ? feltIn(traineeId, from.replaces) : dto.symptoms.map((s) => symptoms.judged(trainee, s));
-      const reported = actor.isTrainee ?? false;
-      const preparation = dto.preparation ?? null;
+      // A correction makes no session of what was told, nor of a preparation.
+      const was = from?.replaces ? toCorrect.get({ id: from.replaces, traineeId }) : undefined;
+      const reported = was ? was.reportedBy === 'trainee' : (actor.isTrainee ?? false);
+      const preparation = was ? was.preparation : (dto.preparation ?? null);
       // Neither shows anything that a gate may rest on.
       const showsNothing = reported || preparation !== null;
       const { clean, finding } = sessionCleanness(
@@ -225,7 +230,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
         })),
         fitted,
       );
-      const originId = from?.replaces ? (toCorrect.get({ id: from.replaces, traineeId })?.originId ?? from.replaces) : dto.id;
+      const originId = from?.replaces ? (was?.originId ?? from.replaces) : dto.id;
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         insertSession.run({
           runId: from?.runId ?? null,
@@ -285,6 +290,8 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       mustMay(actor, 'log');
       const old = toCorrect.get({ id: replaces, traineeId });
       if (!old) throw new Refusal('fact-missing');
+      const { effort, minutes } = PREPARATION_LIMITS;
+      if (old.preparation !== null && (session.effort > effort || session.minutes > minutes)) throw new Refusal('preparation-heavy');
       if (!old.inForce && !isOnRecord.get({ id: session.id })) throw new Refusal('fact-not-in-force');
       return this.log(actor, traineeId, { ...session, symptoms: [] }, { runId: old.runId, replaces, reason });
     },

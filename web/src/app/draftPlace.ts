@@ -34,6 +34,8 @@ export function draftPlace(key: string): DraftPlace | undefined {
       return { what: 'A fault of the library', to: '/library/faults' };
     case 'ladder':
       return { what: 'A ladder of the library', to: `/library/ladders/${traineeId}/edit` };
+    case 'routine':
+      return { what: 'A routine', to: `/library/routines/${traineeId}` };
     default:
       return undefined;
   }

@@ -39,6 +39,7 @@ export const router = createBrowserRouter([
           {
             lazy: page(() => import('../features/library/LibraryGate.tsx'), 'LibraryGate'),
             children: [
+              { path: 'routine/:routineId', lazy: page(() => import('../features/routines/RunRoutinePage.tsx'), 'RunRoutinePage') },
               { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
               { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
               { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },
@@ -93,6 +94,8 @@ export const router = createBrowserRouter([
                     path: 'drills/:drillId/edit',
                     lazy: page(() => import('../features/library/EditDrillPage.tsx'), 'EditDrillPage'),
                   },
+                  { path: 'routines', lazy: page(() => import('../features/routines/RoutinesPage.tsx'), 'RoutinesPage') },
+                  { path: 'routines/:routineId', lazy: page(() => import('../features/routines/RoutineDeskPage.tsx'), 'RoutineDeskPage') },
                   { path: 'movements', lazy: page(() => import('../features/library/MovementsPage.tsx'), 'MovementsPage') },
                   { path: 'ladders', lazy: page(() => import('../features/library/LaddersPage.tsx'), 'LaddersPage') },
                   { path: 'ladders/:ladderId', lazy: page(() => import('../features/library/LadderPage.tsx'), 'LadderPage') },

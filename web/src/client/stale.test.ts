@@ -17,7 +17,7 @@ describe('what a write makes stale', () => {
     expect(libraryStales({ status: 'TIMEOUT_ERROR' })).toEqual([]);
   });
 
-  it('is everything judged when the library changed, and still no schools, bands or templates', () => {
+  it('is everything judged when the library changed, and still no schools, bands, templates or routines', () => {
     const kept = TAGS.filter((tag) => !libraryStales(undefined).includes(tag));
     expect(kept).toEqual([
       'Measuring',
@@ -25,6 +25,7 @@ describe('what a write makes stale', () => {
       'Schools',
       'Bands',
       'Templates',
+      'Routines',
       'Archived',
       'Me',
       'Devices',

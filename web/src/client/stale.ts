@@ -27,6 +27,7 @@ const OF_STUDIO = [
   'Schools',
   'Bands',
   'Templates',
+  'Routines',
   'Archived',
   'Me',
   'Devices',

@@ -33,6 +33,8 @@ const DONE: Readonly<Record<string, string>> = {
   'PUT /api/trainees/:id/plans/:weekStart': 'saved a week of the plan',
   'PUT /api/trainees/:id/brief': 'changed what the plan must fit',
   'POST /api/plan-templates': 'kept a template',
+  'PUT /api/routines/:id': 'saved a routine',
+  'DELETE /api/routines/:id': 'took a routine off the list',
   'DELETE /api/plan-templates/:id': 'set a template aside',
   'POST /api/trainees/:id/screenings': 'asked the screening',
   'POST /api/trainees/:id/lasting-pains': 'recorded a lasting pain',

@@ -5,6 +5,7 @@ import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 
 const TABS = [
   { to: '/library', label: 'Drills', end: true },
+  { to: '/library/routines', label: 'Routines', end: false },
   { to: '/library/ladders', label: 'Ladders', end: false },
   { to: '/library/checks', label: 'Checks', end: false },
   { to: '/library/gates', label: 'Gates', end: false },

@@ -1,5 +1,5 @@
 import { type BriefDay, FOCI, type Focus, PLACES, type Place, SESSION_FORMS, type SessionForm, WEEKDAYS } from '@myokinet/core/planning';
-import { NumberCell } from './NumberCell.tsx';
+import { NumberCell } from '../../kit/NumberCell.tsx';
 
 const USUAL_MINUTES = 45;
 

@@ -3,7 +3,7 @@ import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
 import { Plus, Trash2 } from 'lucide-react';
 import { newId } from '../../client/newId.ts';
 import { JointTicks } from './JointTicks.tsx';
-import { NumberCell } from './NumberCell.tsx';
+import { NumberCell } from '../../kit/NumberCell.tsx';
 
 interface BriefEventsProps {
   readonly events: readonly FixedEvent[];

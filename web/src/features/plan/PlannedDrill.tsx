@@ -7,7 +7,7 @@ import { PaperBody } from '../../kit/body/PaperBody.tsx';
 import { MannerFields } from '../../kit/MannerFields.tsx';
 import { SetUpLine } from '../lab/index.ts';
 import { buildOf, useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
-import { NumberCell } from './NumberCell.tsx';
+import { NumberCell } from '../../kit/NumberCell.tsx';
 import type { ItemDraft } from './planDraft.ts';
 import { usePlanRules } from './planRules.ts';
 

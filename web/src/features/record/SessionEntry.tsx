@@ -62,7 +62,7 @@ export function SessionEntry({
           <CorrectSymptomButton symptom={s} correct={correct} />
         </div>
       ))}
-      {mornings.length === 0 && morningCame && (
+      {mornings.length === 0 && morningCame && !session.preparation && (
         <div className="mt-1 flex flex-wrap items-center gap-3 sm:ps-[14rem]">
           <span className="text-sm">How was the morning after?</span>
           <MorningForm traineeId={traineeId} sessionId={session.id} name={when} />
@@ -107,9 +107,15 @@ export function SessionEntry({
 }
 
 /** Clean, not clean with the reason, or a session that is not there to count. */
-function Verdict({ session: { clean, finding, cleanReason, items } }: { readonly session: SessionReply }) {
+function Verdict({ session: { clean, finding, cleanReason, items, preparation } }: { readonly session: SessionReply }) {
   const library = useLibrary();
   if (clean) return <span className="state-spare font-semibold">Clean.</span>;
+  if (preparation && finding)
+    return (
+      <>
+        <span className="font-semibold">“{preparation}”.</span> {cleannessInWords(finding, library)}
+      </>
+    );
   const counts = items.some((i) => LOADING_PHASES.includes(library.drill(i.drillId).phase));
   if (!counts) return <span className="font-semibold">Mobility only.</span>;
   return (

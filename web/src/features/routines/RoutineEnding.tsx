@@ -1,0 +1,104 @@
+import type { RoutineReply } from '@myokinet/core/contracts';
+import type { Drill } from '@myokinet/core/drills';
+import { doneOf, PREPARATION_LIMITS, type RoutineMoment, type RoutineRun } from '@myokinet/core/routines';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { nowInstant } from '../../client/clock.ts';
+import { newId } from '../../client/newId.ts';
+import { ProblemNote } from '../../client/ProblemNote.tsx';
+import { useLogSessionMutation } from '../session/index.ts';
+import { asItems, asSession } from './asSession.ts';
+import { lastsInWords, PURPOSE_WORDS } from './words.ts';
+
+interface RoutineEndingProps {
+  readonly routine: RoutineReply;
+  readonly traineeId: string;
+  readonly moments: readonly RoutineMoment[];
+  readonly run: RoutineRun;
+  readonly drillOf: (id: string) => Drill | undefined;
+  readonly back: () => void;
+  readonly forget: () => void;
+}
+
+const TEN = 10;
+
+/** The end: what ran is put on record where somebody says that it was done, and nothing is where nobody does. */
+export function RoutineEnding({ routine, traineeId, moments, run, drillOf, back, forget }: RoutineEndingProps) {
+  const [send, { isLoading, error }] = useLogSessionMutation();
+  const [effort, setEffort] = useState(3);
+  // Known before it is sent: a double tap logs once.
+  const [told] = useState(() => ({ id: newId(), at: nowInstant(), items: asItems(doneOf(moments, run, drillOf)) }));
+  // What was sent once is sent again as it was: an answer that was lost must not make two of it.
+  const [tried, setTried] = useState(false);
+  const [kept, setKept] = useState(false);
+  const done = doneOf(moments, run, drillOf);
+  const seconds = run.gone.reduce((sum, i) => sum + (moments[i]?.seconds ?? 0), 0);
+  const ran = done.filter((d) => d.sets.length > 0).length;
+  const light = routine.purpose !== 'session';
+  const most = light ? PREPARATION_LIMITS.effort : TEN;
+  const log = async () => {
+    setTried(true);
+    const body = asSession({ ...told, name: routine.name, purpose: routine.purpose, seconds, effort });
+    const { data } = await send({ traineeId, body });
+    if (!data) return;
+    forget();
+    setKept(true);
+  };
+  if (kept)
+    return (
+      <p role="status" className="mt-4 text-lg">
+        On record.{' '}
+        <Link className="link" to={`/trainees/${traineeId}/record`}>
+          See the record
+        </Link>
+      </p>
+    );
+  return (
+    <section aria-label="The end" className="mt-4 flex flex-col gap-3">
+      <h2>It is over</h2>
+      <p>
+        {ran} of {done.length} drills ran to their end, {lastsInWords(seconds)} in all. {PURPOSE_WORDS[routine.purpose].says}
+      </p>
+      {traineeId === '' ? (
+        <p className="aside">Nobody is chosen: nothing is put on record.</p>
+      ) : ran === 0 ? (
+        <p className="aside">No drill ran to its end: nothing is put on record.</p>
+      ) : (
+        <>
+          <label className="flex flex-col">
+            <span>
+              How hard it was: <strong>{effort}</strong> of 10
+            </span>
+            <input
+              type="range"
+              className="range w-full"
+              min={0}
+              max={most}
+              value={effort}
+              disabled={tried}
+              aria-valuetext={`${effort} of 10`}
+              onChange={(e) => setEffort(Number(e.target.value))}
+            />
+            {light && (
+              <span className="aside text-sm">
+                Was it harder than {most}, or did it hurt: log it as a session of its own on the trainee’s page.
+              </span>
+            )}
+          </label>
+          <button type="button" className="btn btn-primary min-h-14 text-lg" disabled={isLoading} onClick={() => void log()}>
+            {isLoading ? 'Saving…' : 'It was done: put it on record'}
+          </button>
+          <ProblemNote error={error} retry={() => void log()} />
+        </>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn" onClick={back}>
+          Back to the last one
+        </button>
+        <Link className="btn btn-ghost" to="/library/routines" onClick={forget}>
+          Leave without a record
+        </Link>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,1 @@
+export { useLogSessionMutation } from './endpoints.ts';
