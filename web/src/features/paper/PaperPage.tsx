@@ -1,30 +1,29 @@
 import type { PlanBriefReply, PlanReply, ReadinessReply } from '@myokinet/core/contracts';
 import { dayOfWeek, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, longDay } from '@myokinet/core/quantities';
-import { schoolsOf } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
 import { ChevronLeft, ChevronRight, FileDown, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useSchools } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useMe } from '../../client/session.ts';
 import { shownBody } from '../../kit/body/shownBody.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
-import { useAllChecksQuery } from '../checks/index.ts';
 import { useBriefQuery, usePlansQuery } from '../plan/index.ts';
 import { useReadinessQuery } from '../readiness/index.ts';
-import { useRecordQuery } from '../record/index.ts';
-import { useCurrentBody, useCurrentTrainee, useFittedLibrary } from '../trainee/index.ts';
-import { handOutSheets, heldBack } from './handOut.ts';
+import { useCurrentTrainee } from '../trainee/index.ts';
+import { Choice, Tick } from './choices.tsx';
 import { PAPER_SIZES, type PaperDocument, type PaperSize } from './paperDocument.ts';
 import { PaperSheets } from './PaperSheets.tsx';
 import { lettersMissing } from './printable.ts';
-import { type Reader, READERS, reportSheets } from './report.ts';
+import { type Reader, READERS } from './report.ts';
 import { usePaperFile, useWarmMaker } from './usePaperFile.ts';
+import { useHandOut, useReport, useRoutineSheets } from './usePaperSheets.tsx';
 
-const WHATS = { week: 'A week', report: 'Readiness report' } as const;
+const WHATS = { week: 'A week', routine: 'A routine', report: 'Readiness report' } as const;
+type What = keyof typeof WHATS;
+const isWhat = (text: string | null): text is What => text !== null && text in WHATS;
 const isDay = (text: string | null): text is CalendarDay =>
   text !== null && /^\d{4}-\d\d-\d\d$/.test(text) && !Number.isNaN(Date.parse(text));
 
@@ -72,7 +71,8 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
     }
     setSearch(next, { replace: true });
   };
-  const what = search.get('what') === 'report' ? 'report' : 'week';
+  const askedWhat = search.get('what');
+  const what = isWhat(askedWhat) ? askedWhat : 'week';
   const askedReader = search.get('reader');
   const reader: Reader = askedReader === 'club' || askedReader === 'clinician' ? askedReader : 'trainee';
   const now = new Date();
@@ -81,13 +81,18 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
   const shown = shownBody(trainee);
   const handOut = useHandOut({ readiness, brief, plan, now, told: { figures, steps } });
   const report = useReport(readiness, reader, now);
+  const routine = useRoutineSheets(search.get('routine') ?? '', { figures, steps });
   const sunday = dayOfWeek(week, 'Sunday');
   const range = `${format(parseISO(week), 'd MMM')} to ${format(parseISO(sunday), 'd MMM yyyy')}`;
-  const sheets = what === 'week' ? handOut.sheets : report.sheets;
+  const sheets = { week: handOut.sheets, report: report.sheets, routine: handOut.back.length > 0 ? undefined : routine.sheets }[what];
   const one = sheets?.length === 1 && what === 'week' ? sheets[0] : undefined;
+  const titleOf = () => {
+    if (what === 'report') return `Report for ${READERS[reader].name.toLowerCase().replace('the ', '')}`;
+    return (what === 'routine' ? sheets?.[0] : one)?.heading ?? range;
+  };
   const document: PaperDocument | undefined = sheets && {
     ...head,
-    title: what === 'report' ? `Report for ${READERS[reader].name.toLowerCase().replace('the ', '')}` : one ? one.heading : range,
+    title: titleOf(),
     sheets,
   };
   useWarmMaker(document, shown);
@@ -97,7 +102,7 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
     <div className="px-4 py-3 sm:px-6 print:p-0">
       <div className="no-print flex flex-wrap items-end gap-x-6 gap-y-3">
         <Choice label="What" options={WHATS} value={what} set={(v) => put({ what: v === 'week' ? '' : v })} />
-        {what === 'week' ? (
+        {what === 'week' && (
           <>
             <div className="flex items-center gap-1">
               <button
@@ -126,18 +131,24 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
                 set={(session) => put({ session })}
               />
             )}
+          </>
+        )}
+        {what === 'routine' && routine.options && (
+          <Choice label="Which" options={routine.options} value={routine.chosen} set={(v) => put({ routine: v })} />
+        )}
+        {what === 'report' && (
+          <Choice
+            label="For"
+            options={Object.fromEntries(Object.entries(READERS).map(([id, { name }]) => [id, name]))}
+            value={reader}
+            set={(v) => put({ reader: v === 'trainee' ? '' : v })}
+          />
+        )}
+        {what !== 'report' && (
+          <>
             <Tick label="Figures" on={figures} set={setFigures} />
             <Tick label="Steps" on={steps} set={setSteps} />
           </>
-        ) : (
-          <div>
-            <Choice
-              label="For"
-              options={Object.fromEntries(Object.entries(READERS).map(([id, { name }]) => [id, name]))}
-              value={reader}
-              set={(v) => put({ reader: v === 'trainee' ? '' : v })}
-            />
-          </div>
         )}
         <Choice label="Paper" options={PAPER_SIZES} value={size} set={(v) => setSize(v === 'letter' ? 'letter' : 'a4')} />
         <Tick label="Large type" on={large} set={setLarge} />
@@ -173,7 +184,7 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
           </p>
         )}
       </div>
-      {what === 'week' && handOut.back.length > 0 ? (
+      {what !== 'report' && handOut.back.length > 0 ? (
         <div role="alert" className="border-s-4 border-error bg-error/10 p-3">
           <p className="font-semibold">Nothing is handed out for practice alone as things stand.</p>
           <ul className="list-disc ps-5">
@@ -186,6 +197,8 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
         <PaperSheets document={document} look={look} shown={shown} />
       ) : what === 'report' ? (
         (report.problem ?? <Waiting />)
+      ) : what === 'routine' ? (
+        (routine.problem ?? <Waiting />)
       ) : (
         <Empty title="Nothing is saved for this week">
           <p>A hand-out shows what the plan says. Plan the week, or choose another one.</p>
@@ -195,85 +208,5 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
         </Empty>
       )}
     </div>
-  );
-}
-
-interface HandOutOf {
-  readonly readiness: ReadinessReply;
-  readonly brief: PlanBriefReply;
-  readonly plan: PlanReply | undefined;
-  readonly now: Date;
-  readonly told: Parameters<typeof handOutSheets>[2];
-}
-
-function useHandOut({ readiness, brief, plan, now, told }: HandOutOf) {
-  const trainee = useCurrentTrainee();
-  const body = useCurrentBody();
-  const library = useFittedLibrary();
-  const schools = schoolsOf(useSchools(), plan?.schools);
-  const [search] = useSearchParams();
-  const sessions = [...(plan?.sessions ?? [])].filter((s) => s.items.length > 0).sort((a, b) => a.day.localeCompare(b.day));
-  const asked = search.get('session');
-  const chosen = sessions.some((s) => s.id === asked) ? (asked ?? '') : '';
-  const back = heldBack({ trainee, readiness, now });
-  const facts = { trainee, body, readiness, brief, library, schools, now };
-  return {
-    back,
-    chosen,
-    days: sessions.map((s) => ({ id: s.id, words: format(parseISO(s.day), 'EEEE d MMM') })),
-    sheets:
-      back.length > 0
-        ? undefined
-        : handOutSheets(
-            sessions.filter((s) => chosen === '' || s.id === chosen),
-            facts,
-            told,
-          ),
-  };
-}
-
-function useReport(readiness: ReadinessReply, reader: Reader, now: Date) {
-  const trainee = useCurrentTrainee();
-  const library = useFittedLibrary();
-  const checks = useAllChecksQuery(trainee.id);
-  const record = useRecordQuery(trainee.id);
-  const failed = checks.error ?? record.error;
-  return {
-    problem: failed ? <ProblemNote error={failed} retry={() => [checks, record].forEach((q) => void q.refetch())} /> : undefined,
-    sheets:
-      checks.data && record.data
-        ? reportSheets({ trainee, readiness, checks: checks.data, record: record.data, library, now }, reader)
-        : undefined,
-  };
-}
-
-interface ChoiceProps {
-  readonly label: string;
-  readonly options: Readonly<Record<string, string>>;
-  readonly value: string;
-  readonly set: (value: string) => void;
-}
-
-function Choice({ label, options, value, set }: ChoiceProps) {
-  return (
-    <label className="flex flex-col text-sm">
-      {label}
-      <select className="select select-sm w-auto text-base" value={value} onChange={(e) => set(e.target.value)}>
-        {Object.entries(options).map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
-
-function Tick({ label, on, set }: { readonly label: string; readonly on: boolean; readonly set: (on: boolean) => void }) {
-  return (
-    <label className="flex min-h-8 items-center gap-2">
-      <input type="checkbox" className="checkbox checkbox-sm" checked={on} onChange={(e) => set(e.target.checked)} />
-      {label}
-    </label>
   );
 }

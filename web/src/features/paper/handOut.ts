@@ -99,7 +99,7 @@ function sessionSheet(session: Session, facts: HandOutFacts, told: HandOutWith):
 }
 
 /** Said on every sheet; signs of an emergency come first. */
-const STOPS: readonly string[] = [
+export const STOPS: readonly string[] = [
   'With pain that is sharp, that grows from set to set, or that changes how you move; with numbness or tingling.',
   `Call emergency care with: ${[SIGN_WORDS['chest-breath'], SIGN_WORDS['face-speech-sight'], SIGN_WORDS.deformity].map((w) => w.toLowerCase()).join('; ')}.`,
 ];

@@ -49,7 +49,7 @@ function Desk({ id, saved }: { readonly id: string; readonly saved: RoutineReply
   const mayWrite = may.includes('plan');
   return (
     <>
-      <title>{draft.name || 'New routine'} · Myokinet</title>
+      <title>{`${draft.name || 'New routine'} · Myokinet`}</title>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <input
           className="input w-72 text-lg font-semibold"

@@ -37,7 +37,7 @@ export function RunRoutinePage() {
     );
   return (
     <div className="mx-auto w-full max-w-2xl px-4 py-3">
-      <title>{routine.name} · Myokinet</title>
+      <title>{`${routine.name} · Myokinet`}</title>
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h1 className="text-xl">{routine.name}</h1>
         <TraineeChoice label="For" value={traineeId} set={(id) => setSearch(id === '' ? {} : { for: id }, { replace: true })} />
@@ -110,7 +110,7 @@ function Run({ routine, traineeId, forTrainee: { against, library } }: RunProps)
         />
       ) : (
         <section aria-label="Now">
-          <div className="mt-2 h-[38dvh] max-h-80">
+          <div className="mx-auto mt-2 max-w-60 sm:max-w-80">
             {moment.drillId !== undefined && <Figure key={`${moment.drillId} ${moment.side}`} moment={moment} library={library} />}
           </div>
           <p role="status" className="mt-2 text-2xl leading-tight font-semibold">
