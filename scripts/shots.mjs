@@ -40,7 +40,7 @@ const SHOTS = [
   { file: 'record.png', trainee: 'Petra', path: '/record', act: recordAndWorkload },
   { file: 'studio.png', studio: true, act: settingsAndPeople },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
-  { file: 'movements.png', path: '/library/movements', size: { width: 1280, height: 1250 }, act: untilDrawn },
+  { file: 'routines.png', path: '/library/routines', act: taughtAndTakenHome },
   {
     file: 'library.png',
     path: (idOf) => `/library/drills/plank-scapular-push-up?for=${idOf('Ines')}`,
@@ -117,12 +117,6 @@ try {
 }
 
 /** Starts the built program, and reads its address and its first code off what it says. */
-/** Figures come one after another. */
-async function untilDrawn(page) {
-  await page.getByRole('img', { name: 'Straight-arm lifts, chest low in stills', exact: true }).waitFor();
-  await page.waitForTimeout(1500);
-}
-
 async function serverOn(env) {
   const server = spawn(process.execPath, [SERVER], {
     cwd: ROOT,
@@ -145,6 +139,39 @@ async function stacked(page, pictures) {
   const images = pictures.map((image) => `<img src="data:image/png;base64,${image}" width="${LAPTOP.width}">`).join('');
   await page.goto('about:blank');
   await page.setContent(`<body style="margin:0;display:grid;gap:20px;background:#d9cfb9">${images}</body>`);
+}
+
+/** A routine on the desk, for one trainee; below it as it runs on a phone, and a session and a report to take home. */
+async function taughtAndTakenHome(page) {
+  const { origin } = new URL(page.url());
+  const caseload = await page.evaluate(async () => (await fetch('/api/caseload')).json());
+  const { id } = caseload.find((row) => row.name.startsWith('Elke'));
+  await page.getByRole('link', { name: 'Before a climb' }).click();
+  await page.getByLabel('Look at it for').selectOption(id);
+  await page.waitForTimeout(1500);
+  const desk = await pictureOf(page);
+  await page.setViewportSize(PHONE);
+  await page.goto(page.url().replace('/library/routines/', '/routine/') + `?for=${id}`);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.waitForTimeout(2500);
+  const phone = await pictureOf(page);
+  const sheets = [];
+  await page.setViewportSize({ width: 860, height: 1200 });
+  for (const query of ['', '?what=report&reader=clinician']) {
+    await page.goto(`${origin}/trainees/${id}/paper${query}`);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(1500);
+    sheets.push((await page.getByRole('article').first().screenshot()).toString('base64'));
+  }
+  const panels = sheets.map(
+    (image) => `<div style="height:844px;width:415px;overflow:hidden"><img src="data:image/png;base64,${image}" width="415"></div>`,
+  );
+  await page.setViewportSize({ width: LAPTOP.width, height: LAPTOP.height + PHONE.height + 20 });
+  await page.goto('about:blank');
+  await page.setContent(
+    `<body style="margin:0;background:#d9cfb9"><img src="data:image/png;base64,${desk}" width="1280">
+     <div style="display:flex;gap:20px;padding-top:16px"><img src="data:image/png;base64,${phone}" height="844">${panels.join('')}</div></body>`,
+  );
 }
 
 /** A drill's page; below it the same drill from three sides, and a wrist from near. */

@@ -101,7 +101,7 @@ describe('a preparation', () => {
     expect(await openOf(trainee)).toBe(true);
   });
 
-  it('stays one when it is corrected, and what a trainee told stays told', async () => {
+  it('stays one when it is corrected', async () => {
     const { body } = await log(1);
     const { id: replaces } = body as { id: string };
     const session = sessionDto(new Date(addDays(bench.now(), -1)), { effort: 4, minutes: 12 }, [PREPARES]);

@@ -77,7 +77,7 @@ export const RUN_TAKEN_BACK = `
 
 /** The first version of a session, and whether it still counts. */
 export const SESSION_TO_CORRECT = `
-  SELECT coalesce(s.origin_id, s.id) AS originId, s.run_id AS runId, s.preparation, s.reported_by AS reportedBy,
+  SELECT coalesce(s.origin_id, s.id) AS originId, s.run_id AS runId, s.preparation,
          EXISTS (SELECT 1 FROM session_in_force f WHERE f.id = s.id) AS inForce
   FROM session s
   WHERE s.id = @id AND s.trainee_id = @traineeId`;

@@ -62,7 +62,7 @@ export interface FromRun {
   /** Why it was corrected. */
   readonly reason?: string;
 }
-interface ToCorrect extends Pick<SessionRow, 'preparation' | 'reportedBy' | 'runId'> {
+interface ToCorrect extends Pick<SessionRow, 'preparation' | 'runId'> {
   readonly originId: string;
   readonly inForce: number;
 }
@@ -210,9 +210,9 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       const trainee = trainees.find(traineeId);
       const drills = library.current();
       const felt = from?.replaces ? feltIn(traineeId, from.replaces) : dto.symptoms.map((s) => symptoms.judged(trainee, s));
-      // A correction makes no session of what was told, nor of a preparation.
+      // A correction makes no session of a preparation; of what was told a coach who saw it does.
       const was = from?.replaces ? toCorrect.get({ id: from.replaces, traineeId }) : undefined;
-      const reported = was ? was.reportedBy === 'trainee' : (actor.isTrainee ?? false);
+      const reported = actor.isTrainee ?? false;
       const preparation = was ? was.preparation : (dto.preparation ?? null);
       // Neither shows anything that a gate may rest on.
       const showsNothing = reported || preparation !== null;
