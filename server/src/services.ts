@@ -91,6 +91,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const checks = checkStore(context, { library, trainees, measuring, batteries });
   const plans = planStore(context, trainees, scope);
   const notes = noteStore(context, trainees);
+  const routines = routineStore(context, scope);
   return {
     now: context.now,
     scope,
@@ -121,8 +122,8 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     readiness,
     caseload: caseloadStore(context, readiness, library),
     links: linkStore(context, trainees),
-    own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes }),
+    own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines }),
     notes,
-    routines: routineStore(context, scope),
+    routines,
   };
 }

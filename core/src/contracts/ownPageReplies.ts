@@ -63,6 +63,8 @@ export interface OwnItem extends Pick<PlannedItemDto, 'id' | 'drillId' | 'sets' 
 
 export interface OwnSession extends Pick<PlannedSessionDto, 'id' | 'day' | 'place'> {
   readonly minutes: number;
+  /** A routine of the studio, for any time; it is told by its name. */
+  readonly preparation?: string;
   /** Whether it loads the hands. */
   readonly loaded: boolean;
   readonly items: readonly OwnItem[];
@@ -95,6 +97,8 @@ export interface OwnPageReply {
   readonly keptBy: { readonly studio: string; readonly coach: string };
   readonly today: CalendarDay;
   readonly sessions: readonly OwnSession[];
+  /** Preparations and short breaks, as they may be done now. Absent on a page that a phone kept from before there were any. */
+  readonly anytime?: readonly OwnSession[];
   /** Absent where the coach does not show it. */
   readonly progress?: OwnProgress;
   /** Why nothing that loads may be done now, as the coach reads it. */

@@ -288,6 +288,27 @@ describe('practice at home', () => {
     );
   });
 
+  it('of a preparation is on offer any time, counts as one, and takes no other drills', async () => {
+    await answerScreening(bench, at, screeningDto(past(6)));
+    const step = { id: v7(), kind: 'drill', drillId: 'wrist-circles', amount: 8, restSeconds: 0 };
+    const blocks = [{ id: v7(), name: '', part: 'work', way: 'once', mirrored: false, steps: [step] }];
+    const routine = { revision: v7(), basedOn: null, name: 'Desk break', purpose: 'short break', note: '', blocks };
+    const routineId = v7();
+    await bench.put(`/api/routines/${routineId}`, routine);
+    const one = await phone();
+    expect((await one.page()).anytime).toMatchObject([{ preparation: 'Desk break', items: [{ drillId: 'wrist-circles' }] }]);
+    const told = (drillId: string, own: object = {}) =>
+      one.post('practice', { ...sessionDto(past(0.01), { effort: 2, minutes: 3, ...own }, [drillId]), preparation: 'Desk break' });
+    expect((await told('plank')).body).toMatchObject({ code: 'practice-not-planned' });
+    // Renamed meanwhile: what was begun before is still taken.
+    await bench.put(`/api/routines/${routineId}`, { ...routine, revision: v7(), basedOn: routine.revision, name: 'Break' });
+    expect((await told('wrist-circles')).status).toBe(201);
+    expect((await told('wrist-circles', { effort: 8 })).status).toBe(422);
+    const { sessions } = (await bench.get(`${at}/record`)).body as RecordReply;
+    expect(sessions).toMatchObject([{ preparation: 'Desk break', reportedBy: 'trainee', clean: false }]);
+    expect((await one.page()).morningOf).toBeUndefined();
+  });
+
   it('asks for the morning once, the day after', async () => {
     const plan = planOf(['wall-slides']);
     await saved(plan);

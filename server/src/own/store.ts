@@ -16,14 +16,17 @@ import { fittedTo, type Library } from '@myokinet/core/library';
 import { type Capacity, formatReadingWithBand } from '@myokinet/core/measuring';
 import { type Alone, aloneInWords, daysLater, isLoadedSession, practisedAlone, sessionMinutes, whenOf } from '@myokinet/core/planning';
 import { addDays, type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
+import { dosesOf } from '@myokinet/core/routines';
 import { traineeBody } from '@myokinet/core/statics';
 import { capacityInWords, demandInWords, headroomInWords, lockInWords, stopSignInWords } from '@myokinet/core/words';
+import { v7 } from 'uuid';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
 import type { DatedSession } from '../plans/calendar.ts';
 import type { PlanStore } from '../plans/store.ts';
 import type { ReadinessStore } from '../readiness/store.ts';
+import type { RoutineStore } from '../routines/store.ts';
 import type { SessionStore } from '../sessions/store.ts';
 import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
@@ -48,13 +51,14 @@ interface Neighbours {
   readonly sessions: SessionStore;
   readonly symptoms: SymptomStore;
   readonly notes: NoteStore;
+  readonly routines: RoutineStore;
 }
 
 type Planned = DatedSession['session'];
 type Practice = ReturnType<typeof practisedAlone<Planned['items'][number]>>[number];
 
 /** What a trainee’s own page shows, and what it is told. */
-export function ownStore(context: Context, { trainees, library, plans, readiness, sessions, symptoms, notes }: Neighbours) {
+export function ownStore(context: Context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines }: Neighbours) {
   const { db, now } = context;
   const donePlanned = db.prepare<{ traineeId: string; since: string }, { id: string }>(sql.DONE_PLANNED);
   const insertMorning = db.prepare(sql.INSERT_MORNING);
@@ -104,6 +108,18 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
             done: done.has(session.id),
           }),
         ),
+        anytime:
+          stopped.length > 0
+            ? []
+            : routines.all().flatMap((routine) => {
+                if (routine.purpose === 'session' || routine.unreadable) return [];
+                const items = dosesOf(routine, (id) => (fitted.hasDrill(id) ? fitted.drill(id) : undefined)).map((d) => ({
+                  ...{ ...d, id: v7(), why: '' },
+                }));
+                const practice = practisedAlone(items, facts, asOf);
+                const reply = sessionReply({ id: routine.id, day: today, items }, practice, { library: fitted, done: false });
+                return reply.items.length > 0 ? [{ ...reply, preparation: routine.name }] : [];
+              }),
         ...(morningOf ? { morningOf } : {}),
         ...(progress
           ? {
@@ -123,6 +139,12 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
 
     /** Practice as the trainee tells it: on record as told by them, for the load and for no gate. */
     practise({ traineeId, actor }: OwnSeat, dto: SessionDto): null {
+      if (dto.preparation) {
+        const taught = routines.drillsNamed(dto.preparation);
+        if (dto.plannedSessionId || dto.items.some((i) => !taught.has(i.drillId))) throw new Refusal('practice-not-planned');
+        sessions.log(actor, traineeId, dto);
+        return null;
+      }
       const known = plans.dated(traineeId, firstShown()).find(({ session }) => session.id === dto.plannedSessionId)?.session;
       const planned = new Set(known?.items.map((i) => i.drillId));
       if (!known || dto.items.some((i) => !planned.has(i.drillId))) throw new Refusal('practice-not-planned');

@@ -5,7 +5,7 @@ import { type Actor, mustMay } from '../actor.ts';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { StoredDocument } from '../database/storedDocument.ts';
-import { INSERT_REVISION, NEWEST_OF_ROUTINE, RETIRE, ROUTINES } from './statements.ts';
+import { DOCUMENTS_NAMED, INSERT_REVISION, NEWEST_OF_ROUTINE, RETIRE, ROUTINES } from './statements.ts';
 
 interface RoutineRow extends StoredDocument {
   readonly id: string;
@@ -20,6 +20,7 @@ export function routineStore(context: Context, scope: () => Scope) {
   const { db, studioId, now } = context;
   const routines = db.prepare<{ studioId: string }, RoutineRow>(ROUTINES);
   const newest = db.prepare<{ id: string; studioId: string }, RoutineRow>(NEWEST_OF_ROUTINE);
+  const documentsNamed = db.prepare<{ name: string; studioId: string }, { document: string }>(DOCUMENTS_NAMED);
   const insert = db.prepare(INSERT_REVISION);
   const retire = db.prepare(RETIRE);
 
@@ -32,6 +33,12 @@ export function routineStore(context: Context, scope: () => Scope) {
 
   return {
     all: list,
+
+    /** Drills of what is or was called so, in any revision. */
+    drillsNamed(name: string): ReadonlySet<string> {
+      const found = documentsNamed.all({ name, studioId }).map(({ document }) => JSON.parse(document) as Partial<RoutineReply>);
+      return new Set(found.flatMap((r) => r.blocks ?? []).flatMap((b) => b.steps.flatMap((s) => (s.kind === 'drill' ? [s.drillId] : []))));
+    },
 
     /** A new revision; whoever saves over another's is told, and nothing is lost. */
     save(actor: Actor, routineId: string, { revision, basedOn = null, name, purpose, note, blocks }: RoutineDto): readonly RoutineReply[] {

@@ -43,7 +43,8 @@ export function OwnPage({ known, others, turnTo, renew }: OwnPageProps) {
         </button>
       </main>
     );
-  const found = view.at === 'practice' ? page?.sessions.find((s) => s.id === view.sessionId) : undefined;
+  const found =
+    view.at === 'practice' ? [...(page?.sessions ?? []), ...(page?.anytime ?? [])].find((s) => s.id === view.sessionId) : undefined;
   // What was told is told: a way back into it begins nothing anew.
   const session = found && !isTold(found, waiting) ? found : undefined;
   return (

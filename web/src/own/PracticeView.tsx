@@ -32,7 +32,7 @@ export function PracticeView({ ownKey, page, session, paused, told }: PracticeVi
   useWakeLock();
   const [practice, setPractice] = useState<Practice>(() => {
     const before = kept.read<Practice | undefined>('under way', undefined);
-    return before?.sessionId === session.id ? before : begun(session, newId(), time.now());
+    return before?.sessionId === session.id ? before : begun(session, newId(), time.now(), newId);
   });
   const [at, setAt] = useState(() =>
     Math.max(

@@ -92,6 +92,26 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
           ))}
         </section>
       )}
+      {page.anytime && page.anytime.length > 0 && (
+        <section aria-label="Any time">
+          <h2>Any time</h2>
+          {page.anytime.map(({ id, preparation, minutes, items }) => (
+            <p key={id} className="flex items-center gap-3 border-b border-base-300 py-2">
+              <span className="min-w-0 flex-1 leading-snug">
+                {preparation}
+                <span className="aside block text-base">
+                  about {minutes} min, {items.length} {items.length === 1 ? 'drill' : 'drills'}
+                </span>
+              </span>
+              {!tooOld && (
+                <a className="btn min-h-12" href={hashOf({ at: 'practice', sessionId: id })} aria-label={`Begin ${preparation}`}>
+                  Begin
+                </a>
+              )}
+            </p>
+          ))}
+        </section>
+      )}
       <Notes ownKey={ownKey} name={name} notes={page.notes} waiting={waiting} told={told} />
       {page.progress && (
         <a className="btn min-h-12 text-lg" href={hashOf({ at: 'progress' })}>

@@ -18,9 +18,9 @@ const item = (own: Partial<OwnItem> = {}): OwnItem => ({
   ...{ cue: '', steps: [], felt: '', breath: {}, equipment: [], figure: { id: 'plank', pose: 'plank' } },
   ...own,
 });
-const start = begun({ id: 'session', items: [] }, 'practice', new Date('2026-11-24T08:00:00Z'));
 let made = 0;
 const newId = () => `set-${made++}`;
+const start = begun({ id: 'session', items: [] }, 'practice', new Date('2026-11-24T08:00:00Z'), newId);
 
 describe('practice at home', () => {
   it('counts the sets that were told and never more than are planned', () => {
@@ -49,6 +49,14 @@ describe('practice at home', () => {
       ['right', 7],
     ]);
     expect(dto.items[1]?.skipped).toBeUndefined();
+  });
+
+  it('of a routine for any time is told by its name, is short, and has ids of its own each time', () => {
+    const routine = { id: 'routine', items: [item()], preparation: 'Short break' };
+    const [one, two] = [1, 2].map(() => begun(routine, newId(), new Date('2026-11-24T08:00:00Z'), newId));
+    expect(one?.items[0]?.id).not.toBe(two?.items[0]?.id);
+    const dto = asSession(withSet(one!, one!.items[0]!, 8, newId), 2, new Date('2026-11-24T09:30:00Z'));
+    expect(dto).toMatchObject({ plannedSessionId: null, preparation: 'Short break', minutes: 30 });
   });
 
   it('lasts at least a minute and at most five hours, whatever the clock did', () => {

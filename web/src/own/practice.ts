@@ -1,5 +1,6 @@
 import type { OwnItem, OwnSession, SessionDto } from '@myokinet/core/contracts';
 import type { DrillSkipReason } from '@myokinet/core/floor';
+import { PREPARATION_LIMITS } from '@myokinet/core/routines';
 
 /** A set as the trainee told it: one entry a side, where a drill has sides. */
 interface DoneSet {
@@ -11,6 +12,8 @@ interface DoneSet {
 export interface Practice {
   readonly id: string;
   readonly sessionId: string;
+  /** A routine for any time, by its name; absent: a planned session. */
+  readonly preparation?: string;
   /** As they were when it began: a plan may change meanwhile, what is being done does not. */
   readonly items: readonly OwnItem[];
   readonly startedAt: string;
@@ -18,10 +21,16 @@ export interface Practice {
   readonly skipped: Readonly<Record<string, DrillSkipReason>>;
 }
 
-export const begun = (session: Pick<OwnSession, 'id' | 'items'>, id: string, now: Date): Practice => ({
-  ...{ id, sessionId: session.id, items: session.items, startedAt: now.toISOString() },
-  ...{ done: {}, skipped: {} },
-});
+/** What may be done any time is done more than once: its drills get ids of their own each time. */
+export function begun(
+  { id: sessionId, items, preparation }: Pick<OwnSession, 'id' | 'items' | 'preparation'>,
+  id: string,
+  now: Date,
+  newId: () => string,
+): Practice {
+  const head = { id, sessionId, startedAt: now.toISOString(), done: {}, skipped: {} };
+  return preparation === undefined ? { ...head, items } : { ...head, preparation, items: items.map((i) => ({ ...i, id: newId() })) };
+}
 
 export const setsDone = ({ done }: Practice, itemId: string): number => done[itemId]?.length ?? 0;
 
@@ -51,10 +60,11 @@ export function asSession(practice: Practice, effort: number, now: Date): Sessio
   const minutes = Math.round((now.getTime() - Date.parse(practice.startedAt)) / MS_PER_MINUTE);
   return {
     id: practice.id,
-    plannedSessionId: practice.sessionId,
+    plannedSessionId: practice.preparation === undefined ? practice.sessionId : null,
+    ...(practice.preparation === undefined ? {} : { preparation: practice.preparation }),
     performedAt: practice.startedAt,
     effort,
-    minutes: Math.min(LONGEST_MINUTES, Math.max(1, minutes)),
+    minutes: Math.min(practice.preparation === undefined ? LONGEST_MINUTES : PREPARATION_LIMITS.minutes, Math.max(1, minutes)),
     note: '',
     items: practice.items.map(({ id, drillId, sets, min, max, support, manner, perSide }) => ({
       ...{ id, drillId, plannedSets: sets, min, max },
