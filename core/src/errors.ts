@@ -36,7 +36,6 @@ export const ERROR_CATALOGUE = {
   'contract-broken': [422, 'Some fields need another look.'],
   'trainee-missing': [404, 'This trainee is not in the studio’s records.'],
   'plan-missing': [404, 'There is no plan for this week yet.'],
-  'preparation-heavy': [409, 'A preparation is light and short. Take it back, and log what was done as a session.'],
   'routine-missing': [404, 'This routine is not among the studio’s.'],
   'template-missing': [404, 'This template is not among the studio’s.'],
   'session-missing': [404, 'This session is not in the trainee’s record.'],

@@ -28,7 +28,6 @@ import { sessionRoutes } from './sessions/routes.ts';
 import { symptomRoutes } from './symptoms/routes.ts';
 import { traineeRoutes } from './trainees/routes.ts';
 import { type FindStudio, linkRoutes, ownRoutes } from './own/routes.ts';
-import type { Services } from './services.ts';
 
 const BODY_LIMIT = 512 * 1024;
 const A_YEAR_SECONDS = 31_536_000;

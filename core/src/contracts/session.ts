@@ -25,22 +25,11 @@ import { IsManner, type MannerDto } from './manner.ts';
 import { LIMITS } from './limits.ts';
 import { Part, Parts } from './parts.ts';
 import { rule } from './rule.ts';
-import { PREPARATION_LIMITS } from '../routines/index.ts';
 
 export const MOST_AMOUNT = 3600;
 const SIDES = ['left', 'right', 'whole'] as const;
 
 /** Who and when belong together. */
-/** Light enough to count as no session; what is more is logged as one. */
-const IsLight = () =>
-  rule('isLight', (value, { effort, minutes }) => {
-    const { effort: most, minutes: longest } = PREPARATION_LIMITS;
-    const heavy = Number(effort) > most || Number(minutes) > longest;
-    return value && heavy
-      ? `A preparation has an effort of at most ${most} and at most ${longest} minutes: log more as a session.`
-      : undefined;
-  });
-
 const WithSibling = (sibling: string, needed: string) => rule('withSibling', (_, object) => (object[sibling] ? undefined : needed));
 
 /** How a set felt; a device that was away since before the name changed says it in the old one. */
@@ -121,8 +110,8 @@ export class SessionDto {
   @IsInt({ message: `Minutes must be a whole number from 1 to ${LIMITS.minutes.max}.` })
   minutes!: number;
   @IsWritten('The note', { max: LIMITS.note }) note!: string;
-  /** The routine that was gone through to prepare for something else, or as a short break: it is load, and never a session. */
-  @IsLight() @IsOptional() @IsPlainText('The name of a routine', { min: 1, max: LIMITS.name }) preparation?: string | null;
+  /** The routine that was gone through to prepare for something else, or as a short break: it is load, and while it is light no session. */
+  @IsOptional() @IsPlainText('The name of a routine', { min: 1, max: LIMITS.name }) preparation?: string | null;
 
   @Parts(() => SessionItemDto)
   @ArrayMaxSize(LIMITS.drillsPerSession, { message: `At most ${LIMITS.drillsPerSession} drills fit one session.` })

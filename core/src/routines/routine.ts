@@ -38,7 +38,7 @@ export type RoutineStep =
   /** Getting from one place to another, with words of the studio’s own. */
   | { readonly id: string; readonly kind: 'transition'; readonly seconds: number; readonly text: string };
 
-/** What counts as light work for something else; more than that is a session (project default). */
+/** What counts as light work for something else; what is more counts as a session, and as none that is clean (project default). */
 export const PREPARATION_LIMITS = { effort: 5, minutes: 30 } as const;
 
 export interface RoutineBlock {

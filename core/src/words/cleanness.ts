@@ -31,7 +31,7 @@ export function cleannessInWords(finding: CleanFinding, library: DrillNames): st
     case 'reported':
       return 'Reported by the trainee: it counts as load, and toward no gate.';
     case 'preparation':
-      return 'A preparation: it counts as light work, and toward no gate.';
+      return 'A preparation: it counts as work done, and toward no gate.';
     case 'nothing-loading':
       return 'No blade, stability, skill or strength drill was done.';
     case 'sets-missing': {

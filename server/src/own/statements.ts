@@ -1,3 +1,5 @@
+import { isTrained } from '../database/trained.ts';
+
 export const INSERT_LINK = `
   INSERT INTO trainee_link (id, trainee_id, coach_id, token_hash, feed_hash, pin_hash, lapses_on, progress, made_at)
   VALUES (@id, @traineeId, @coachId, @tokenHash, @feedHash, @pinHash, @lapsesOn, @progress, @madeAt)`;
@@ -59,7 +61,7 @@ export const MORNINGS_OF_TRAINEE = `
 export const MORNING_TO_ASK = `
   SELECT s.id AS sessionId
   FROM session_in_force s
-  WHERE s.trainee_id = @traineeId AND s.performed_at >= @from AND s.performed_at < @until AND s.preparation IS NULL
+  WHERE s.trainee_id = @traineeId AND s.performed_at >= @from AND s.performed_at < @until AND ${isTrained('s.')}
     AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.session_id = s.id)
   ORDER BY s.performed_at DESC
   LIMIT 1`;

@@ -1,3 +1,4 @@
+import { isTrained } from '../database/trained.ts';
 import { CAPACITY_COLUMNS, STOPPED } from '../checks/statements.ts';
 import { SESSION_OF_SYMPTOM } from '../symptoms/statements.ts';
 import { CLEARANCE_COLUMNS } from '../clearances/statements.ts';
@@ -29,7 +30,7 @@ export const recentSessions = (scope: Scope) => `
   SELECT id, trainee_id AS traineeId, performed_at AS performedAt, planned_session_id AS plannedSessionId, clean, practised, effort,
          minutes, drill_ids AS drillIds
   FROM session_in_force
-  WHERE performed_at >= @since AND performed_at <= @until AND preparation IS NULL AND ${SCOPES[scope]}`;
+  WHERE performed_at >= @since AND performed_at <= @until AND ${isTrained()} AND ${SCOPES[scope]}`;
 
 export const recentSymptoms = (scope: Scope) => `
   SELECT trainee_id AS traineeId, ${SESSION_OF_SYMPTOM} AS sessionId, at, intensity, place, side, kind, moment, retest, judged, reported_by AS reportedBy
@@ -120,7 +121,7 @@ export const SESSIONS_TO_BUILD_ON = `
 export const FIRST_SESSION = `
   SELECT MIN(performed_at) AS performedAt
   FROM session_in_force
-  WHERE trainee_id = @traineeId AND preparation IS NULL`;
+  WHERE trainee_id = @traineeId AND ${isTrained()}`;
 
 /** When anything last loaded the hands. */
 export const LAST_LOADED_SESSION = `

@@ -17,7 +17,6 @@ import { Refusal } from '@myokinet/core/errors';
 import { addDays, instant } from '@myokinet/core/quantities';
 import { type CleanFinding, practisedIn, RULES_VERSION, sessionCleanness, spoiledBy } from '@myokinet/core/readiness';
 import { fittedTo } from '@myokinet/core/library';
-import { PREPARATION_LIMITS } from '@myokinet/core/routines';
 import { traineeBody } from '@myokinet/core/statics';
 import { type HandLoadBySide, loggedHandLoad, sessionLoad } from '@myokinet/core/workload';
 import type { ClearanceStore } from '../clearances/store.ts';
@@ -290,8 +289,6 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       mustMay(actor, 'log');
       const old = toCorrect.get({ id: replaces, traineeId });
       if (!old) throw new Refusal('fact-missing');
-      const { effort, minutes } = PREPARATION_LIMITS;
-      if (old.preparation !== null && (session.effort > effort || session.minutes > minutes)) throw new Refusal('preparation-heavy');
       if (!old.inForce && !isOnRecord.get({ id: session.id })) throw new Refusal('fact-not-in-force');
       return this.log(actor, traineeId, { ...session, symptoms: [] }, { runId: old.runId, replaces, reason });
     },

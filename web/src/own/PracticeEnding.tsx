@@ -1,8 +1,6 @@
-import { PREPARATION_LIMITS } from '@myokinet/core/routines';
 import { type Practice, setsInAll } from './practice.ts';
 
-const TEN = 10;
-const upTo = (most: number) => Array.from({ length: most + 1 }, (_, i) => i);
+const TEN = Array.from({ length: 11 }, (_, i) => i);
 
 /** How hard all of it was, once something was done; behind a stop sign there is no way back into it. */
 export function PracticeEnding({
@@ -19,9 +17,6 @@ export function PracticeEnding({
   readonly leave: () => void;
 }) {
   const sets = setsInAll(practice);
-  // A preparation is light; what was harder is the coach’s to hear.
-  const light = practice.preparation !== undefined;
-  const most = light ? PREPARATION_LIMITS.effort : TEN;
   return (
     <main className="flex flex-col gap-4 p-4">
       <h1>{stopped ? 'Stop here' : 'That was it'}</h1>
@@ -41,10 +36,9 @@ export function PracticeEnding({
         <fieldset>
           <legend className="font-semibold">
             {sets} {sets === 1 ? 'set' : 'sets'} done. How hard was all of it? 0 nothing, 10 all you had
-            {light && `. If it was harder than ${most}, tell ${most} and write to your coach.`}
           </legend>
           <div className="mt-2 grid grid-cols-4 gap-2">
-            {upTo(most).map((n) => (
+            {TEN.map((n) => (
               <button key={n} type="button" className="btn min-h-14 text-xl" onClick={() => send(n)}>
                 {n}
               </button>

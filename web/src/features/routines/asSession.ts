@@ -1,6 +1,6 @@
 import { LIMITS, type SessionDto } from '@myokinet/core/contracts';
 import type { Instant } from '@myokinet/core/quantities';
-import { PREPARATION_LIMITS, type RoutineDone, type RoutinePurpose } from '@myokinet/core/routines';
+import type { RoutineDone, RoutinePurpose } from '@myokinet/core/routines';
 import { newId } from '../../client/newId.ts';
 
 const MOST_PLANNED = 20;
@@ -25,7 +25,7 @@ export function asSession({ id, at, name, purpose, items, seconds, effort }: Ran
     plannedSessionId: null,
     performedAt: at,
     effort,
-    minutes: light ? Math.min(minutes, PREPARATION_LIMITS.minutes) : minutes,
+    minutes,
     note: light ? '' : name,
     ...(light ? { preparation: name } : {}),
     items,
