@@ -65,13 +65,11 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
   function standing<Row extends LinkRow>(row: Row | undefined): Row {
     if (!row) throw new Refusal('link-unknown');
     if (isLapsed(row)) throw new Refusal('link-lapsed');
-    agreedFor(row.traineeId, 'link-no-consent');
+    if (consentMissing(row.traineeId)) throw new Refusal('link-no-consent');
     return row;
   }
 
-  function agreedFor(traineeId: string, otherwise: 'link-no-consent' | 'link-consent-first'): void {
-    if (trainees.find(traineeId).screening.cautions.some((c) => c.id === 'no-consent')) throw new Refusal(otherwise);
-  }
+  const consentMissing = (traineeId: string): boolean => trainees.find(traineeId).screening.cautions.some((c) => c.id === 'no-consent');
 
   const seatOf = ({ traineeId, coachId, coach, progress }: LinkRow): OwnSeat => ({
     traineeId,
@@ -103,7 +101,7 @@ export function linkStore({ db, studioId, fileId = studioId, now }: Context, tra
     /** Makes a link, and takes the one before it back with every phone that it was opened on. Its secret is told once. */
     async make(actor: Actor, traineeId: string, { id, pin = null, lapsesOn = null, progress }: TraineeLinkDto): Promise<NewLinkReply> {
       mustMay(actor, 'plan');
-      agreedFor(traineeId, 'link-consent-first');
+      if (consentMissing(traineeId)) throw new Refusal('link-consent-first');
       const token = newToken();
       const pinHash = pin === null ? null : await hashPassword(pin);
       db.transaction(() => {
