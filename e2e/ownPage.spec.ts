@@ -91,7 +91,7 @@ test('a trainee opens the page by its link and PIN, practises without a network,
     await context.setOffline(true);
     await own.reload();
     await expect(own.getByText(/Without a connection/)).toBeVisible();
-    await own.getByRole('link', { name: 'Begin' }).tap();
+    await own.getByRole('link', { name: 'Begin', exact: true }).tap();
     await expect(own.getByRole('heading', { name: 'Wall slides' })).toBeVisible();
     await own.getByRole('button', { name: 'Set 1 done' }).tap();
     await expect(own.getByText('1 of 1 set done')).toBeVisible();
@@ -145,7 +145,7 @@ test('what hurts stops the page at once, is on the coach’s Today within second
   const context = await phone(browser);
   const own = await context.newPage();
   await own.goto(address);
-  await own.getByRole('link', { name: 'Begin' }).tap();
+  await own.getByRole('link', { name: 'Begin', exact: true }).tap();
   await own.getByRole('button', { name: 'Set 1 done' }).tap();
   await page.goto(server.address);
   await expect(page.getByRole('heading', { name: /^Training today/ })).toBeVisible();
@@ -162,7 +162,7 @@ test('what hurts stops the page at once, is on the coach’s Today within second
   await expect(own.getByRole('heading', { name: 'Stop here' })).toBeVisible();
   await own.getByRole('button', { name: '5', exact: true }).tap();
   await expect(own.getByRole('heading', { name: 'Nothing to practise for now' })).toBeVisible();
-  await expect(own.getByRole('link', { name: 'Begin' })).toHaveCount(0);
+  await expect(own.getByRole('link', { name: 'Begin', exact: true })).toHaveCount(0);
   await fits(own);
 
   // Nobody reloads the coach's page.

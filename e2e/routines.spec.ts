@@ -93,9 +93,12 @@ held('a preparation by touch: what ran is put on record, and is no session', asy
   await page.clock.runFor(30_000);
   expect(await page.getByRole('timer').innerText()).toBe(left);
   await page.getByRole('button', { name: 'Go on' }).tap();
-  for (let i = 0; i < 60 && !(await page.getByText('It is over').isVisible()); i++) await page.clock.runFor(2000);
-  await expect(page.getByText('It is over')).toBeVisible();
+  for (let i = 0; i < 60 && !(await page.getByRole('heading', { name: 'It is over' }).isVisible()); i++) await page.clock.runFor(2000);
+  await expect(page.getByRole('heading', { name: 'It is over' })).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  // A reload comes back to the end, and what is told is told once.
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'It is over' })).toBeVisible();
   await page.getByRole('button', { name: 'It was done: put it on record' }).tap();
   await expect(page.getByText('On record.')).toBeVisible();
 

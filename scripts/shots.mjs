@@ -417,7 +417,7 @@ async function ownPage(page, traineeId, keep) {
   await page.waitForTimeout(400);
   await keep();
   await page.getByRole('link', { name: 'Back to today' }).click();
-  await page.getByRole('link', { name: 'Begin' }).click();
+  await page.getByRole('link', { name: 'Begin', exact: true }).click();
   for (let i = 0; i < 6; i++) await page.getByRole('button', { name: 'Next drill' }).click();
   await page.waitForTimeout(1200);
   await page.getByRole('button', { name: 'Run a set by the clock' }).click();

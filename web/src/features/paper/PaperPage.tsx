@@ -87,7 +87,7 @@ function Paper({ week, readiness, brief, plan }: PaperProps) {
   const sheets = { week: handOut.sheets, report: report.sheets, routine: handOut.back.length > 0 ? undefined : routine.sheets }[what];
   const one = sheets?.length === 1 && what === 'week' ? sheets[0] : undefined;
   const titleOf = () => {
-    if (what === 'report') return `Report for ${READERS[reader].name.toLowerCase().replace('the ', '')}`;
+    if (what === 'report') return READERS[reader].title;
     return (what === 'routine' ? sheets?.[0] : one)?.heading ?? range;
   };
   const document: PaperDocument | undefined = sheets && {

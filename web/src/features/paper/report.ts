@@ -10,9 +10,17 @@ import type { PaperBlock, PaperDocument } from './paperDocument.ts';
 
 /** Who reads a report decides what of the trainee’s health stands in it. */
 export const READERS = {
-  trainee: { name: 'The trainee', says: 'Figures, what was signed, cautions.' },
-  club: { name: 'A club or course', says: 'Figures, what was signed, what must not be done. No reasons, no symptoms.' },
-  clinician: { name: 'A clinician', says: 'Figures, what was signed, cautions with their reasons, symptoms of twelve weeks.' },
+  trainee: { name: 'The trainee', title: 'Report for the trainee', says: 'Figures, what was signed, cautions.' },
+  club: {
+    name: 'A club or course',
+    title: 'Report for a club or course',
+    says: 'Figures, what was signed, what must not be done. No reasons, no symptoms.',
+  },
+  clinician: {
+    name: 'A clinician',
+    title: 'Report for a clinician',
+    says: 'Figures, what was signed, cautions with their reasons, symptoms of twelve weeks.',
+  },
 } as const;
 export type Reader = keyof typeof READERS;
 

@@ -4,7 +4,6 @@ import { doneOf, PREPARATION_LIMITS, type RoutineMoment, type RoutineRun } from 
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { nowInstant } from '../../client/clock.ts';
-import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { useLogSessionMutation } from '../session/index.ts';
 import { asItems, asSession } from './asSession.ts';
@@ -13,21 +12,24 @@ import { lastsInWords, PURPOSE_WORDS } from './words.ts';
 interface RoutineEndingProps {
   readonly routine: RoutineReply;
   readonly traineeId: string;
+  /** Under which it goes on record. */
+  readonly id: string;
   readonly moments: readonly RoutineMoment[];
   readonly run: RoutineRun;
   readonly drillOf: (id: string) => Drill | undefined;
   readonly back: () => void;
   readonly forget: () => void;
+  /** From the beginning, as a run of its own. */
+  readonly again: () => void;
 }
 
 const TEN = 10;
 
 /** The end: what ran is put on record where somebody says that it was done, and nothing is where nobody does. */
-export function RoutineEnding({ routine, traineeId, moments, run, drillOf, back, forget }: RoutineEndingProps) {
+export function RoutineEnding({ routine, traineeId, id, moments, run, drillOf, back, forget, again }: RoutineEndingProps) {
   const [send, { isLoading, error }] = useLogSessionMutation();
   const [effort, setEffort] = useState(3);
-  // Known before it is sent: a double tap logs once.
-  const [told] = useState(() => ({ id: newId(), at: nowInstant(), items: asItems(doneOf(moments, run, drillOf)) }));
+  const [told] = useState(() => ({ id, at: nowInstant(), items: asItems(doneOf(moments, run, drillOf)) }));
   // What was sent once is sent again as it was: an answer that was lost must not make two of it.
   const [tried, setTried] = useState(false);
   const [kept, setKept] = useState(false);
@@ -94,6 +96,9 @@ export function RoutineEnding({ routine, traineeId, moments, run, drillOf, back,
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={back}>
           Back to the last one
+        </button>
+        <button type="button" className="btn btn-ghost" onClick={again}>
+          From the beginning
         </button>
         <Link className="btn btn-ghost" to="/library/routines" onClick={forget}>
           Leave without a record

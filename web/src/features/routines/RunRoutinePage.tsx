@@ -1,7 +1,7 @@
 import type { RoutineReply } from '@myokinet/core/contracts';
-import { limitedMoments, momentsOf, type RoutineMoment } from '@myokinet/core/routines';
+import { limitedMoments, momentsOf, type MostOf, type RoutineMoment } from '@myokinet/core/routines';
 import { Pause, Play, SkipBack, SkipForward } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { MovingBody } from '../../kit/body/MovingBody.tsx';
@@ -25,6 +25,7 @@ export function RunRoutinePage() {
   const traineeId = search.get('for') ?? '';
   const routine = routines?.find((r) => r.id === routineId);
   const forTrainee = useForTrainee(traineeId, routine);
+  const [turn, setTurn] = useState(0);
   if (!routines) return error ? <ProblemNote error={error} retry={() => void refetch()} /> : <Waiting />;
   if (!routine || routine.unreadable)
     return (
@@ -47,7 +48,13 @@ export function RunRoutinePage() {
         <Waiting />
       ) : (
         !forTrainee.error && (
-          <Run key={`${routine.revision} ${traineeId}`} routine={routine} traineeId={traineeId} forTrainee={forTrainee} />
+          <Run
+            key={`${routine.revision} ${traineeId} ${turn}`}
+            routine={routine}
+            traineeId={traineeId}
+            forTrainee={forTrainee}
+            again={() => setTurn(turn + 1)}
+          />
         )
       )}
     </div>
@@ -58,22 +65,35 @@ interface RunProps {
   readonly routine: RoutineReply;
   readonly traineeId: string;
   readonly forTrainee: ReturnType<typeof useForTrainee>;
+  readonly again: () => void;
 }
 
-function Run({ routine, traineeId, forTrainee: { against, library } }: RunProps) {
+function Run({ routine, traineeId, again, forTrainee: { against, library, stopped } }: RunProps) {
   const drillOf = useDrillOf(library);
   // What may be done is found anew with every answer of the server; a run goes on with what it began with where that is the same.
   const limits = JSON.stringify([...against].map(([id, { most }]) => [id, most]));
   const moments = useMemo(
-    () => limitedMoments(momentsOf(routine, drillOf), new Map(JSON.parse(limits) as [string, 'closed'][]), drillOf),
+    () => limitedMoments(momentsOf(routine, drillOf), new Map(JSON.parse(limits) as [string, MostOf][]), drillOf),
     [routine, drillOf, limits],
   );
-  const { run, running, over, press, forget } = useRoutineRun(`${routine.id}.${traineeId}`, moments, (m) => momentInWords(m, library));
+  const { id, run, running, over, press, forget } = useRoutineRun(`${routine.id}.${traineeId}`, moments, (m) => momentInWords(m, library));
   const moment = moments[run.at];
   const next = moments[run.at + 1];
   const left = [...against].map(([id, { says }]) => `${library.drill(id).name}: ${says}`);
   const whole = moments.reduce((sum, m) => sum + m.seconds, 0);
   const past = moments.slice(0, run.at).reduce((sum, m) => sum + m.seconds, 0) + (moment ? moment.seconds - run.left : 0);
+  if (stopped.length > 0)
+    return (
+      <div role="alert" className="mt-3 border-s-8 border-error bg-error/10 p-3">
+        <p className="font-semibold">A stop sign is open: nothing is run until it is closed.</p>
+        {stopped.map((reason) => (
+          <p key={reason}>{reason}</p>
+        ))}
+        <Link className="link" to={`/trainees/${traineeId}`}>
+          To the stop sign
+        </Link>
+      </div>
+    );
   if (moments.length === 0)
     return (
       <Empty title="Nothing of it can be run">
@@ -102,11 +122,16 @@ function Run({ routine, traineeId, forTrainee: { against, library } }: RunProps)
         <RoutineEnding
           routine={routine}
           traineeId={traineeId}
+          id={id}
           moments={moments}
           run={run}
           drillOf={drillOf}
           back={() => press('back')}
           forget={forget}
+          again={() => {
+            forget();
+            again();
+          }}
         />
       ) : (
         <section aria-label="Now">

@@ -18,7 +18,8 @@ export interface AgainstDrill {
 interface ForTrainee {
   /** By drill: what may not be done, or only with less, in a sentence. */
   readonly against: ReadonlyMap<string, AgainstDrill>;
-  readonly name: string | undefined;
+  /** Open stop signs, each with its reason. */
+  readonly stopped: readonly string[];
   /** Fitted to the trainee, once known. */
   readonly library: Library;
   readonly pending: boolean;
@@ -33,7 +34,7 @@ export function useForTrainee(traineeId: string, routine: Pick<Routine, 'blocks'
   const trainee = useTraineeQuery(asked);
   const readiness = useReadinessQuery(asked);
   const brief = useBriefQuery(asked);
-  const nobody = { against: new Map<string, AgainstDrill>(), name: undefined, library: studio };
+  const nobody = { against: new Map<string, AgainstDrill>(), stopped: [], library: studio };
   if (traineeId === '' || !routine) return { ...nobody, pending: false, error: undefined };
   const error = [trainee, readiness, brief].find((q) => q.error && !q.data)?.error;
   if (!trainee.data || !readiness.data || !brief.data) return { ...nobody, pending: !error, error };
@@ -53,5 +54,6 @@ export function useForTrainee(traineeId: string, routine: Pick<Routine, 'blocks'
       ];
     }),
   );
-  return { against, name: trainee.data.name, library, pending: false, error: undefined };
+  const stopped = readiness.data.stopSigns.filter((s) => !s.closure).map((s) => s.reason);
+  return { against, stopped, library, pending: false, error: undefined };
 }

@@ -1,6 +1,8 @@
+import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
 import { begunRun, isOver, nextRun, type RoutineEvent, type RoutineMoment, type RoutineRun } from '@myokinet/core/routines';
 import { useCallback, useEffect, useState } from 'react';
 import { FloorClock } from '../../client/floorClock.ts';
+import { newId } from '../../client/newId.ts';
 import { keep, readKept } from '../../client/onDevice.ts';
 import { useWakeLock } from '../../client/useWakeLock.ts';
 import { voice } from '../../client/voice.ts';
@@ -9,7 +11,16 @@ import { voice } from '../../client/voice.ts';
 const clock = new FloorClock();
 const LOOK_MS = 100;
 
+interface KeptRun extends RoutineRun {
+  readonly id: string;
+  readonly day: CalendarDay;
+}
+/** By the device’s own clock, right or wrong: it is only held against itself, and known before a server is heard. */
+const today = (): CalendarDay => calendarDay(new Date());
+
 interface Running {
+  /** Under which it goes on record: a second tab, or a reload, tells the same run once. */
+  readonly id: string;
   readonly run: RoutineRun;
   readonly running: boolean;
   readonly over: boolean;
@@ -26,10 +37,14 @@ interface Running {
  */
 export function useRoutineRun(kept: string, moments: readonly RoutineMoment[], says: (moment: RoutineMoment) => string): Running {
   const key = `myokinet.routine.${kept}`;
-  const [run, setRun] = useState<RoutineRun>(() => {
-    const before = readKept<RoutineRun | undefined>(key, undefined);
-    return before && before.at < moments.length ? { ...before, seen: undefined } : begunRun(moments);
+  const [{ id, start }] = useState(() => {
+    const before = readKept<KeptRun | null>(key, null);
+    // What was begun on another day is over.
+    if (before?.day !== today() || before.at > moments.length) return { id: newId(), start: begunRun(moments) };
+    const { at, left, gone } = before;
+    return { id: before.id, start: { at, left, gone } };
   });
+  const [run, setRun] = useState<RoutineRun>(start);
   const happen = useCallback((event: RoutineEvent) => setRun((before) => nextRun(before, event, moments)), [moments]);
   const running = run.seen !== undefined;
   useWakeLock();
@@ -41,8 +56,8 @@ export function useRoutineRun(kept: string, moments: readonly RoutineMoment[], s
   const { at, gone } = run;
   const moment = moments[at];
   useEffect(() => {
-    if (at > 0 || gone.length > 0) keep(key, { at, left: moments[at]?.seconds ?? 0, gone });
-  }, [key, at, gone, moments]);
+    if (at > 0 || gone.length > 0) keep(key, { id, day: today(), at, left: moments[at]?.seconds ?? 0, gone });
+  }, [key, id, at, gone, moments]);
   const spoken = running && moment ? says(moment) : '';
   useEffect(() => {
     if (spoken === '') return;
@@ -50,6 +65,7 @@ export function useRoutineRun(kept: string, moments: readonly RoutineMoment[], s
     voice.say(spoken);
   }, [at, spoken, moment?.kind]);
   return {
+    id,
     run,
     running,
     over: isOver(run, moments),
