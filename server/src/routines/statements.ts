@@ -11,7 +11,8 @@ export const ROUTINES = `${ROUTINE}
 export const NEWEST_OF_ROUTINE = `${ROUTINE} WHERE r.routine_id = @id AND r.studio_id = @studioId AND r.retired_at IS NULL AND ${NEWEST}`;
 
 /** Whatever was ever called so: what was begun before a change is still told by its old name. */
-export const DOCUMENTS_NAMED = 'SELECT document FROM routine_revision WHERE name = @name AND studio_id = @studioId';
+export const DOCUMENTS_NAMED =
+  'SELECT document, document_version AS version FROM routine_revision WHERE name = @name AND studio_id = @studioId';
 
 export const INSERT_REVISION = `
   INSERT INTO routine_revision (id, routine_id, based_on, studio_id, coach_id, name, document, saved_at)

@@ -20,7 +20,7 @@ export function routineStore(context: Context, scope: () => Scope) {
   const { db, studioId, now } = context;
   const routines = db.prepare<{ studioId: string }, RoutineRow>(ROUTINES);
   const newest = db.prepare<{ id: string; studioId: string }, RoutineRow>(NEWEST_OF_ROUTINE);
-  const documentsNamed = db.prepare<{ name: string; studioId: string }, { document: string }>(DOCUMENTS_NAMED);
+  const documentsNamed = db.prepare<{ name: string; studioId: string }, StoredDocument>(DOCUMENTS_NAMED);
   const insert = db.prepare(INSERT_REVISION);
   const retire = db.prepare(RETIRE);
 
@@ -36,8 +36,11 @@ export function routineStore(context: Context, scope: () => Scope) {
 
     /** Drills of what is or was called so, in any revision. */
     drillsNamed(name: string): ReadonlySet<string> {
-      const found = documentsNamed.all({ name, studioId }).map(({ document }) => JSON.parse(document) as Partial<RoutineReply>);
-      return new Set(found.flatMap((r) => r.blocks ?? []).flatMap((b) => b.steps.flatMap((s) => (s.kind === 'drill' ? [s.drillId] : []))));
+      const blocks = documentsNamed.all({ name, studioId }).flatMap(({ document, version }) => {
+        const read = readStored(STORED.routine, document, version, scope());
+        return 'value' in read ? read.value.blocks : [];
+      });
+      return new Set(blocks.flatMap((b) => b.steps.flatMap((s) => (s.kind === 'drill' ? [s.drillId] : []))));
     },
 
     /** A new revision; whoever saves over another's is told, and nothing is lost. */

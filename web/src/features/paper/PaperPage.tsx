@@ -23,7 +23,7 @@ import { useHandOut, useReport, useRoutineSheets } from './usePaperSheets.tsx';
 
 const WHATS = { week: 'A week', routine: 'A routine', report: 'Readiness report' } as const;
 type What = keyof typeof WHATS;
-const isWhat = (text: string | null): text is What => text !== null && text in WHATS;
+const isWhat = (text: string | null): text is What => text !== null && Object.hasOwn(WHATS, text);
 const isDay = (text: string | null): text is CalendarDay =>
   text !== null && /^\d{4}-\d\d-\d\d$/.test(text) && !Number.isNaN(Date.parse(text));
 

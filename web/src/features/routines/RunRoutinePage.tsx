@@ -1,7 +1,7 @@
 import type { RoutineReply } from '@myokinet/core/contracts';
-import { limitedMoments, momentsOf, type MostOf, type RoutineMoment } from '@myokinet/core/routines';
+import { limitedMoments, momentsOf, type RoutineMoment } from '@myokinet/core/routines';
 import { Pause, Play, SkipBack, SkipForward } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { MovingBody } from '../../kit/body/MovingBody.tsx';
@@ -70,16 +70,22 @@ interface RunProps {
 
 function Run({ routine, traineeId, again, forTrainee: { against, library, stopped } }: RunProps) {
   const drillOf = useDrillOf(library);
-  // What may be done is found anew with every answer of the server; a run goes on with what it began with where that is the same.
-  const limits = JSON.stringify([...against].map(([id, { most }]) => [id, most]));
-  const moments = useMemo(
-    () => limitedMoments(momentsOf(routine, drillOf), new Map(JSON.parse(limits) as [string, MostOf][]), drillOf),
-    [routine, drillOf, limits],
+  // What may be done is found anew with every answer of the server: a run goes on with what it began with, and ends where that changes.
+  const limits = JSON.stringify([...against].map(([drillId, { most }]) => [drillId, most]));
+  const [begunWith] = useState(limits);
+  const [moments] = useState(() =>
+    limitedMoments(momentsOf(routine, drillOf), new Map([...against].map(([drillId, { most }]) => [drillId, most])), drillOf),
   );
-  const { id, run, running, over, press, forget } = useRoutineRun(`${routine.id}.${traineeId}`, moments, (m) => momentInWords(m, library));
+  const changed = limits !== begunWith;
+  const { id, run, running, over, press, forget } = useRoutineRun({
+    kept: `${routine.revision}.${traineeId}`,
+    limits: begunWith,
+    moments,
+    says: (m) => momentInWords(m, library),
+  });
   const moment = moments[run.at];
   const next = moments[run.at + 1];
-  const left = [...against].map(([id, { says }]) => `${library.drill(id).name}: ${says}`);
+  const left = [...against].map(([drillId, { says }]) => `${library.drill(drillId).name}: ${says}`);
   const whole = moments.reduce((sum, m) => sum + m.seconds, 0);
   const past = moments.slice(0, run.at).reduce((sum, m) => sum + m.seconds, 0) + (moment ? moment.seconds - run.left : 0);
   if (stopped.length > 0)
@@ -118,7 +124,12 @@ function Run({ routine, traineeId, again, forTrainee: { against, library, stoppe
           </ul>
         </details>
       )}
-      {over || !moment ? (
+      {changed && (
+        <p role="alert" className="border-s-4 border-warning bg-warning/10 mt-2 p-2">
+          What this trainee may do has changed since it began: it ends here.
+        </p>
+      )}
+      {over || !moment || changed ? (
         <RoutineEnding
           routine={routine}
           traineeId={traineeId}

@@ -14,6 +14,7 @@ const LOOK_MS = 100;
 interface KeptRun extends RoutineRun {
   readonly id: string;
   readonly day: CalendarDay;
+  readonly limits: string;
 }
 /** By the device’s own clock, right or wrong: it is only held against itself, and known before a server is heard. */
 const today = (): CalendarDay => calendarDay(new Date());
@@ -29,18 +30,23 @@ interface Running {
   readonly forget: () => void;
 }
 
-/**
- * Runs through moments by the clock, with a tone at each change; a reload comes back where it was, standing still.
- *
- * @param kept the name under which it is kept on this device: another routine or trainee is another run
- * @param says what is spoken when a moment begins
- */
-export function useRoutineRun(kept: string, moments: readonly RoutineMoment[], says: (moment: RoutineMoment) => string): Running {
+interface RunOptions {
+  /** The name under which it is kept on this device: another revision or trainee is another run. */
+  readonly kept: string;
+  /** What the trainee might do when it began: under other limits it is another run too. */
+  readonly limits: string;
+  readonly moments: readonly RoutineMoment[];
+  /** What is spoken when a moment begins. */
+  readonly says: (moment: RoutineMoment) => string;
+}
+
+/** Runs through moments by the clock, with a tone at each change; a reload comes back where it was, standing still. */
+export function useRoutineRun({ kept, limits, moments, says }: RunOptions): Running {
   const key = `myokinet.routine.${kept}`;
   const [{ id, start }] = useState(() => {
     const before = readKept<KeptRun | null>(key, null);
     // What was begun on another day is over.
-    if (before?.day !== today() || before.at > moments.length) return { id: newId(), start: begunRun(moments) };
+    if (before?.day !== today() || before.limits !== limits || before.at > moments.length) return { id: newId(), start: begunRun(moments) };
     const { at, left, gone } = before;
     return { id: before.id, start: { at, left, gone } };
   });
@@ -56,8 +62,8 @@ export function useRoutineRun(kept: string, moments: readonly RoutineMoment[], s
   const { at, gone } = run;
   const moment = moments[at];
   useEffect(() => {
-    if (at > 0 || gone.length > 0) keep(key, { id, day: today(), at, left: moments[at]?.seconds ?? 0, gone });
-  }, [key, id, at, gone, moments]);
+    if (at > 0 || gone.length > 0) keep(key, { id, day: today(), limits, at, left: moments[at]?.seconds ?? 0, gone });
+  }, [key, id, limits, at, gone, moments]);
   const spoken = running && moment ? says(moment) : '';
   useEffect(() => {
     if (spoken === '') return;
