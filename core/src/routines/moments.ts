@@ -67,11 +67,17 @@ function within(seconds: number, round: (n: number) => readonly RoutineMoment[])
     if (next.every((m) => m.seconds === 0)) break;
     for (const moment of next) {
       if (left <= 0) break;
-      moments.push(moment.seconds > left ? { ...moment, seconds: left } : moment);
+      moments.push(moment.seconds > left ? cut(moment, left) : moment);
       left -= moment.seconds;
     }
   }
   return moments;
+}
+
+/** What is left of a moment that the time ends: no more is asked for than fits. */
+function cut({ amount, ...moment }: RoutineMoment, seconds: number): RoutineMoment {
+  const fits = amount === undefined ? {} : { amount: Math.max(1, Math.floor((amount * seconds) / moment.seconds)) };
+  return { ...moment, ...fits, seconds };
 }
 
 interface Within {

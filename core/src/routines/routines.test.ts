@@ -116,6 +116,12 @@ describe('a routine as it runs', () => {
       ['rest', 10],
       ['drill', 25],
     ]);
+    // No more is asked for, and none put on record, than fits.
+    const long = block({ way: 'time', minutes: 1, steps: [drill(whole.id, 45, 0)] });
+    expect(momentsOf(routine(long), drillOf).map((m) => [m.seconds, m.amount])).toEqual([
+      [45, 45],
+      [15, 15],
+    ]);
     expect(momentsOf(routine({ ...timed, steps: [] }), drillOf)).toEqual([]);
   });
 
