@@ -145,7 +145,7 @@ async function stacked(page, pictures) {
 async function taughtAndTakenHome(page) {
   const { origin } = new URL(page.url());
   const caseload = await page.evaluate(async () => (await fetch('/api/caseload')).json());
-  const { id } = caseload.find((row) => row.name.startsWith('Elke'));
+  const { id } = caseload.find((row) => row.name.startsWith('Petra'));
   await page.getByRole('link', { name: 'Before a climb' }).click();
   await page.getByLabel('Look at it for').selectOption(id);
   await page.waitForTimeout(1500);
