@@ -37,6 +37,8 @@ export const ERROR_CATALOGUE = {
   'trainee-missing': [404, 'This trainee is not in the studio’s records.'],
   'plan-missing': [404, 'There is no plan for this week yet.'],
   'routine-missing': [404, 'This routine is not among the studio’s.'],
+  'group-missing': [404, 'This group is not among the studio’s.'],
+  'class-missing': [404, 'This class is not among the studio’s.'],
   'template-missing': [404, 'This template is not among the studio’s.'],
   'session-missing': [404, 'This session is not in the trainee’s record.'],
   'symptom-missing': [404, 'This symptom is not in the trainee’s record.'],

@@ -18,6 +18,8 @@ import { measuringRoutes } from './measuring/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { routineRoutes } from './routines/routes.ts';
+import { classRoutes } from './classes/routes.ts';
+import { groupRoutes } from './groups/routes.ts';
 import { recordRoutes } from './records/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
 import { batteryRoutes } from './batteries/routes.ts';
@@ -163,6 +165,8 @@ export async function buildApp(
     recordRoutes,
     linkRoutes,
     routineRoutes,
+    groupRoutes,
+    classRoutes,
   ])
     routes(app);
   if (studioOf) ownRoutes(app, studioOf, now);

@@ -216,6 +216,36 @@ const WRITES: readonly Write[] = [
     }),
   ],
   [
+    'GroupDto',
+    'PUT',
+    () => `/api/groups/${v7()}`,
+    () => ({
+      ...{ revision: v7(), basedOn: null, name: 'Tuesday evening', place: 'hall', note: '', routineId: null },
+      ...{ days: [{ weekday: 2, time: '18:30' }], memberIds: [] },
+    }),
+  ],
+  [
+    'ClassPatchDto',
+    'PUT',
+    () => `/api/classes/${v7()}`,
+    () => {
+      const slot = { id: v7(), drillId: 'plank' };
+      const head = { id: v7(), groupId: null, name: 'Tuesday', startedAt: past(), preparation: null, slots: [slot] };
+      const item = { slotId: slot.id, drillId: 'plank', sets: 1, min: 10, max: 20 };
+      return {
+        head: { ...head, moments: [{ kind: 'work', seconds: 20, slotId: slot.id, round: 1, rounds: 1 }] },
+        members: [{ traineeId, from: 0, plannedSessionId: null, items: [item] }],
+        events: [],
+      };
+    },
+  ],
+  [
+    'ClassSheetDto',
+    'POST',
+    () => '/api/class-sheets',
+    () => ({ traineeIds: [traineeId], rhythm: { work: 40, rest: 20, change: 30, rounds: 3, circle: false } }),
+  ],
+  [
     'PlanTemplateDto',
     'POST',
     () => '/api/plan-templates',
@@ -378,7 +408,7 @@ const WRITES: readonly Write[] = [
 
 /** Contracts that are part of others, or of an address. */
 const PARTS =
-  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|LibraryFilePicture|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|RoutineBlock|RoutineStep|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
+  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|LibraryFilePicture|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|RoutineBlock|RoutineStep|GroupDay|ClassEvents|ClassHead|ClassMember|ClassMoment|ClassRhythm|ClassSlot|SlotItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
 
 /** What a trainee’s phone sends, tried beside it. */
 const OF_LINKS = /^(LinkOpen|Morning)Dto$/;

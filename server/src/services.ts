@@ -30,6 +30,8 @@ import { sessionStore, type SessionStore } from './sessions/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
 import { linkStore, type LinkStore } from './own/linkStore.ts';
 import { noteStore, type NoteStore } from './own/noteStore.ts';
+import { classStore, type ClassStore } from './classes/store.ts';
+import { groupStore, type GroupStore } from './groups/store.ts';
 import { routineStore, type RoutineStore } from './routines/store.ts';
 import { ownStore, type OwnStore } from './own/store.ts';
 
@@ -68,6 +70,8 @@ export interface Services {
   readonly own: OwnStore;
   readonly notes: NoteStore;
   readonly routines: RoutineStore;
+  readonly groups: GroupStore;
+  readonly classes: ClassStore;
 }
 
 /** @param judge how a library file is judged; in the same thread where nothing is said */
@@ -90,8 +94,10 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
   const readiness = readinessStore(context, { trainees, screenings, symptoms, library, gates });
   const checks = checkStore(context, { library, trainees, measuring, batteries });
   const plans = planStore(context, trainees, scope);
+  const briefs = briefStore(context, trainees, scope);
   const notes = noteStore(context, trainees);
   const routines = routineStore(context, scope);
+  const groups = groupStore(context, { trainees, routines });
   return {
     now: context.now,
     scope,
@@ -112,7 +118,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     gates,
     corrections: correctionStore(context, { trainees, library, checks, sessions, symptoms, clearances, readiness }),
     plans,
-    briefs: briefStore(context, trainees, scope),
+    briefs,
     templates: templateStore(context, scope),
     clearances,
     symptoms,
@@ -125,5 +131,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines }),
     notes,
     routines,
+    groups,
+    classes: classStore(context, { trainees, library, plans, briefs, readiness, symptoms, routines, sessions, groups, scope }),
   };
 }

@@ -141,4 +141,17 @@ export type {
 } from './accountReplies.ts';
 export { ArchiveDto, ErasureDto } from './erasure.ts';
 
+export {
+  ClassEventsDto,
+  ClassHeadDto,
+  ClassMemberDto,
+  ClassMomentDto,
+  ClassPatchDto,
+  ClassRhythmDto,
+  ClassSheetDto,
+  ClassSlotDto,
+  SlotItemDto,
+} from './class.ts';
+export type { ClassReply, ClassRow, ClassSheetMember, ClassSheetReply, GroupReply } from './classReplies.ts';
+export { GroupDayDto, GroupDto } from './group.ts';
 export { RoutineBlockDto, RoutineDto, type RoutineDocumentDto, RoutineStepDto } from './routine.ts';

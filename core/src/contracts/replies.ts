@@ -201,6 +201,8 @@ export type SessionReply = Omit<SessionDto, 'symptoms'> & {
   readonly runId?: string;
   /** The version before sets of another device came in, which stays on record. */
   readonly replaced?: { readonly id: string; readonly sets: number; readonly load: number };
+  /** The class that it was part of. */
+  readonly inClass?: string;
   /** Told by the trainee, with no coach by. */
   readonly reportedBy?: 'trainee';
   readonly photos?: readonly FloorPhotoReply[];

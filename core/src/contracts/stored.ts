@@ -3,6 +3,7 @@ import type { ClassConstructor } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional } from 'class-validator';
 import type { BodySide } from '../anatomy/index.ts';
 import type { Drill, Manner, FaultEntry } from '../drills/index.ts';
+import type { ClassEvent, ClassHead, ClassMember } from '../classes/index.ts';
 import type { FloorEvent, FloorHead } from '../floor/index.ts';
 import { DEMAND_DIRECTIONS, type DemandDirection, type Ladder } from '../ladders/index.ts';
 import { type Measure, PROVISIONAL_KINDS, type Provisional } from '../measuring/index.ts';
@@ -14,6 +15,7 @@ import type { SetUp, SupportPlan } from '../statics/index.ts';
 import { BriefDocumentDto, TemplateDocumentDto } from './brief.ts';
 import { IsInstant, IsWritten } from './decorators.ts';
 import { IsEntryId, OriginDto } from './entry.ts';
+import { ClassEventsDto, ClassHeadDto, ClassMemberDto } from './class.ts';
 import { FloorEventsDto, FloorHeadDto } from './floor.ts';
 import { DrillDto, FaultDto, IsSetUp, LadderDto, SupportPlanDto } from './library.ts';
 import { MeasureDto } from './measure.ts';
@@ -98,6 +100,12 @@ const inside = (property: string) => ({
   unwrap: (wrapped: object) => (wrapped as Readonly<Record<string, unknown>>)[property],
 });
 
+/** One event is read as a list of one: the list tells its kinds apart. */
+const oneEvent = {
+  wrap: (event: unknown) => ({ events: [event] }),
+  unwrap: (wrapped: object) => (wrapped as { readonly events: readonly unknown[] }).events[0],
+};
+
 /** Every kind of document in the database. */
 export const STORED = {
   plan: stored<PlanDocumentDto>('This week', PlanDocumentDto),
@@ -109,10 +117,10 @@ export const STORED = {
   manner: stored<Manner>('This weight, band or tempo', MannerDto),
   figures: stored<readonly Headroom[]>('What this clearance rested on', SignedFiguresDto, inside('list')),
   floorHead: stored<FloorHead>('This run', FloorHeadDto),
-  floorEvent: stored<FloorEvent>('An event of this run', FloorEventsDto, {
-    wrap: (event) => ({ events: [event] }),
-    unwrap: (wrapped) => (wrapped as { readonly events: readonly unknown[] }).events[0],
-  }),
+  floorEvent: stored<FloorEvent>('An event of this run', FloorEventsDto, oneEvent),
+  classHead: stored<ClassHead>('This class', ClassHeadDto),
+  classMember: stored<ClassMember>('Who takes part in this class', ClassMemberDto),
+  classEvent: stored<ClassEvent>('An event of this class', ClassEventsDto, oneEvent),
   drill: stored<Drill>('This drill', DrillDto),
   ladder: stored<Ladder>('This ladder', LadderDto),
   measure: stored<Measure>('This check', MeasureDto, { version: 2, upgrades: { 1: withTwoErrors } }),

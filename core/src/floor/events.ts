@@ -119,7 +119,7 @@ export type FloorEvent = FloorDeed & {
  *
  * @example inOrder([{ id: 'b', order: 2, … }, { id: 'a', order: 2, … }, { id: 'c', order: 1, … }]).map((e) => e.id) // ['c', 'a', 'b']
  */
-export function inOrder(events: readonly FloorEvent[]): readonly FloorEvent[] {
+export function inOrder<E extends { readonly id: string; readonly order: number }>(events: readonly E[]): readonly E[] {
   const known = new Map(events.map((e) => [e.id, e]));
   return [...known.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
 }

@@ -16,7 +16,7 @@ export { runOf, samePlace, timesSeen, type DoneSet, type FaultOnFloor, type Item
 export { closedBecause, openSteps, stepsOf, transitionTo, whoseTurn, type Holds, type Step, type Transition } from './steps.ts';
 export { paceAt, paceOf, formWentAt, tonesOf, type Pace, type PaceMoment, type PacePart, type Tone } from './pacer.ts';
 export { dueToSay, spokenIn, type Spoken } from './spoken.ts';
-export { loggedItems } from './logged.ts';
+export { loggedItems, type LoggedFloorItem } from './logged.ts';
 export { testedIn, type Tested } from './tested.ts';
 export { inPlaceOf } from './inPlace.ts';
 export { TURN, turnSupport, type Turned } from './turn.ts';

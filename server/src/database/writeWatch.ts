@@ -3,8 +3,8 @@ import { belongings } from './belongings.ts';
 
 /** What nobody's verdict rests on. */
 const NOBODYS = new Set([
-  ...['accepted_write', 'audit', 'band_revision', 'coach', 'emergency_care', 'erasure'],
-  ...['plan_template', 'repeatability_test', 'routine_revision', 'schools_revision', 'studio'],
+  ...['accepted_write', 'audit', 'band_revision', 'class_event', 'class_run', 'coach', 'emergency_care', 'erasure'],
+  ...['plan_template', 'repeatability_test', 'named_group', 'routine_revision', 'schools_revision', 'studio'],
 ]);
 
 /** Stands for everybody. */

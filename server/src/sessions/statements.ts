@@ -2,11 +2,11 @@ export const INSERT_SESSION = `
   INSERT INTO session (
     id, studio_id, trainee_id, coach_id, planned_session_id, performed_at, effort, minutes, note,
     clean, clean_reason, clean_finding, practised, rules_version, push_dose, pull_dose, joint_doses, side_doses, drill_ids, run_id, replaces,
-    origin_id, reason, recorded_at, reported_by, preparation
+    origin_id, reason, recorded_at, reported_by, preparation, class_id
   ) VALUES (
     @id, @studioId, @traineeId, @coachId, @plannedSessionId, @performedAt, @effort, @minutes, @note,
     @clean, '', @cleanFinding, @practised, @rulesVersion, @push, @pull, @jointDoses, @sideDoses, @drillIds, @runId, @replaces,
-    @originId, @reason, @recordedAt, @reportedBy, @preparation
+    @originId, @reason, @recordedAt, @reportedBy, @preparation, @classId
   )`;
 
 export const INSERT_ITEM = `
@@ -21,6 +21,7 @@ export const SESSIONS_OF_TRAINEE = `
   SELECT id, planned_session_id AS plannedSessionId, performed_at AS performedAt, effort, minutes, note,
          clean, clean_reason AS cleanReason, clean_finding AS cleanFinding, reason, push_dose AS push, pull_dose AS pull,
          side_doses AS sideDoses, run_id AS runId, replaces, reported_by AS reportedBy, preparation,
+         (SELECT r.name FROM class_run r WHERE r.id = class_id) AS inClass,
          coalesce(origin_id, id) AS originId
   FROM session_in_force
   WHERE trainee_id = @traineeId
@@ -60,6 +61,18 @@ export const SESSION_OF_RUN = `
   FROM session_in_force
   WHERE run_id = @runId`;
 
+export const SESSION_OF_CLASS = `
+  SELECT id
+  FROM session_in_force
+  WHERE class_id = @classId AND trainee_id = @traineeId`;
+
+/** Whether the session that a class has become of somebody was taken back. */
+export const CLASS_TAKEN_BACK = `
+  SELECT 1
+  FROM session s
+  JOIN taken_back b ON b.fact_id = s.id
+  WHERE s.class_id = @classId AND s.trainee_id = @traineeId`;
+
 /** Oldest first, for the workload. */
 export const LOADS_OF_TRAINEE = `
   SELECT id, performed_at AS performedAt, effort, minutes, push_dose AS push, pull_dose AS pull, joint_doses AS jointDoses,
@@ -77,7 +90,7 @@ export const RUN_TAKEN_BACK = `
 
 /** The first version of a session, and whether it still counts. */
 export const SESSION_TO_CORRECT = `
-  SELECT coalesce(s.origin_id, s.id) AS originId, s.run_id AS runId, s.preparation,
+  SELECT coalesce(s.origin_id, s.id) AS originId, s.run_id AS runId, s.class_id AS classId, s.preparation,
          EXISTS (SELECT 1 FROM session_in_force f WHERE f.id = s.id) AS inForce
   FROM session s
   WHERE s.id = @id AND s.trainee_id = @traineeId`;

@@ -42,6 +42,7 @@ type SessionRow = Omit<SessionDto, 'items' | 'symptoms' | 'preparation'> & {
   originId: string;
   reportedBy: 'trainee' | null;
   preparation: string | null;
+  inClass: string | null;
 };
 type ItemRow = Omit<SessionItemDto, 'sets' | 'support' | 'manner' | 'skipped'> & {
   sessionId: string;
@@ -56,12 +57,14 @@ type LoadRow = Omit<WorkloadReply['sessions'][number], 'byJoint' | 'bySide'> & {
 /** Where a session came from, when it was not logged by hand for the first time. */
 export interface FromRun {
   readonly runId: string | null;
+  readonly classId?: string | null;
   /** The version that it replaces: more sets came in, or it was corrected. */
   readonly replaces: string | null;
   /** Why it was corrected. */
   readonly reason?: string;
 }
 interface ToCorrect extends Pick<SessionRow, 'preparation' | 'runId'> {
+  readonly classId: string | null;
   readonly originId: string;
   readonly inForce: number;
 }
@@ -101,6 +104,8 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
   const replacedOf = db.prepare<{ id: string }, NonNullable<SessionReply['replaced']>>(sql.REPLACED);
   const photosOf = db.prepare<{ traineeId: string }, Omit<FloorPhotoReply, 'kept'> & { kept: number }>(sql.PHOTOS_OF_TRAINEE);
   const ofRun = db.prepare<{ runId: string }, { id: string }>(sql.SESSION_OF_RUN);
+  const ofClass = db.prepare<{ classId: string; traineeId: string }, { id: string }>(sql.SESSION_OF_CLASS);
+  const takenBackOfClass = db.prepare<{ classId: string; traineeId: string }, unknown>(sql.CLASS_TAKEN_BACK);
   const loadsOf = db.prepare<{ traineeId: string; since: string }, LoadRow>(sql.LOADS_OF_TRAINEE);
   const toCorrect = db.prepare<{ id: string; traineeId: string }, ToCorrect>(sql.SESSION_TO_CORRECT);
 
@@ -116,33 +121,49 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     const photos = groupRows(photoList(traineeId), (p) => p.runId);
     const sessions = sessionsOf
       .all({ traineeId, limit })
-      .map(({ push, pull, sideDoses, clean, cleanFinding, reason, runId, replaces, reportedBy, preparation, ...row }): SessionReply => ({
-        ...row,
-        ...(cleanFinding === null ? {} : { finding: JSON.parse(cleanFinding) as CleanFinding }),
-        ...(reason === null ? {} : { reason }),
-        ...(reportedBy ? { reportedBy } : {}),
-        ...(preparation === null ? {} : { preparation }),
-        ...(runId ? { runId, photos: photos.get(runId) ?? [] } : {}),
-        ...replacedBy(replaces),
-        clean: clean === 1,
-        load: sessionLoad(row.effort, row.minutes),
-        handLoad: { push, pull, ...(sideDoses === null ? {} : { bySide: JSON.parse(sideDoses) as HandLoadBySide }) },
-        items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, manner, mannerVersion, skipped, ...item }) => ({
-          ...item,
-          ...(skipped ? { skipped } : {}),
-          ...supportOf(support, supportVersion),
-          ...mannerOf(manner, mannerVersion),
-          sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, unconfirmed, ...set }) => ({
-            ...set,
-            ...(feeling ? { feeling } : {}),
-            ...(unconfirmed ? { unconfirmed: true } : {}),
-            faults: JSON.parse(faults) as FaultSeenDto[],
+      .map(
+        ({
+          push,
+          pull,
+          sideDoses,
+          clean,
+          cleanFinding,
+          reason,
+          runId,
+          replaces,
+          reportedBy,
+          preparation,
+          inClass,
+          ...row
+        }): SessionReply => ({
+          ...row,
+          ...(cleanFinding === null ? {} : { finding: JSON.parse(cleanFinding) as CleanFinding }),
+          ...(reason === null ? {} : { reason }),
+          ...(reportedBy ? { reportedBy } : {}),
+          ...(preparation === null ? {} : { preparation }),
+          ...(inClass === null ? {} : { inClass }),
+          ...(runId ? { runId, photos: photos.get(runId) ?? [] } : {}),
+          ...replacedBy(replaces),
+          clean: clean === 1,
+          load: sessionLoad(row.effort, row.minutes),
+          handLoad: { push, pull, ...(sideDoses === null ? {} : { bySide: JSON.parse(sideDoses) as HandLoadBySide }) },
+          items: (items.get(row.id) ?? []).map(({ sessionId: _, support, supportVersion, manner, mannerVersion, skipped, ...item }) => ({
+            ...item,
+            ...(skipped ? { skipped } : {}),
+            ...supportOf(support, supportVersion),
+            ...mannerOf(manner, mannerVersion),
+            sets: (sets.get(item.id) ?? []).map(({ itemId: _item, faults, feeling, unconfirmed, ...set }) => ({
+              ...set,
+              ...(feeling ? { feeling } : {}),
+              ...(unconfirmed ? { unconfirmed: true } : {}),
+              faults: JSON.parse(faults) as FaultSeenDto[],
+            })),
           })),
-        })),
-        symptoms: felt.filter((s) => s.sessionId === row.id),
-        ...spoiled(felt.filter((s) => s.sessionId === row.id)),
-        ...unreadableIn(items.get(row.id) ?? []),
-      }));
+          symptoms: felt.filter((s) => s.sessionId === row.id),
+          ...spoiled(felt.filter((s) => s.sessionId === row.id)),
+          ...unreadableIn(items.get(row.id) ?? []),
+        }),
+      );
     return {
       sessions,
       symptoms: felt.filter((s) => s.sessionId === null),
@@ -191,6 +212,9 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
     /** Whether the session that a run has become was taken back: what comes late makes no new one. */
     runTakenBack: (runId: string): boolean => takenBackOfRun.get({ runId }) !== undefined,
 
+    /** The session that a class has become of somebody. */
+    ofClass: (classId: string, traineeId: string): string | undefined => ofClass.get({ classId, traineeId })?.id,
+    classTakenBack: (classId: string, traineeId: string): boolean => takenBackOfClass.get({ classId, traineeId }) !== undefined,
     workload(traineeId: string): WorkloadReply {
       trainees.find(traineeId);
       const since = addDays(now(), -LOAD_DAYS);
@@ -233,6 +257,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       acceptOnce(context, dto.id, { traineeId, dto }, () => {
         insertSession.run({
           runId: from?.runId ?? null,
+          classId: from?.classId ?? null,
           replaces: from?.replaces ?? null,
           id: dto.id,
           plannedSessionId: dto.plannedSessionId ?? null,
@@ -290,7 +315,7 @@ export function sessionStore(context: Context, { trainees, clearances, symptoms,
       const old = toCorrect.get({ id: replaces, traineeId });
       if (!old) throw new Refusal('fact-missing');
       if (!old.inForce && !isOnRecord.get({ id: session.id })) throw new Refusal('fact-not-in-force');
-      return this.log(actor, traineeId, { ...session, symptoms: [] }, { runId: old.runId, replaces, reason });
+      return this.log(actor, traineeId, { ...session, symptoms: [] }, { runId: old.runId, classId: old.classId, replaces, reason });
     },
   };
 }

@@ -38,6 +38,7 @@ const PAGE = 400;
 interface SymptomOrigin {
   readonly sessionId?: string | null;
   readonly runId?: string | null;
+  readonly classId?: string | null;
   /** The symptom that it corrects, and why. */
   readonly replaces?: string | null;
   readonly reason?: string | null;
@@ -55,9 +56,10 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
   const insertClosure = db.prepare(sql.INSERT_CLOSURE);
   const symptomsOf = db.prepare<{ traineeId: string; limit: number }, SymptomRow>(sql.SYMPTOMS_OF_TRAINEE);
   const stopSignsOf = db.prepare<{ traineeId: string }, StopRow>(sql.STOP_SIGNS_OF_TRAINEE);
-  const toCorrect = db.prepare<{ id: string; traineeId: string }, { sessionId: string | null; runId: string | null; inForce: number }>(
-    sql.SYMPTOM_TO_CORRECT,
-  );
+  const toCorrect = db.prepare<
+    { id: string; traineeId: string },
+    { sessionId: string | null; runId: string | null; classId: string | null; inForce: number }
+  >(sql.SYMPTOM_TO_CORRECT);
   const ownerOf = db.prepare<{ sessionId: string }, { traineeId: string }>(sql.SESSION_OWNER);
 
   const list = (traineeId: string): readonly SymptomReply[] => symptomsOf.all({ traineeId, limit: PAGE }).map(readSymptom);
@@ -90,13 +92,13 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
     actor: Actor,
     traineeId: string,
     dto: SymptomDto,
-    { sessionId = null, runId = null, replaces = null, reason: why = null }: SymptomOrigin,
+    { sessionId = null, runId = null, classId = null, replaces = null, reason: why = null }: SymptomOrigin,
   ): void {
     const felt = judged(trainees.find(traineeId), dto, replaces);
     const reason = stopSignInWords(felt);
     insertSymptom.run({
       ...dto,
-      ...{ sessionId, runId, traineeId, replaces },
+      ...{ sessionId, runId, classId, traineeId, replaces },
       studioId,
       coachId: actor.coachId,
       stopReason: reason ?? null,
@@ -127,7 +129,7 @@ export function symptomStore(context: Context, { trainees, clearances }: Neighbo
       if (!old) throw new Refusal('fact-missing');
       acceptOnce(context, symptom.id, { traineeId, replaces, reason, symptom }, () => {
         if (!old.inForce) throw new Refusal('fact-not-in-force');
-        write(actor, traineeId, symptom, { sessionId: old.sessionId, runId: old.runId, replaces, reason });
+        write(actor, traineeId, symptom, { sessionId: old.sessionId, runId: old.runId, classId: old.classId, replaces, reason });
       });
       return symptom;
     },

@@ -36,6 +36,8 @@ export function draftPlace(key: string): DraftPlace | undefined {
       return { what: 'A ladder of the library', to: `/library/ladders/${traineeId}/edit` };
     case 'routine':
       return { what: 'A routine', to: `/library/routines/${traineeId}` };
+    case 'group':
+      return { what: 'A group', to: `/groups/${traineeId}` };
     default:
       return undefined;
   }

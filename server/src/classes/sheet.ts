@@ -1,0 +1,152 @@
+import type { ClassSheetDto, ClassSheetMember, ClassSheetReply } from '@myokinet/core/contracts';
+import {
+  type ClassMoment,
+  type ClassSlot,
+  memberSheet,
+  rhythmMoments,
+  routineClass,
+  USUAL_RHYTHM,
+  type WantedInSlot,
+} from '@myokinet/core/classes';
+import { Refusal } from '@myokinet/core/errors';
+import { fittedTo, type Library } from '@myokinet/core/library';
+import { type MayDoFacts, mayInWords, whenOf } from '@myokinet/core/planning';
+import { calendarDay, instant } from '@myokinet/core/quantities';
+import { momentsOf, type Routine } from '@myokinet/core/routines';
+import { traineeBody } from '@myokinet/core/statics';
+import { lockInWords } from '@myokinet/core/words';
+import { v7 } from 'uuid';
+import type { LibraryStore } from '../library/store.ts';
+import type { BriefStore } from '../plans/briefStore.ts';
+import type { PlanStore } from '../plans/store.ts';
+import type { ReadinessStore } from '../readiness/store.ts';
+import type { RoutineStore } from '../routines/store.ts';
+import type { SymptomStore } from '../symptoms/store.ts';
+import type { TraineeStore } from '../trainees/store.ts';
+
+export interface SheetNeighbours {
+  readonly trainees: TraineeStore;
+  readonly library: LibraryStore;
+  readonly plans: PlanStore;
+  readonly briefs: BriefStore;
+  readonly readiness: ReadinessStore;
+  readonly symptoms: SymptomStore;
+  readonly routines: RoutineStore;
+}
+
+/** Newest symptoms that the pain rule reads on the device. */
+const FELT_SHOWN = 40;
+
+/** The clock of a class, and what each in it is asked to do. */
+interface Frame {
+  readonly slots: readonly ClassSlot[];
+  readonly moments: readonly ClassMoment[];
+  readonly preparation: string | null;
+  /** By trainee, in the order of their names in the request. */
+  readonly wanted: ReadonlyMap<string, { readonly plannedSessionId: string | null; readonly slots: readonly WantedInSlot[] }>;
+}
+
+/** What everybody of a class would do, each within what they may. */
+export function classSheets({ trainees, library, plans, briefs, readiness, symptoms, routines }: SheetNeighbours, now: () => Date) {
+  function byRoutine(routine: Pick<Routine, 'name' | 'purpose' | 'blocks'>, studio: Library, ids: readonly string[]): Frame {
+    const moments = momentsOf(routine, (id) => (studio.hasDrill(id) ? studio.drill(id) : undefined));
+    const class_ = routineClass(moments);
+    const slots = class_.slots.map(({ id: slotId, drillId }): WantedInSlot => {
+      const own = moments.filter((m) => m.kind === 'drill' && m.stepId === slotId);
+      const { unit } = studio.drill(drillId).dose;
+      const [first] = own;
+      // At a station the breaths are the clock’s: as much as fits is asked.
+      const max = first?.unit === unit ? (first.amount ?? 1) : studio.drill(drillId).dose.max;
+      const sets = own.filter((m) => m.side !== 'right').length;
+      return { slotId, planned: { drillId, sets: Math.max(1, sets), min: max, max, restSeconds: 0 } };
+    });
+    return {
+      ...class_,
+      preparation: routine.purpose === 'session' ? null : routine.name,
+      wanted: new Map(ids.map((id) => [id, { plannedSessionId: null, slots }])),
+    };
+  }
+
+  /** Everybody’s own session of today: the first drill of each in the first slot, and so on. */
+  function byPlans(ids: readonly string[], rhythm = USUAL_RHYTHM): Frame {
+    const today = calendarDay(now());
+    const sessions = new Map(
+      ids.map((id) => [id, plans.dated(id, today).find(({ session, cancelled }) => !cancelled && session.day === today)?.session]),
+    );
+    const longest = Math.max(0, ...[...sessions.values()].map((s) => s?.items.length ?? 0));
+    const slots = Array.from({ length: longest }, (_, i): ClassSlot => ({
+      id: v7(),
+      drillId: [...sessions.values()].flatMap((s) => s?.items[i]?.drillId ?? [])[0] ?? '',
+    }));
+    return {
+      slots,
+      moments:
+        slots.length > 0
+          ? rhythmMoments(
+              slots.map((s) => s.id),
+              rhythm,
+            )
+          : [],
+      preparation: null,
+      wanted: new Map(
+        ids.map((id) => {
+          const session = sessions.get(id);
+          const own = slots.flatMap((slot, i): readonly WantedInSlot[] => {
+            const item = session?.items[i];
+            return item ? [{ slotId: slot.id, planned: item, overruled: item.overruled !== undefined }] : [];
+          });
+          return [id, { plannedSessionId: session?.id ?? null, slots: own }];
+        }),
+      ),
+    };
+  }
+
+  function member(
+    traineeId: string,
+    wanted: { readonly plannedSessionId: string | null; readonly slots: readonly WantedInSlot[] },
+  ): ClassSheetMember {
+    const trainee = trainees.find(traineeId);
+    const { standing, ladderId, planner, stopSigns } = readiness.reply(traineeId);
+    const { cautions, locks } = trainee.screening;
+    const fitted = fittedTo(library.current(), traineeBody(trainee));
+    const brief = briefs.find(traineeId);
+    const facts: MayDoFacts = {
+      ...{ library: fitted, cautions, knownDrills: planner.knownDrills, lastLoaded: planner.lastLoaded, brief },
+      equipment: brief.equipment.gym,
+      foothold: { ladderId, here: standing.here, shown: planner.shown },
+    };
+    const stopped = stopSigns.filter((s) => !s.closure).map((s) => s.reason);
+    // Behind a stop sign nothing is done in a class: what is left is for the coach to say, one to one.
+    const sheet = stopped.length > 0 ? { items: [], less: [], choices: [] } : memberSheet(facts, wanted.slots, whenOf(instant(now())));
+    return {
+      traineeId,
+      name: trainee.name,
+      plannedSessionId: wanted.plannedSessionId,
+      stopped,
+      locks: locks.map((lock) => lockInWords(lock, now())),
+      items: sheet.items,
+      choices: sheet.choices,
+      less: sheet.less.map(({ slotId, drill, may, instead }) => ({
+        slotId,
+        drillId: drill.id,
+        says: mayInWords(may, drill, fitted),
+        ...(instead ? { instead: instead.id } : {}),
+      })),
+      felt: {
+        history: symptoms.list(traineeId).slice(0, FELT_SHOWN),
+        under18: cautions.some((c) => c.id === 'minor'),
+        lasting: trainee.lastingPains,
+      },
+    };
+  }
+
+  return (dto: ClassSheetDto): ClassSheetReply => {
+    const ids = dto.traineeIds;
+    for (const id of ids) trainees.find(id);
+    const routine = dto.routineId ? routines.all().find((r) => r.id === dto.routineId) : undefined;
+    if (dto.routineId && !routine) throw new Refusal('routine-missing');
+    if (routine?.unreadable) throw new Refusal('document-unreadable', routine.unreadable);
+    const { wanted, ...frame } = routine ? byRoutine(routine, library.current(), ids) : byPlans(ids, dto.rhythm);
+    return { ...frame, members: [...wanted].map(([id, own]) => member(id, own)) };
+  };
+}
