@@ -36,4 +36,4 @@ export {
   workAt,
   type WorkNow,
 } from './class.ts';
-export { type LessInSlot, memberSheet, type MemberSheet, type SlotChoice, type WantedInSlot } from './sheet.ts';
+export { choicesOf, type LessInSlot, memberSheet, type MemberSheet, type SlotChoice, type WantedInSlot } from './sheet.ts';

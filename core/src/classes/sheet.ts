@@ -54,7 +54,12 @@ export function memberSheet(facts: MayDoFacts, wanted: readonly WantedInSlot[], 
       less.push({ slotId, drill, may, ...(instead ? { instead: facts.library.asPlanned(instead) } : {}) });
     }
   }
-  return { items, less, choices: items.map((item) => ({ slotId: item.slotId, these: choicesFor(facts, item, when) })) };
+  return { items, less, choices: choicesOf(facts, items, when) };
+}
+
+/** What somebody might do in place of what they do, slot by slot: easier first, then harder. */
+export function choicesOf(facts: MayDoFacts, items: readonly SlotItem[], when: When): MemberSheet['choices'] {
+  return items.map((item) => ({ slotId: item.slotId, these: choicesFor(facts, item, when) }));
 }
 
 function asItem({ drillId, sets, min, max, support, manner }: PlannedDose): ClassItem {

@@ -116,6 +116,8 @@ export class ClassSheetDto {
   @ArrayMinSize(1, { message: 'A class needs at least one person.' })
   @IsArray()
   traineeIds!: string[];
+  /** Of somebody who comes in late: the class as it is. */
+  @IsOptional() @IsUUID('7') classId?: string | null;
   @IsOptional() @IsUUID('7') routineId?: string | null;
-  @ValidateIf(({ routineId }: ClassSheetDto) => !routineId) @Part(() => ClassRhythmDto) rhythm?: ClassRhythmDto;
+  @ValidateIf(({ routineId, classId }: ClassSheetDto) => !routineId && !classId) @Part(() => ClassRhythmDto) rhythm?: ClassRhythmDto;
 }

@@ -11,11 +11,20 @@ export interface GroupReply extends NamedGroup {
   readonly coach: string;
 }
 
-/** What one person would do in a class. */
-export interface ClassSheetMember extends Omit<ClassMember, 'from'> {
+/** One who takes part, as a device needs to know them without the server. */
+export interface ClassPersonReply {
+  readonly traineeId: string;
   readonly name: string;
   /** Open stop signs: nothing is done at all. */
   readonly stopped: readonly string[];
+  /** What they might do in place of what they do. */
+  readonly choices: readonly { readonly slotId: string; readonly these: readonly SlotChoice[] }[];
+  /** What a symptom is read beside. */
+  readonly felt: SymptomContext;
+}
+
+/** What one person would do in a class. */
+export interface ClassSheetMember extends ClassPersonReply, Omit<ClassMember, 'from'> {
   /** Of the screening: they close what they close. */
   readonly locks: readonly string[];
   /** What is left out, or less than asked, and why. */
@@ -25,9 +34,6 @@ export interface ClassSheetMember extends Omit<ClassMember, 'from'> {
     readonly says: string;
     /** What is done in its place, where something is. */ readonly instead?: string;
   }[];
-  readonly choices: readonly { readonly slotId: string; readonly these: readonly SlotChoice[] }[];
-  /** What a symptom is read beside. */
-  readonly felt: SymptomContext;
 }
 
 export interface ClassSheetReply {

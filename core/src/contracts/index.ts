@@ -152,6 +152,6 @@ export {
   ClassSlotDto,
   SlotItemDto,
 } from './class.ts';
-export type { ClassReply, ClassRow, ClassSheetMember, ClassSheetReply, GroupReply } from './classReplies.ts';
+export type { ClassPersonReply, ClassReply, ClassRow, ClassSheetMember, ClassSheetReply, GroupReply } from './classReplies.ts';
 export { GroupDayDto, GroupDto } from './group.ts';
 export { RoutineBlockDto, RoutineDto, type RoutineDocumentDto, RoutineStepDto } from './routine.ts';

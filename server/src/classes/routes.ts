@@ -10,6 +10,8 @@ export function classRoutes(app: FastifyInstance): void {
 
   app.get<OfClass>('/api/classes/:id', ({ params, studio }) => studio.classes.of(params.id));
 
+  app.get<OfClass>('/api/classes/:id/people', ({ params, studio }) => studio.classes.people(params.id));
+
   app.put<OfClass>('/api/classes/:id', ({ params, body, studio, actor }) => {
     if (!isUuid(params.id)) throw new Refusal('class-missing');
     return studio.classes.takeIn(actor, params.id, validated(ClassPatchDto, body, studio.scope()));

@@ -1,10 +1,13 @@
-import type { ClassSheetDto, ClassSheetMember, ClassSheetReply } from '@myokinet/core/contracts';
+import type { ClassPersonReply, ClassSheetDto, ClassSheetMember, ClassSheetReply } from '@myokinet/core/contracts';
 import {
+  choicesOf,
   type ClassMoment,
   type ClassSlot,
+  type ClassState,
   memberSheet,
   rhythmMoments,
   routineClass,
+  type SlotItem,
   USUAL_RHYTHM,
   type WantedInSlot,
 } from '@myokinet/core/classes';
@@ -43,7 +46,12 @@ interface Frame {
   readonly moments: readonly ClassMoment[];
   readonly preparation: string | null;
   /** By trainee, in the order of their names in the request. */
-  readonly wanted: ReadonlyMap<string, { readonly plannedSessionId: string | null; readonly slots: readonly WantedInSlot[] }>;
+  readonly wanted: ReadonlyMap<string, Wanted>;
+}
+
+interface Wanted {
+  readonly plannedSessionId: string | null;
+  readonly slots: readonly WantedInSlot[];
 }
 
 /** What everybody of a class would do, each within what they may. */
@@ -101,10 +109,33 @@ export function classSheets({ trainees, library, plans, briefs, readiness, sympt
     };
   }
 
-  function member(
-    traineeId: string,
-    wanted: { readonly plannedSessionId: string | null; readonly slots: readonly WantedInSlot[] },
-  ): ClassSheetMember {
+  /** A class that is on, for somebody who comes in late: their own plan where it goes by plans, what it is called by elsewhere. */
+  function asItIs(class_: ClassState, studio: Library, ids: readonly string[]): Frame {
+    const { slots, moments, preparation } = class_.head;
+    const byPlan = class_.members.some((m) => m.member.plannedSessionId !== null);
+    const planned = byPlan ? byPlans(ids) : undefined;
+    const own = (slot: ClassSlot): WantedInSlot => {
+      const { dose } = studio.drill(slot.drillId);
+      const sets = moments.filter((m) => m.slotId === slot.id && m.side !== 'right').length;
+      return { slotId: slot.id, planned: { drillId: slot.drillId, sets: Math.max(1, sets), min: dose.min, max: dose.max, restSeconds: 0 } };
+    };
+    return {
+      slots,
+      moments,
+      preparation,
+      wanted: new Map(
+        ids.map((id) => {
+          const theirs = planned?.wanted.get(id);
+          if (!theirs?.plannedSessionId) return [id, { plannedSessionId: null, slots: byPlan ? [] : slots.map(own) }];
+          const fitted = theirs.slots.flatMap((want, i) => (slots[i] ? [{ ...want, slotId: slots[i].id }] : []));
+          return [id, { ...theirs, slots: fitted }];
+        }),
+      ),
+    };
+  }
+
+  /** What decides what somebody may do now, and what a device must know of them. */
+  function known(traineeId: string) {
     const trainee = trainees.find(traineeId);
     const { standing, ladderId, planner, stopSigns } = readiness.reply(traineeId);
     const { cautions, locks } = trainee.screening;
@@ -115,38 +146,54 @@ export function classSheets({ trainees, library, plans, briefs, readiness, sympt
       equipment: brief.equipment.gym,
       foothold: { ladderId, here: standing.here, shown: planner.shown },
     };
-    const stopped = stopSigns.filter((s) => !s.closure).map((s) => s.reason);
-    // Behind a stop sign nothing is done in a class: what is left is for the coach to say, one to one.
-    const sheet = stopped.length > 0 ? { items: [], less: [], choices: [] } : memberSheet(facts, wanted.slots, whenOf(instant(now())));
-    return {
+    const person = {
       traineeId,
       name: trainee.name,
-      plannedSessionId: wanted.plannedSessionId,
-      stopped,
-      locks: locks.map((lock) => lockInWords(lock, now())),
-      items: sheet.items,
-      choices: sheet.choices,
-      less: sheet.less.map(({ slotId, drill, may, instead }) => ({
-        slotId,
-        drillId: drill.id,
-        says: mayInWords(may, drill, fitted),
-        ...(instead ? { instead: instead.id } : {}),
-      })),
+      stopped: stopSigns.filter((s) => !s.closure).map((s) => s.reason),
       felt: {
         history: symptoms.list(traineeId).slice(0, FELT_SHOWN),
         under18: cautions.some((c) => c.id === 'minor'),
         lasting: trainee.lastingPains,
       },
     };
+    return { facts, person, locks: locks.map((lock) => lockInWords(lock, now())) };
   }
 
-  return (dto: ClassSheetDto): ClassSheetReply => {
-    const ids = dto.traineeIds;
-    for (const id of ids) trainees.find(id);
-    const routine = dto.routineId ? routines.all().find((r) => r.id === dto.routineId) : undefined;
-    if (dto.routineId && !routine) throw new Refusal('routine-missing');
-    if (routine?.unreadable) throw new Refusal('document-unreadable', routine.unreadable);
-    const { wanted, ...frame } = routine ? byRoutine(routine, library.current(), ids) : byPlans(ids, dto.rhythm);
-    return { ...frame, members: [...wanted].map(([id, own]) => member(id, own)) };
+  function member(traineeId: string, { plannedSessionId, slots }: Wanted): ClassSheetMember {
+    const { facts, person, locks } = known(traineeId);
+    // Behind a stop sign nothing is done in a class: what is left is for the coach to say, one to one.
+    const sheet = person.stopped.length > 0 ? { items: [], less: [], choices: [] } : memberSheet(facts, slots, whenOf(instant(now())));
+    return {
+      ...person,
+      ...{ plannedSessionId, locks, items: sheet.items, choices: sheet.choices },
+      less: sheet.less.map(({ slotId, drill, may, instead }) => ({
+        ...{ slotId, drillId: drill.id, says: mayInWords(may, drill, facts.library) },
+        ...(instead ? { instead: instead.id } : {}),
+      })),
+    };
+  }
+
+  function frameOf({ traineeIds, routineId, rhythm }: ClassSheetDto, studio: Library): Frame {
+    if (!routineId) return byPlans(traineeIds, rhythm);
+    const routine = routines.all().find((r) => r.id === routineId);
+    if (!routine) throw new Refusal('routine-missing');
+    if (routine.unreadable) throw new Refusal('document-unreadable', routine.unreadable);
+    return byRoutine(routine, studio, traineeIds);
+  }
+
+  return {
+    person(traineeId: string, items: readonly SlotItem[]): ClassPersonReply {
+      const { facts, person } = known(traineeId);
+      return { ...person, choices: person.stopped.length > 0 ? [] : choicesOf(facts, items, whenOf(instant(now()))) };
+    },
+
+    /** @param class_ the one that somebody comes into */
+    sheet(dto: ClassSheetDto, class_: ClassState | undefined): ClassSheetReply {
+      const ids = dto.traineeIds;
+      for (const id of ids) trainees.find(id);
+      const studio = library.current();
+      const { wanted, ...frame } = class_ ? asItIs(class_, studio, ids) : frameOf(dto, studio);
+      return { ...frame, members: [...wanted].map(([id, own]) => member(id, own)) };
+    },
   };
 }

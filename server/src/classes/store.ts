@@ -11,6 +11,9 @@ import {
 } from '@myokinet/core/classes';
 import {
   type ClassPatchDto,
+  type ClassPersonReply,
+  type ClassSheetDto,
+  type ClassSheetReply,
   type ClassReply,
   type ClassRow,
   LIMITS,
@@ -63,6 +66,8 @@ export function classStore(context: Context, neighbours: Neighbours) {
   const insertEvent = db.prepare(sql.INSERT_EVENT);
   const classes = db.prepare<{ studioId: string; since: string }, ListRow>(sql.CLASSES);
   const wasErased = db.prepare<{ digest: string }, unknown>(sql.WAS_ERASED);
+
+  const sheets = classSheets(neighbours, now);
 
   const find = (id: string) => {
     const row = classById.get({ id, studioId });
@@ -185,8 +190,12 @@ export function classStore(context: Context, neighbours: Neighbours) {
   }
 
   return {
-    sheet: classSheets(neighbours, now),
+    sheet: (dto: ClassSheetDto): ClassSheetReply => sheets.sheet(dto, dto.classId ? known(dto.classId).state : undefined),
     of: reply,
+
+    /** Those who take part, as a device needs to know them. */
+    people: (id: string): readonly ClassPersonReply[] =>
+      known(id).state.members.map(({ member }) => sheets.person(member.traineeId, member.items)),
 
     list(): readonly ClassRow[] {
       return classes.all({ studioId, since: addDays(now(), -LISTED_DAYS) }).map(({ ended, members, trained, ...row }) => ({

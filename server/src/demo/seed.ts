@@ -11,6 +11,7 @@ import { measureSides } from '@myokinet/core/measuring';
 import { doseToBuildOn, proposeByRules, sessionMinutes } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay, instant } from '@myokinet/core/quantities';
 import { isLiftable, PERMIT_DAYS, QUESTION_IDS } from '@myokinet/core/safety';
+import { seedGroups } from './groups.ts';
 import { seedRoutines } from './routines.ts';
 import { DEFAULT_SCHOOLS } from '@myokinet/core/schools';
 import { STUDIO_ID } from '../context.ts';
@@ -61,6 +62,7 @@ export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CRE
     furnishLab({ services, today, newId: world.newId }, MEASURED);
     writeBrief(services, world.newId);
     seedRoutines(services, world.newId);
+    seedGroups(services, today, world.newId);
   })();
 }
 

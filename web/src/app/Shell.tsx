@@ -8,6 +8,7 @@ import { CopyAlarm, MeMenu } from '../features/account/index.ts';
 import { sendWaitingEmergencies } from '../features/emergency/index.ts';
 import { sendWaitingForms } from '../features/screening/index.ts';
 import { useOutbox } from '../client/useOutbox.ts';
+import { sendWaitingClasses } from '../features/classes/index.ts';
 import { forgetErased, sendWaiting } from '../features/floor/index.ts';
 import { BinNote } from './BinNote.tsx';
 import { DraftList } from './DraftList.tsx';
@@ -23,6 +24,7 @@ const ERASED_EVERY_MS = 10 * 60_000;
 const PLACES = [
   { to: '/', label: 'Today' },
   { to: '/caseload', label: 'Caseload' },
+  { to: '/groups', label: 'Groups' },
   { to: '/library', label: 'Library' },
   { to: '/measuring', label: 'Measuring' },
 ];
@@ -33,6 +35,7 @@ export function Shell() {
   useShortcuts(setOpen);
   useNewProgramOnTheWay();
   useOutbox(sendWaiting);
+  useOutbox(sendWaitingClasses);
   useOutbox(sendWaitingEmergencies);
   useOutbox(sendWaitingForms);
   useOutbox(forgetErased, ERASED_EVERY_MS);

@@ -29,6 +29,18 @@ export const router = createBrowserRouter([
         lazy: page(() => import('../features/floor/FloorPage.tsx'), 'FloorPage'),
       },
       {
+        path: '/class/:classId',
+        ErrorBoundary: NotHere,
+        HydrateFallback: Waiting,
+        lazy: page(() => import('../features/classes/ClassPage.tsx'), 'ClassPage'),
+      },
+      {
+        path: '/class/:classId/wall',
+        ErrorBoundary: NotHere,
+        HydrateFallback: Waiting,
+        lazy: page(() => import('../features/classes/WallPage.tsx'), 'WallPage'),
+      },
+      {
         path: '/',
         Component: Shell,
         ErrorBoundary: NotHere,
@@ -40,6 +52,9 @@ export const router = createBrowserRouter([
             lazy: page(() => import('../features/library/LibraryGate.tsx'), 'LibraryGate'),
             children: [
               { path: 'routine/:routineId', lazy: page(() => import('../features/routines/RunRoutinePage.tsx'), 'RunRoutinePage') },
+              { path: 'groups', lazy: page(() => import('../features/groups/GroupsPage.tsx'), 'GroupsPage') },
+              { path: 'groups/:groupId', lazy: page(() => import('../features/groups/GroupPage.tsx'), 'GroupPage') },
+              { path: 'class/new', lazy: page(() => import('../features/classes/StartClassPage.tsx'), 'StartClassPage') },
               { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
               { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
               { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },

@@ -1,6 +1,7 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { api } from '../client/api.ts';
+import { classesReducer } from '../features/classes/index.ts';
 import { floorReducer } from '../features/floor/index.ts';
 import { proposalsReducer } from '../features/plan/index.ts';
 import { binReducer, draftKeeper, draftsReducer } from '../client/drafts.ts';
@@ -11,6 +12,7 @@ const reducer = combineReducers({
   bin: binReducer,
   proposals: proposalsReducer,
   floor: floorReducer,
+  classes: classesReducer,
 });
 
 export type RootState = ReturnType<typeof reducer>;

@@ -1,10 +1,11 @@
+import { EVENT_BASES } from './eventBases.ts';
 import { waitingCount } from './onDevice.ts';
 
 const OURS = 'myokinet.';
 /** How this device looks and sounds: nobody's data. */
 const STAYS = ['myokinet.theme', 'myokinet.floor.muted', 'myokinet.clock', 'myokinet.voice', 'myokinet.floor.voice'];
 const DRAFTS = 'myokinet.draft.';
-const FLOOR = 'myokinet-floor';
+const BASES = Object.values(EVENT_BASES);
 
 const keysHere = (): readonly string[] =>
   Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '').filter((key) => key.startsWith(OURS));
@@ -17,14 +18,16 @@ export async function unsentHere(): Promise<number> {
 
 async function unsentEvents(): Promise<number> {
   try {
-    const known = await indexedDB.databases();
-    if (!known.some(({ name }) => name === FLOOR)) return 0;
+    const known = new Set((await indexedDB.databases()).map(({ name }) => name));
     const { openDB } = await import('idb');
-    const db = await openDB(FLOOR);
-    const events = (await db.getAll('events')) as readonly { readonly sent: boolean }[];
-    const photos = await db.count('photos');
-    db.close();
-    return events.filter((e) => !e.sent).length + photos;
+    let unsent = 0;
+    for (const name of BASES.filter((base) => known.has(base))) {
+      const db = await openDB(name);
+      const events = (await db.getAll('events')) as readonly { readonly sent: boolean }[];
+      unsent += events.filter((e) => !e.sent).length + (await db.count('photos'));
+      db.close();
+    }
+    return unsent;
   } catch {
     return 0;
   }
@@ -37,7 +40,7 @@ export async function wipeDevice(): Promise<void> {
   try {
     const { deleteDB } = await import('idb');
     // A tab that has it open keeps it until it closes; the request stands.
-    await Promise.race([deleteDB(FLOOR), new Promise((resolve) => setTimeout(resolve, 1500))]);
+    await Promise.race([Promise.all(BASES.map((base) => deleteDB(base))), new Promise((resolve) => setTimeout(resolve, 1500))]);
   } catch {
     // A browser that keeps nothing has nothing to take away.
   }

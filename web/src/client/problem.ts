@@ -16,6 +16,12 @@ export function isOffline(error: unknown): boolean {
   return status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR';
 }
 
+/** Whether a proxy answered for a server that is gone. */
+export function isGateway(error: unknown): boolean {
+  const { status, originalStatus } = (error ?? {}) as { status?: number | string; originalStatus?: number };
+  return [429, 502, 503, 504, 507].includes(Number(originalStatus ?? status));
+}
+
 /** Reads whatever RTK Query rejected with. */
 export function problemFrom(error: unknown): Problem | undefined {
   if (!error) return undefined;

@@ -28,6 +28,8 @@ const OF_STUDIO = [
   'Bands',
   'Templates',
   'Routines',
+  'Groups',
+  'Classes',
   'Archived',
   'Me',
   'Devices',

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
 import { Link, useParams } from 'react-router';
 import type { Problem } from '../../client/problem.ts';
+import { useLamp } from '../../kit/useLamp.ts';
 import { Waiting } from '../../kit/Waiting.tsx';
 import type { FloorPack } from './keep.ts';
 import { Floor } from './Floor.tsx';
@@ -73,16 +74,4 @@ export function FloorPage() {
       )}
     </main>
   );
-}
-
-/** The floor is read from afar, often in a dim hall: always by lamplight. */
-function useLamp(): void {
-  useEffect(() => {
-    const { dataset } = document.documentElement;
-    const before = dataset.theme;
-    dataset.theme = 'lamp';
-    return () => {
-      dataset.theme = before;
-    };
-  }, []);
 }

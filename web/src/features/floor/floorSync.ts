@@ -2,7 +2,8 @@ import type { FloorPatchDto } from '@myokinet/core/contracts';
 import { type FloorDeed, type FloorEvent, inOrder, runOf } from '@myokinet/core/floor';
 import { nowInstant } from '../../client/clock.ts';
 import { newId } from '../../client/newId.ts';
-import { isOffline, type Problem, problemFrom } from '../../client/problem.ts';
+import { storageRefusal } from '../../client/eventKeep.ts';
+import { isGateway, isOffline, type Problem, problemFrom } from '../../client/problem.ts';
 import type { Dispatch } from '../../client/store.ts';
 import { floorEndpoints } from './endpoints.ts';
 import { floorActions, type FloorRun, type FloorState } from './floorRuns.ts';
@@ -145,7 +146,7 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
     async begin(home: FloorHome, pack: FloorPack): Promise<void> {
       const refused = await keep.savePack(pack).then(
         () => undefined,
-        (error: unknown) => reasonOf(error),
+        (error: unknown) => storageRefusal(error),
       );
       home.dispatch(floorActions.opened({ pack, events: [], unsent: [], photos: [] }));
       if (refused) home.dispatch(floorActions.refusesToKeep({ runId: pack.id, why: refused }));
@@ -160,7 +161,7 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
       try {
         await keep.add(runId, event);
       } catch (error) {
-        home.dispatch(floorActions.refusesToKeep({ runId, why: reasonOf(error) }));
+        home.dispatch(floorActions.refusesToKeep({ runId, why: storageRefusal(error) }));
         return (await send(home, runId, [event])) ? event.id : undefined;
       }
       home.dispatch(floorActions.happened({ runId, event }));
@@ -190,20 +191,6 @@ export function floorSync(keep: FloorKeep = floorKeep()) {
       );
     },
   };
-}
-
-/** A proxy answers for a server that is gone. */
-function isGateway(error: unknown): boolean {
-  const { status, originalStatus } = (error ?? {}) as { status?: number | string; originalStatus?: number };
-  return [429, 502, 503, 504, 507].includes(Number(originalStatus ?? status));
-}
-
-function reasonOf(error: unknown): string {
-  const { name } = (error ?? {}) as { name?: string };
-  if (name === 'QuotaExceededError') return 'the disk of this device is full';
-  return name === 'SecurityError' || name === 'InvalidStateError'
-    ? 'this browser allows no storage here'
-    : `this browser refused (${name ?? 'no reason given'})`;
 }
 
 /** The one of this page. */

@@ -1,6 +1,7 @@
 import type { Drill } from '@myokinet/core/drills';
 import { X } from 'lucide-react';
 import { useLibrary } from '../../client/LibraryContext.ts';
+import { drillNameIn } from '../../client/drillName.ts';
 
 export interface DrillsFieldProps {
   readonly label: string;
@@ -15,7 +16,7 @@ export interface DrillsFieldProps {
 /** A list of drills, each added by name and taken out again. */
 export function DrillsField({ label, one, chosen, free, change }: DrillsFieldProps) {
   const library = useLibrary();
-  const nameOf = (id: string) => (library.hasDrill(id) ? library.drill(id).name : id);
+  const nameOf = (id: string) => drillNameIn(library, id);
   return (
     <fieldset>
       <legend className="text-sm font-semibold">{label}</legend>

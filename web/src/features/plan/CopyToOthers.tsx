@@ -10,9 +10,8 @@ import { problemFrom } from '../../client/problem.ts';
 import type { Dispatch } from '../../client/store.ts';
 import { useCaseloadQuery } from '../caseload/index.ts';
 import { planEndpoints } from './endpoints.ts';
-import { readinessEndpoints } from '../readiness/index.ts';
-import { recordEndpoints } from '../record/index.ts';
-import { traineeEndpoints, useCurrentTrainee } from '../trainee/index.ts';
+import { factsOf } from './factsOf.ts';
+import { useCurrentTrainee } from '../trainee/index.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { nextPlan, withProposal } from './planDraft.ts';
 
@@ -90,13 +89,7 @@ function useCopyTo({ from, weeks, now }: Omit<CopyToOthersProps, 'sessions'>) {
   const dispatch = useDispatch<Dispatch>();
   return async (traineeId: string, sessions: readonly PlannedSession[]): Promise<string> => {
     try {
-      const [trainee, readiness, brief, record, saved] = await Promise.all([
-        dispatch(traineeEndpoints.trainee.initiate(traineeId, { forceRefetch: true })).unwrap(),
-        dispatch(readinessEndpoints.readiness.initiate(traineeId, { forceRefetch: true })).unwrap(),
-        dispatch(planEndpoints.brief.initiate(traineeId, { forceRefetch: true })).unwrap(),
-        dispatch(recordEndpoints.record.initiate(traineeId, { forceRefetch: true })).unwrap(),
-        dispatch(planEndpoints.plans.initiate({ traineeId, from, weeks }, { forceRefetch: true })).unwrap(),
-      ]);
+      const { trainee, readiness, brief, saved, done } = await factsOf(dispatch, traineeId, { from, weeks });
       const today = calendarDay(now);
       const { sessions: fitted, notes } = fitTemplate(templateOf(sessions, from), {
         library: fittedTo(library, traineeBody(trainee)),
@@ -113,7 +106,7 @@ function useCopyTo({ from, weeks, now }: Omit<CopyToOthersProps, 'sessions'>) {
         weeks,
         today,
         notes,
-        done: new Set(record.sessions.flatMap((s) => s.plannedSessionId ?? [])),
+        done,
       });
       await dispatch(planEndpoints.savePlans.initiate({ traineeId, body: { revision: newId(), plans: [...plans] } })).unwrap();
       return `saved, ${fitted.length} sessions.${notes.length > 0 ? ` ${notes.join(' ')}` : ''}`;

@@ -8,7 +8,7 @@ import { usePlanFacts } from './PlanGate.tsx';
 import { planInput, planRules } from './planRules.ts';
 
 /** How much is searched, as seconds of a usual machine, and how near the best it must come. */
-const SEARCH = { seconds: 6, gap: 0.01 } as const;
+export const SEARCH = { seconds: 6, gap: 0.01 } as const;
 
 /** Makes what the planner is asked from the weeks as they stand. */
 export function usePlanRequest(from: CalendarDay) {

@@ -12,6 +12,7 @@ import { moved, stepFor, withWay } from './routineDraft.ts';
 import { StepRow } from './StepRow.tsx';
 import { useDrillOf } from './useDrillOf.ts';
 import { lastsInWords, PART_WORDS, WAY_WORDS } from './words.ts';
+import { drillNameIn } from '../../client/drillName.ts';
 
 interface BlockCardProps {
   readonly block: RoutineBlock;
@@ -37,8 +38,7 @@ export function BlockCard({ block, place, of, verdictOf, change, shift, remove }
   const drillOf = useDrillOf(library);
   const [adding, setAdding] = useState(false);
   const sensors = useSensors(useSensor(PointerSensor), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
-  const nameOf = (step: RoutineStep) =>
-    step.kind === 'drill' ? (library.hasDrill(step.drillId) ? library.drill(step.drillId).name : step.drillId) : OTHERS[step.kind].label;
+  const nameOf = (step: RoutineStep) => (step.kind === 'drill' ? drillNameIn(library, step.drillId) : OTHERS[step.kind].label);
   const append = (step: RoutineStep) => change((b) => ({ ...b, steps: [...b.steps, step] }));
   const put = (id: string, next: RoutineStep) => change((b) => ({ ...b, steps: b.steps.map((s) => (s.id === id ? next : s)) }));
   const onDragEnd = ({ active, over }: DragEndEvent) => {

@@ -1,5 +1,6 @@
 import { type DoseUnit, UNIT_WORDS } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
+import { drillNameIn } from '../../client/drillName.ts';
 import type { BlockWay, RoutineBlock, RoutineFinding, RoutineMoment, RoutinePart, RoutinePurpose } from '@myokinet/core/routines';
 
 export const PURPOSE_WORDS: Readonly<Record<RoutinePurpose, { readonly name: string; readonly says: string }>> = {
@@ -30,7 +31,7 @@ export function findingInWords(finding: RoutineFinding, library: Library): strin
     case 'empty block':
       return 'A block is empty.';
     case 'drill gone':
-      return `${library.hasDrill(finding.drillId) ? library.drill(finding.drillId).name : finding.drillId} is no longer offered: it is left out where the routine runs.`;
+      return `${drillNameIn(library, finding.drillId)} is no longer offered: it is left out where the routine runs.`;
     case 'long':
       return `It takes ${finding.minutes} min; this kind is meant for ${finding.usual} at most.`;
     case 'round cut':
@@ -52,7 +53,7 @@ export function momentInWords({ kind, drillId, side, amount, unit, text }: Routi
     case 'transition':
       return text ? text : 'Change place';
     case 'drill': {
-      const name = drillId !== undefined && library.hasDrill(drillId) ? library.drill(drillId).name : '';
+      const name = drillId === undefined ? '' : drillNameIn(library, drillId);
       return `${name}${side ? `, ${side}` : ''}${amount !== undefined && unit ? `, ${amountInWords(amount, unit)}` : ''}`;
     }
   }

@@ -1,8 +1,9 @@
-import { type Beat, momentAt, type Prepared, SHOWN_BEAT, type View } from '@myokinet/core/motion';
+import { type Beat, type Prepared, SHOWN_BEAT, type View } from '@myokinet/core/motion';
 import { Pause, Play } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { BodyFigure } from './BodyFigure.tsx';
 import { BodyStrip } from './BodyStrip.tsx';
+import { usePlayed } from './usePlayed.ts';
 import { useStillness } from './useStillness.ts';
 import type { Crop } from './window.ts';
 
@@ -116,31 +117,4 @@ export function MovingBody({ prepared, beat = SHOWN_BEAT, label, sides }: Moving
       </div>
     </figure>
   );
-}
-
-/** Frames a second: enough for slow work, and half of what a screen shows. */
-const MOST_FRAMES = 30;
-
-/** How far the movement has come while it plays; where it stands otherwise. */
-function usePlayed({ movement }: Prepared, beat: Beat, playing: boolean): readonly [number, (travel: number) => void] {
-  const [travel, setTravel] = useState(0);
-  const begun = useRef<number | undefined>(undefined);
-  const { out, hold, back } = beat;
-  useEffect(() => {
-    if (!playing) {
-      begun.current = undefined;
-      return;
-    }
-    let shown = 0;
-    let frame = requestAnimationFrame(function next(now) {
-      begun.current ??= now;
-      if (now - shown >= 1000 / MOST_FRAMES - 4) {
-        shown = now;
-        setTravel(momentAt(movement, { out, hold, back }, (now - begun.current) / 1000).travel);
-      }
-      frame = requestAnimationFrame(next);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [playing, movement, out, hold, back]);
-  return [travel, setTravel];
 }

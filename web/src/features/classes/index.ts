@@ -1,0 +1,2 @@
+export { classesReducer } from './classRuns.ts';
+export { sendWaitingClasses } from './sendWaitingClasses.ts';

@@ -1,0 +1,1 @@
+export { useGroupsQuery } from './endpoints.ts';
