@@ -8,7 +8,7 @@ import { CopyAlarm, MeMenu } from '../features/account/index.ts';
 import { sendWaitingEmergencies } from '../features/emergency/index.ts';
 import { sendWaitingForms } from '../features/screening/index.ts';
 import { useOutbox } from '../client/useOutbox.ts';
-import { sendWaitingClasses } from '../features/classes/index.ts';
+import { forgetErasedInClasses, sendWaitingClasses } from '../features/classes/index.ts';
 import { forgetErased, sendWaiting } from '../features/floor/index.ts';
 import { BinNote } from './BinNote.tsx';
 import { DraftList } from './DraftList.tsx';
@@ -39,6 +39,7 @@ export function Shell() {
   useOutbox(sendWaitingEmergencies);
   useOutbox(sendWaitingForms);
   useOutbox(forgetErased, ERASED_EVERY_MS);
+  useOutbox(forgetErasedInClasses, ERASED_EVERY_MS);
   return (
     <div className="group flex min-h-screen flex-col">
       <a href="#main" className="btn btn-primary absolute -top-20 left-2 z-10 focus:top-2">

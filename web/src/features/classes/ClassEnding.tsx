@@ -69,12 +69,12 @@ export function ClassEnding({ open, people, moment, back }: EndingProps) {
         </label>
       </div>
       <table className="table-sm mt-4 table">
-        <thead>
+        <thead className="text-base-content">
           <tr>
-            <th>Who</th>
-            <th>Done</th>
-            <th>Faults</th>
-            <th>Effort</th>
+            <th scope="col">Who</th>
+            <th scope="col">Done</th>
+            <th scope="col">Faults</th>
+            <th scope="col">Effort</th>
           </tr>
         </thead>
         <tbody>

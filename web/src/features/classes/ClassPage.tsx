@@ -75,52 +75,54 @@ function Coach({ open }: { readonly open: OpenClass }) {
           </Link>
         </span>
       </header>
-      <UnreadableNote sentences={run.unreadable} />
-      {run.problem && (
-        <p role="alert" className="border-s-4 border-error bg-error/10 px-3 py-1.5">
-          {run.problem.sentence} What is marked is kept on this device.
-        </p>
-      )}
-      {said !== '' && (
-        <p role="alert" className="flex items-center border-s-8 border-error bg-error/10 px-3 py-1.5">
-          <span className="flex-1">{said}</span>
-          <button type="button" className="btn btn-ghost btn-sm" onClick={() => setSaid('')}>
-            Read
-          </button>
-        </p>
-      )}
-      {over ? (
-        <ClassOver open={open} people={people} />
-      ) : ending || moment >= state.head.moments.length ? (
-        <ClassEnding
-          open={open}
-          people={people}
-          moment={moment}
-          back={() => {
-            setEnding(false);
-            if (moment >= state.head.moments.length) setClock(open, 'back');
-          }}
-        />
-      ) : (
-        <>
-          <ClassBar open={open} />
-          <main className="flex-1 p-2 sm:p-3">
-            <ul
-              className={`grid auto-rows-fr gap-2 sm:grid-cols-2 ${few ? 'lg:min-h-[calc(100vh-10rem)] lg:grid-cols-4' : 'lg:grid-cols-5'}`}
-            >
-              {people.map(({ person, member }) => (
-                <PersonTile
-                  key={person.traineeId}
-                  {...{ open, person, member, moment }}
-                  figures={few}
-                  name={names.get(person.traineeId) ?? person.name}
-                  hurts={() => hurts.begin(person.traineeId, moment)}
-                />
-              ))}
-            </ul>
-          </main>
-        </>
-      )}
+      <main className="flex flex-1 flex-col">
+        <UnreadableNote sentences={run.unreadable} />
+        {run.problem && (
+          <p role="alert" className="border-s-4 border-error bg-error/10 px-3 py-1.5">
+            {run.problem.sentence} What is marked is kept on this device.
+          </p>
+        )}
+        {said !== '' && (
+          <p role="alert" className="flex items-center border-s-8 border-error bg-error/10 px-3 py-1.5">
+            <span className="flex-1">{said}</span>
+            <button type="button" className="btn btn-ghost btn-sm" onClick={() => setSaid('')}>
+              Read
+            </button>
+          </p>
+        )}
+        {over ? (
+          <ClassOver open={open} people={people} />
+        ) : ending || moment >= state.head.moments.length ? (
+          <ClassEnding
+            open={open}
+            people={people}
+            moment={moment}
+            back={() => {
+              setEnding(false);
+              if (moment >= state.head.moments.length) setClock(open, 'back');
+            }}
+          />
+        ) : (
+          <>
+            <ClassBar open={open} />
+            <div className="flex-1 p-2 sm:p-3">
+              <ul
+                className={`grid auto-rows-fr gap-2 sm:grid-cols-2 ${few ? 'lg:min-h-[calc(100vh-10rem)] lg:grid-cols-4' : 'lg:grid-cols-5'}`}
+              >
+                {people.map(({ person, member }) => (
+                  <PersonTile
+                    key={person.traineeId}
+                    {...{ open, person, member, moment }}
+                    figures={few}
+                    name={names.get(person.traineeId) ?? person.name}
+                    hurts={() => hurts.begin(person.traineeId, moment)}
+                  />
+                ))}
+              </ul>
+            </div>
+          </>
+        )}
+      </main>
       {late && <LateComer open={open} moment={moment} close={() => setLate(false)} />}
       {hurt && <Hurts open={open} hurts={hurts} person={hurt.person} member={hurt.member} say={setSaid} />}
     </div>

@@ -43,8 +43,8 @@ function Wall({ open }: { readonly open: OpenClass }) {
       <header className="flex items-center gap-10">
         <Time open={open} moment={moment} />
         <div className="min-w-0 flex-1">
-          <h1 className="text-[clamp(2rem,4.5vw,5.5rem)] leading-none" role="status">
-            {momentInWords(state.head, moment, library)}
+          <h1 className="text-[clamp(2rem,4.5vw,5.5rem)] leading-none">
+            <span role="status">{momentInWords(state.head, moment, library)}</span>
           </h1>
           <p className="mt-2 text-[clamp(1.2rem,2vw,2.5rem)] leading-tight">
             {moment.kind === 'work'
@@ -57,7 +57,7 @@ function Wall({ open }: { readonly open: OpenClass }) {
         </div>
       </header>
       <div className="grid min-h-0 grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-8">
-        <div className="min-h-0 self-center">
+        <div className="h-full min-h-0 overflow-hidden">
           {slot && <WallFigure key={`${slot.drillId} ${work?.side}`} open={open} drillId={slot.drillId} mirrored={work?.side === 'left'} />}
         </div>
         <Everybody open={open} at={ahead} moment={at} />

@@ -1,2 +1,3 @@
+export { ClassesHere } from './ClassesHere.tsx';
 export { classesReducer } from './classRuns.ts';
-export { sendWaitingClasses } from './sendWaitingClasses.ts';
+export { forgetErasedInClasses, sendWaitingClasses } from './waitingLater.ts';

@@ -28,7 +28,7 @@ export function Attendance({ group }: { readonly group: GroupReply }) {
       ) : (
         <div className="overflow-x-auto">
           <table className="table-sm table w-auto">
-            <thead>
+            <thead className="text-base-content">
               <tr>
                 <th scope="col">Name</th>
                 {own.map((c) => (

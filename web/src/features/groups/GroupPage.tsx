@@ -59,6 +59,7 @@ function Desk({ id, saved }: { readonly id: string; readonly saved: GroupReply |
   return (
     <div className="px-4 py-3 sm:px-6">
       <title>{`${draft.name || 'New group'} · Myokinet`}</title>
+      <h1 className="sr-only">{draft.name || 'New group'}</h1>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
         <input
           className="input w-72 text-lg font-semibold"

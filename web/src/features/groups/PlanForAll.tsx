@@ -59,16 +59,18 @@ export function PlanForAll({ group }: { readonly group: GroupReply }) {
         </button>
       </div>
       {group.days.length === 0 && <p className="aside">Name a usual day first.</p>}
-      <ul role="status" className="mt-1">
-        {said.map(({ id, words }) => (
-          <li key={id}>
-            <Link className="link" to={`/trainees/${id}/plan?from=${from}`}>
-              {nameOf(id)}
-            </Link>
-            : {words}
-          </li>
-        ))}
-      </ul>
+      <div role="status">
+        <ul className="mt-1">
+          {said.map(({ id, words }) => (
+            <li key={id}>
+              <Link className="link" to={`/trainees/${id}/plan?from=${from}`}>
+                {nameOf(id)}
+              </Link>
+              : {words}
+            </li>
+          ))}
+        </ul>
+      </div>
     </section>
   );
 }

@@ -41,6 +41,7 @@ export function SessionEntry({
       >
         <span className="font-semibold">{when}</span>
         <span>
+          {session.inClass !== undefined && <span className="font-semibold">In the class “{session.inClass}”. </span>}
           <Verdict session={session} />{' '}
           <span className="aside text-sm">
             Effort {session.effort}/10 × {session.minutes} min = load {session.load}
@@ -78,7 +79,9 @@ export function SessionEntry({
                 <span className="aside">
                   asked {plannedDoseInWords({ sets: item.plannedSets, min: item.min, max: item.max }, library.asPlanned(item))}:
                 </span>{' '}
-                {item.sets.length === 0 ? 'not done' : item.sets.map((set) => setWords(set, item, library)).join(' · ')}
+                {item.sets.length === 0
+                  ? 'not done'
+                  : item.sets.map((set) => setWords(set, item, { library, inClass: session.inClass !== undefined })).join(' · ')}
                 {item.skipped && `; left out: ${item.skipped}`}
               </li>
             ))}
@@ -127,11 +130,15 @@ function Verdict({ session: { clean, finding, cleanReason, items, preparation } 
 
 type LoggedItem = SessionReply['items'][number];
 
-function setWords({ side, amount, feeling, unconfirmed, faults }: LoggedItem['sets'][number], item: LoggedItem, library: Library): string {
+function setWords(
+  { side, amount, feeling, unconfirmed, faults }: LoggedItem['sets'][number],
+  item: LoggedItem,
+  { library, inClass }: { readonly library: Library; readonly inClass: boolean },
+): string {
   const ways = feeling ? undefined : eachWay(amount, item.max, library.asPlanned(item).dose);
   const seen = [
     ...(ways ? [`${ways[0]} one way, ${ways[1]} the other`] : []),
-    ...(unconfirmed ? ['ran out, not confirmed'] : []),
+    ...(unconfirmed ? [inClass ? 'in a class, not counted' : 'ran out, not confirmed'] : []),
     ...faults.map((f) => `${library.fault(f.faultId).name}${f.on ? ` on the ${f.on}` : ''}${f.mended ? ', mended' : ', stayed'}`),
   ];
   return `${side === 'whole' ? '' : `${side} `}${feeling ? FEELING_WORDS[feeling] : amount}${seen.length > 0 ? ` (${seen.join('; ')})` : ''}`;

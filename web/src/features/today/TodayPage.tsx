@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { useTodayQuery } from '../caseload/index.ts';
 import { WithLibrary } from '../library/index.ts';
+import { ClassesHere } from '../classes/index.ts';
 import { HereOnDevice, TakeAlong } from '../floor/index.ts';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { Empty } from '../../kit/Empty.tsx';
@@ -41,6 +42,7 @@ export function TodayPage() {
       </div>
       <ProblemNote error={error} retry={() => void refetch()} />
       <HereOnDevice />
+      <ClassesHere />
       {data?.length === 0 && (
         <div className="mt-5">
           <Empty title="Nothing waits">
