@@ -39,6 +39,7 @@ export const ERROR_CATALOGUE = {
   'routine-missing': [404, 'This routine is not among the studio’s.'],
   'group-missing': [404, 'This group is not among the studio’s.'],
   'class-missing': [404, 'This class is not among the studio’s.'],
+  'class-too-long': [422, 'This is too long for one class.'],
   'template-missing': [404, 'This template is not among the studio’s.'],
   'session-missing': [404, 'This session is not in the trainee’s record.'],
   'symptom-missing': [404, 'This symptom is not in the trainee’s record.'],

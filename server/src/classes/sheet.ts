@@ -1,6 +1,7 @@
 import type { ClassPersonReply, ClassSheetDto, ClassSheetMember, ClassSheetReply } from '@myokinet/core/contracts';
 import {
   choicesOf,
+  CLASS_LIMITS,
   type ClassMoment,
   type ClassSlot,
   type ClassState,
@@ -193,6 +194,9 @@ export function classSheets({ trainees, library, plans, briefs, readiness, sympt
       for (const id of ids) trainees.find(id);
       const studio = library.current();
       const { wanted, ...frame } = class_ ? asItIs(class_, studio, ids) : frameOf(dto, studio);
+      const { slots, moments } = CLASS_LIMITS;
+      if (frame.slots.length > slots || frame.moments.length > moments)
+        throw new Refusal('class-too-long', `A class has room for ${slots} drills and ${moments} stretches of work and rest.`);
       return { ...frame, members: [...wanted].map(([id, own]) => member(id, own)) };
     },
   };

@@ -6,6 +6,7 @@ import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { classTimeNow } from './classClock.ts';
 import type { ClassRun } from './classRuns.ts';
+import { EmergencyOfMany } from '../emergency/index.ts';
 import { ClassBar, classSound, setClock, useCalls } from './ClassBar.tsx';
 import { ClassEnding, ClassOver } from './ClassEnding.tsx';
 import { Hurts, useHurtsInClass } from './Hurts.tsx';
@@ -52,6 +53,7 @@ function Coach({ open }: { readonly open: OpenClass }) {
           {!over && (
             <>
               <Mute />
+              <EmergencyOfMany people={people.map(({ person: { traineeId, name } }) => ({ traineeId, name }))} before={() => stand(open)} />
               <button type="button" className="btn btn-sm min-h-11" onClick={() => setLate(true)}>
                 <UserPlus size={16} aria-hidden /> Somebody comes late
               </button>
@@ -62,7 +64,7 @@ function Coach({ open }: { readonly open: OpenClass }) {
                 type="button"
                 className="btn btn-sm btn-outline min-h-11"
                 onClick={() => {
-                  if (classTime(state.clock, classTimeNow.now(), state.head.moments).running) setClock(open, 'stand');
+                  stand(open);
                   setEnding(true);
                 }}
               >
@@ -131,6 +133,12 @@ function Coach({ open }: { readonly open: OpenClass }) {
 
 /** So many tiles have room for a figure. */
 const FEW = 8;
+
+/** Everybody stands still, where the clock runs. */
+function stand(open: OpenClass): void {
+  const { clock, head } = open.state;
+  if (classTime(clock, classTimeNow.now(), head.moments).running) setClock(open, 'stand');
+}
 
 const MARK_WORDS = { sits: 'in or out', swap: 'easier or harder', fault: 'fault', count: 'counted' } as const;
 

@@ -1,8 +1,7 @@
-import { type ClassDeed, classOf, type ClassState, looked, type ClassLook } from '@myokinet/core/classes';
+import { type ClassDeed, type ClassLook, classOf, type ClassState, classTime, isOut, looked } from '@myokinet/core/classes';
 import { EMPTY_LIBRARY, type Library, openLibrary } from '@myokinet/core/library';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { useSelector, useStore } from 'react-redux';
-import { classTime } from '@myokinet/core/classes';
 import type { Problem } from '../../client/problem.ts';
 import { classTimeNow } from './classClock.ts';
 import type { ClassesState, ClassRun } from './classRuns.ts';
@@ -57,6 +56,7 @@ export function useClass(id: string): {
   const events = run?.events;
   const state = useMemo(() => (head && members && events ? classOf(head, members, events) : undefined), [head, members, events]);
   useWitness(home, id, state);
+  useStopped(home, id, state, run?.stopped);
   return {
     open: run && state && { id, run, state, library, happen: (deed) => void classes.happen(home, id, deed) },
     problem,
@@ -87,6 +87,19 @@ function useWitness(home: ClassHome, id: string, state: ClassState | undefined):
       look();
     };
   }, [home, id, over, clock, moments, passed]);
+}
+
+/** A stop sign that came from elsewhere takes its trainee out of the class, from this moment on. */
+function useStopped(home: ClassHome, id: string, state: ClassState | undefined, stopped: ClassRun['stopped'] | undefined): void {
+  useEffect(() => {
+    if (!state || !stopped || state.closed || state.givenUp) return;
+    const { moment } = classTime(state.clock, classTimeNow.now(), state.head.moments);
+    for (const one of state.members) {
+      const who = one.member.traineeId;
+      if (stopped[who] && one.member.items.length > 0 && !isOut(one, moment))
+        void classes.happen(home, id, { kind: 'sits', who, moment, out: true });
+    }
+  }, [home, id, state, stopped]);
 }
 
 /** Where the clock is, to the moment, or to the second for whoever shows it. */

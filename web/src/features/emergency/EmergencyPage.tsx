@@ -1,13 +1,13 @@
 import { callFor, EMERGENCY_SIGN_IDS, type EmergencySign } from '@myokinet/core/safety';
-import { Phone } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { newId } from '../../client/newId.ts';
 import { useOutbox } from '../../client/useOutbox.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
-import { useEmergenciesQuery, useEmergencyCareQuery, useEmergencySeenMutation } from './endpoints.ts';
+import { CallCare } from './CallCare.tsx';
+import { useEmergenciesQuery, useEmergencySeenMutation } from './endpoints.ts';
 import { Mistake } from './Mistake.tsx';
-import { careOnDevice, sendWaitingEmergencies } from './onDevice.ts';
+import { sendWaitingEmergencies } from './onDevice.ts';
 import { SIGN_WORDS } from '@myokinet/core/words';
 
 /** Large and calm: whom to call, where we are, and nothing else to decide. */
@@ -16,8 +16,6 @@ export function EmergencyPage() {
   useOutbox(sendWaitingEmergencies);
   const { state } = useLocation() as { state: { readonly name?: string } | null };
   const name = state?.name ?? 'the trainee';
-  const { data: known } = useEmergencyCareQuery();
-  const care = known ?? careOnDevice();
   const { data: onRecord } = useEmergenciesQuery(traineeId, { pollingInterval: 5000 });
   const emergency = onRecord?.find((e) => e.id === emergencyId);
   // What is on record, until somebody says otherwise here.
@@ -29,23 +27,7 @@ export function EmergencyPage() {
     <main className="mx-auto min-h-dvh max-w-3xl px-5 py-6 text-lg">
       <title>Emergency · Myokinet</title>
       <h1 className="text-4xl leading-tight sm:text-5xl">{today ? 'To a doctor today' : 'Call emergency care now'}</h1>
-      {!today &&
-        (care.number ? (
-          <a
-            className="btn btn-error mt-5 h-auto w-full gap-4 py-5 text-4xl font-bold"
-            href={`tel:${care.number.replaceAll(/[^+0-9]/g, '')}`}
-          >
-            <Phone size={36} aria-hidden /> {care.number}
-          </a>
-        ) : (
-          <p className="mt-5 border-s-8 border-error bg-error/10 p-4 text-2xl font-semibold">Dial the emergency number of your country.</p>
-        ))}
-      {!today && (
-        <p className="mt-4">
-          <span className="font-semibold">Say where you are: </span>
-          {care.place || 'street, house, floor, and which door is open.'}
-        </p>
-      )}
+      {!today && <CallCare />}
       <p className="mt-4">
         All work has ended. Stay with {name}, help to rest as is comfortable, give nothing to eat or drink, and send somebody to the door.
         {today && ' No load on what hurts until a doctor has seen it, even after a clear first picture.'}

@@ -101,11 +101,13 @@ export function SymptomSheet({
             ))}
           </div>
         </fieldset>
-        <fieldset className="grid gap-x-6 md:grid-cols-[3fr_2fr]">
+        <fieldset className="grid gap-x-6 md:grid-cols-[5fr_3fr]">
           <legend className="text-lg font-semibold">Where{spot ? `: ${placeInWords(spot)}` : ''}</legend>
           <BodyOutline view="front" chosen={spot} choose={setSpot} />
-          <div className="grid grid-cols-2 gap-4 md:grid-cols-1 md:gap-0">
-            <BodyOutline view="back" chosen={spot} choose={setSpot} />
+          <div className="grid grid-cols-2 gap-4 md:contents">
+            <div className="md:col-start-2 md:row-span-2 md:row-start-1">
+              <BodyOutline view="back" chosen={spot} choose={setSpot} />
+            </div>
             <Elsewhere chosen={spot} choose={setSpot} />
           </div>
         </fieldset>
