@@ -76,7 +76,7 @@ describe('the clock of a class', () => {
       steps: [step(A, 'plank'), step(B, 'plank')],
     } as const;
     const moments = momentsOf({ blocks: [block] }, (id) => library.drill(id));
-    const class_ = routineClass(moments);
+    const class_ = routineClass(moments, () => undefined);
     expect(class_.slots.map((s) => s.id)).toEqual([A, B]);
     const seconds = (of: readonly { readonly seconds: number }[]) => of.reduce((sum, m) => sum + m.seconds, 0);
     expect(seconds(class_.moments)).toBe(seconds(moments) + 10);

@@ -1,5 +1,5 @@
 import { type BodySide, type Side, SIDES } from '../anatomy/index.ts';
-import { type Drill, takesTurns, unitSeconds } from '../drills/index.ts';
+import { type Drill, type Phase, takesTurns, unitSeconds } from '../drills/index.ts';
 import type { RoutineMoment } from '../routines/index.ts';
 
 /** What may be asked of a class at most, and at least; times in seconds (project default). */
@@ -30,6 +30,8 @@ export interface ClassSlot {
   readonly id: string;
   /** The drill that it is called by. */
   readonly drillId: string;
+  /** Where each has a drill of their own: what kind. */
+  readonly phase?: Phase;
 }
 
 /** One stretch of a class as its clock runs. */
@@ -74,15 +76,23 @@ export function rhythmMoments(slotIds: readonly string[], { work, rest, change, 
   ];
 }
 
-/** A class by a routine’s own clock; each of its drills’ steps is a slot. */
-export function routineClass(moments: readonly RoutineMoment[]): {
+/**
+ * A class by a routine’s own clock; each of its drills’ steps is a slot, and each place that is filled for each.
+ *
+ * @param calledBy the drill that a place of a phase is called by, where each has a drill of their own
+ */
+export function routineClass(
+  moments: readonly RoutineMoment[],
+  calledBy: (phase: Phase) => string | undefined,
+): {
   readonly slots: readonly ClassSlot[];
   readonly moments: readonly ClassMoment[];
 } {
   const slots = new Map<string, ClassSlot>();
-  const own = moments.map(({ kind, seconds, stepId, drillId, side, round, rounds, text }): ClassMoment => {
-    if (kind === 'drill' && drillId !== undefined) {
-      slots.set(stepId, { id: stepId, drillId });
+  const own = moments.map(({ kind, seconds, stepId, drillId: named, side, round, rounds, text, phase }): ClassMoment => {
+    const drillId = named ?? (phase && calledBy(phase));
+    if (drillId !== undefined) {
+      slots.set(stepId, { id: stepId, drillId, ...(phase ? { phase } : {}) });
       return { kind: 'work', seconds, slotId: stepId, round, rounds, ...(side ? { side } : {}) };
     }
     if (kind === 'transition') return { kind: 'change', seconds, ...(text === undefined ? {} : { text }) };

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsOptional, IsUUID, ValidateIf } from 'class-validator';
 import { CLASS_EVENT_FIELDS, CLASS_EVENT_OPTIONS, CLASS_LIMITS, type ClassFieldRule, type ClassMoment } from '../classes/index.ts';
+import { PHASES, type Phase } from '../drills/index.ts';
 import { IsDrillId, IsInstant, IsNotBelow, IsPlainText, IsWritten } from './decorators.ts';
 import { between, EVENT_RULES, EventDto, eventContracts } from './events.ts';
 import { SupportPlanDto } from './library.ts';
@@ -22,6 +23,7 @@ const Whole =
 export class ClassSlotDto {
   @IsUUID('7') id!: string;
   @IsDrillId() drillId!: string;
+  @IsOptional() @IsIn([...PHASES]) phase?: Phase;
 }
 
 export class ClassMomentDto {

@@ -10,11 +10,12 @@ import {
   type RoutinePurpose,
   type RoutineStep,
 } from '../routines/index.ts';
+import { PHASES, type Phase } from '../drills/index.ts';
 import { IsDrillId, IsPlainText, IsWritten } from './decorators.ts';
 import { LIMITS } from './limits.ts';
 import { Parts } from './parts.ts';
 
-const KINDS = ['drill', 'pause', 'breath', 'transition'] as const satisfies readonly RoutineStep['kind'][];
+const KINDS = ['drill', 'choice', 'pause', 'breath', 'transition'] as const satisfies readonly RoutineStep['kind'][];
 
 /** A whole number between limits, where the condition holds; elsewhere it is not looked at. */
 function Counted<T>(
@@ -43,8 +44,9 @@ export class RoutineStepDto {
   @IsIn(KINDS) kind!: RoutineStep['kind'];
   @ValidateIf(isKind('drill')) @IsDrillId() drillId?: string;
   @Counted('An amount', ROUTINE_LIMITS.amount, isKind('drill')) amount?: number;
-  @Counted('Rest', { min: 0, max: LIMITS.rest }, isKind('drill')) restSeconds?: number;
-  @Counted('A pause', ROUTINE_LIMITS.pause, isKind('pause', 'transition')) seconds?: number;
+  @Counted('Rest', { min: 0, max: LIMITS.rest }, isKind('drill', 'choice')) restSeconds?: number;
+  @Counted('A stretch', ROUTINE_LIMITS.pause, isKind('pause', 'transition', 'choice')) seconds?: number;
+  @ValidateIf(isKind('choice')) @IsIn(PHASES) phase?: Phase;
   @Counted('Breaths', ROUTINE_LIMITS.breaths, isKind('breath')) breaths?: number;
   @ValidateIf(isKind('transition')) @IsWritten('The transition', { max: LIMITS.name }) text?: string;
 }

@@ -25,7 +25,7 @@ export type RoutineFinding =
 export function routineFindings(routine: Routine, drillOf: (id: string) => Pick<Drill, 'dose'> | undefined): readonly RoutineFinding[] {
   const minutes = routineSeconds(routine, drillOf) / 60;
   const usual = USUAL_MINUTES[routine.purpose];
-  const drills = routine.blocks.flatMap((b) => b.steps).filter((s) => s.kind === 'drill');
+  const drills = routine.blocks.flatMap((b) => b.steps).filter((s) => s.kind === 'drill' || s.kind === 'choice');
   if (drills.length === 0) return [{ code: 'nothing to do' }];
   return [
     ...routine.blocks.flatMap((block): readonly RoutineFinding[] => {

@@ -12,6 +12,7 @@ export {
   type RoutineStep,
 } from './routine.ts';
 export { momentsOf, routineSeconds, type RoutineMoment } from './moments.ts';
+export { filledFor, type Filled } from './filled.ts';
 export { dosesOf, type RoutineFinding, routineFindings, USUAL_MINUTES } from './findings.ts';
 export {
   begunRun,

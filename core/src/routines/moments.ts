@@ -1,5 +1,5 @@
 import { type Side, SIDES } from '../anatomy/index.ts';
-import { BREATH_SECONDS, type Drill, type DoseUnit, setSeconds, takesTurns } from '../drills/index.ts';
+import { BREATH_SECONDS, type Drill, type DoseUnit, type Phase, setSeconds, takesTurns } from '../drills/index.ts';
 import { ROUTINE_PARTS, type Routine, type RoutineBlock, type RoutineStep } from './routine.ts';
 
 /** One stretch of a routine as it runs by the clock. */
@@ -9,7 +9,7 @@ export interface RoutineMoment {
   /** From 1. */
   readonly round: number;
   readonly rounds: number;
-  readonly kind: 'drill' | 'rest' | 'pause' | 'breath' | 'transition';
+  readonly kind: 'drill' | 'rest' | 'pause' | 'breath' | 'transition' | 'choice';
   readonly seconds: number;
   readonly drillId?: string;
   readonly side?: Side;
@@ -17,6 +17,8 @@ export interface RoutineMoment {
   readonly amount?: number;
   readonly unit?: DoseUnit;
   readonly text?: string;
+  /** Of a place that nobody has filled. */
+  readonly phase?: Phase;
 }
 
 type Of = (drillId: string) => Pick<Drill, 'dose'> | undefined;
@@ -97,6 +99,10 @@ function stepMoments(step: RoutineStep, { block, round, rounds, sides, drillOf }
       return [{ ...head, kind: 'breath', seconds: step.breaths * BREATH_SECONDS, amount: step.breaths, unit: 'breaths' }];
     case 'transition':
       return [{ ...head, kind: 'transition', seconds: step.seconds, text: step.text }];
+    case 'choice': {
+      const rest = step.restSeconds > 0 ? [{ ...head, kind: 'rest', seconds: step.restSeconds } as const] : [];
+      return [{ ...head, kind: 'choice', seconds: step.seconds, phase: step.phase }, ...rest];
+    }
     case 'drill': {
       const { drillId, restSeconds } = step;
       const drill = drillOf(drillId);

@@ -1,3 +1,5 @@
+import type { Phase } from '../drills/index.ts';
+
 /** When a block comes: warm-up before everything, cool-down after everything. */
 export const ROUTINE_PARTS = ['warm-up', 'work', 'cool-down'] as const;
 export type RoutinePart = (typeof ROUTINE_PARTS)[number];
@@ -16,7 +18,7 @@ export const ROUTINE_LIMITS = {
   /** Minutes of a block against a clock. */
   minutes: { min: 1, max: 60 },
   breaths: { min: 1, max: 60 },
-  /** Seconds of a pause or a transition. */
+  /** Seconds of a pause, a transition or a place to fill. */
   pause: { min: 1, max: 600 },
   amount: { min: 1, max: 600 },
   blocks: 12,
@@ -35,6 +37,15 @@ export type RoutineStep =
     }
   | { readonly id: string; readonly kind: 'pause'; readonly seconds: number }
   | { readonly id: string; readonly kind: 'breath'; readonly breaths: number }
+  /** A place that is filled for each trainee: with a drill of this phase that trains what holds them back most. */
+  | {
+      readonly id: string;
+      readonly kind: 'choice';
+      readonly phase: Phase;
+      /** For each side in turn where what fills it has sides. */
+      readonly seconds: number;
+      readonly restSeconds: number;
+    }
   /** Getting from one place to another, with words of the studio’s own. */
   | { readonly id: string; readonly kind: 'transition'; readonly seconds: number; readonly text: string };
 

@@ -16,7 +16,7 @@ import { Refusal } from '@myokinet/core/errors';
 import { fittedTo, type Library } from '@myokinet/core/library';
 import { type MayDoFacts, mayInWords, whenOf } from '@myokinet/core/planning';
 import { calendarDay, instant } from '@myokinet/core/quantities';
-import { momentsOf, type Routine } from '@myokinet/core/routines';
+import { filledFor, momentsOf, type Routine } from '@myokinet/core/routines';
 import { traineeBody } from '@myokinet/core/statics';
 import { lockInWords } from '@myokinet/core/words';
 import { v7 } from 'uuid';
@@ -57,22 +57,28 @@ interface Wanted {
 
 /** What everybody of a class would do, each within what they may. */
 export function classSheets({ trainees, library, plans, briefs, readiness, symptoms, routines }: SheetNeighbours, now: () => Date) {
-  function byRoutine(routine: Pick<Routine, 'name' | 'purpose' | 'blocks'>, studio: Library, ids: readonly string[]): Frame {
-    const moments = momentsOf(routine, (id) => (studio.hasDrill(id) ? studio.drill(id) : undefined));
-    const class_ = routineClass(moments);
-    const slots = class_.slots.map(({ id: slotId, drillId }): WantedInSlot => {
-      const own = moments.filter((m) => m.kind === 'drill' && m.stepId === slotId);
-      const { unit } = studio.drill(drillId).dose;
-      const [first] = own;
-      // At a station the breaths are the clock’s: as much as fits is asked.
-      const max = first?.unit === unit ? (first.amount ?? 1) : studio.drill(drillId).dose.max;
-      const sets = own.filter((m) => m.side !== 'right').length;
-      return { slotId, planned: { drillId, sets: Math.max(1, sets), min: max, max, restSeconds: 0 } };
-    });
+  function byRoutine(routine: Routine, studio: Library, ids: readonly string[], look: typeof known): Frame {
+    const drillOf = (id: string) => (studio.hasDrill(id) ? studio.drill(id) : undefined);
+    const moments = momentsOf(routine, drillOf);
+    const class_ = routineClass(moments, (phase) => studio.drills.find((d) => d.phase === phase)?.id);
+    const wantedBy = (id: string): readonly WantedInSlot[] => {
+      const { facts, headrooms } = look(id);
+      const { routine: own } = filledFor(routine, { facts, headrooms, when: whenOf(instant(now())) });
+      const theirs = momentsOf(own, drillOf);
+      return class_.slots.flatMap(({ id: slotId }): readonly WantedInSlot[] => {
+        const [first, ...more] = theirs.filter((m) => m.kind === 'drill' && m.stepId === slotId);
+        if (first?.drillId === undefined) return [];
+        const { unit, max: usual } = studio.drill(first.drillId).dose;
+        // At a station the breaths are the clock’s: as much as fits is asked.
+        const max = first.unit === unit ? (first.amount ?? 1) : usual;
+        const sets = [first, ...more].filter((m) => m.side !== 'right').length;
+        return [{ slotId, planned: { drillId: first.drillId, sets, min: max, max, restSeconds: 0 } }];
+      });
+    };
     return {
       ...class_,
       preparation: routine.purpose === 'session' ? null : routine.name,
-      wanted: new Map(ids.map((id) => [id, { plannedSessionId: null, slots }])),
+      wanted: new Map(ids.map((id) => [id, { plannedSessionId: null, slots: wantedBy(id) }])),
     };
   }
 
@@ -138,7 +144,7 @@ export function classSheets({ trainees, library, plans, briefs, readiness, sympt
   /** What decides what somebody may do now, and what a device must know of them. */
   function known(traineeId: string) {
     const trainee = trainees.find(traineeId);
-    const { standing, ladderId, planner, stopSigns } = readiness.reply(traineeId);
+    const { standing, ladderId, planner, stopSigns, headrooms } = readiness.reply(traineeId);
     const { cautions, locks } = trainee.screening;
     const fitted = fittedTo(library.current(), traineeBody(trainee));
     const brief = briefs.find(traineeId);
@@ -157,11 +163,11 @@ export function classSheets({ trainees, library, plans, briefs, readiness, sympt
         lasting: trainee.lastingPains,
       },
     };
-    return { facts, person, locks: locks.map((lock) => lockInWords(lock, now())) };
+    return { facts, headrooms, person, locks: locks.map((lock) => lockInWords(lock, now())) };
   }
 
-  function member(traineeId: string, { plannedSessionId, slots }: Wanted): ClassSheetMember {
-    const { facts, person, locks } = known(traineeId);
+  function member(traineeId: string, { plannedSessionId, slots }: Wanted, look: typeof known): ClassSheetMember {
+    const { facts, person, locks } = look(traineeId);
     // Behind a stop sign nothing is done in a class: what is left is for the coach to say, one to one.
     const sheet = person.stopped.length > 0 ? { items: [], less: [], choices: [] } : memberSheet(facts, slots, whenOf(instant(now())));
     return {
@@ -174,12 +180,12 @@ export function classSheets({ trainees, library, plans, briefs, readiness, sympt
     };
   }
 
-  function frameOf({ traineeIds, routineId, rhythm }: ClassSheetDto, studio: Library): Frame {
+  function frameOf({ traineeIds, routineId, rhythm }: ClassSheetDto, studio: Library, look: typeof known): Frame {
     if (!routineId) return byPlans(traineeIds, rhythm);
     const routine = routines.all().find((r) => r.id === routineId);
     if (!routine) throw new Refusal('routine-missing');
     if (routine.unreadable) throw new Refusal('document-unreadable', routine.unreadable);
-    return byRoutine(routine, studio, traineeIds);
+    return byRoutine(routine, studio, traineeIds, look);
   }
 
   return {
@@ -193,11 +199,22 @@ export function classSheets({ trainees, library, plans, briefs, readiness, sympt
       const ids = dto.traineeIds;
       for (const id of ids) trainees.find(id);
       const studio = library.current();
-      const { wanted, ...frame } = class_ ? asItIs(class_, studio, ids) : frameOf(dto, studio);
+      const look = once(known);
+      const { wanted, ...frame } = class_ ? asItIs(class_, studio, ids) : frameOf(dto, studio, look);
       const { slots, moments } = CLASS_LIMITS;
       if (frame.slots.length > slots || frame.moments.length > moments)
         throw new Refusal('class-too-long', `A class has room for ${slots} drills and ${moments} stretches of work and rest.`);
-      return { ...frame, members: [...wanted].map(([id, own]) => member(id, own)) };
+      return { ...frame, members: [...wanted].map(([id, own]) => member(id, own, look)) };
     },
+  };
+}
+
+/** Asked once for each. */
+function once<T>(ask: (id: string) => T): (id: string) => T {
+  const known = new Map<string, T>();
+  return (id) => {
+    const there = known.get(id) ?? ask(id);
+    known.set(id, there);
+    return there;
   };
 }

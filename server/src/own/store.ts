@@ -16,7 +16,7 @@ import { fittedTo, type Library } from '@myokinet/core/library';
 import { type Capacity, formatReadingWithBand } from '@myokinet/core/measuring';
 import { type Alone, aloneInWords, daysLater, isLoadedSession, practisedAlone, sessionMinutes, whenOf } from '@myokinet/core/planning';
 import { addDays, type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
-import { dosesOf } from '@myokinet/core/routines';
+import { dosesOf, filledFor } from '@myokinet/core/routines';
 import { traineeBody } from '@myokinet/core/statics';
 import { capacityInWords, demandInWords, headroomInWords, lockInWords, stopSignInWords } from '@myokinet/core/words';
 import { v7 } from 'uuid';
@@ -113,7 +113,12 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
             ? []
             : routines.all().flatMap((routine) => {
                 if (routine.purpose === 'session' || routine.unreadable) return [];
-                const items = dosesOf(routine, (id) => (fitted.hasDrill(id) ? fitted.drill(id) : undefined)).map((d) => ({
+                const { routine: filled } = filledFor(routine, {
+                  facts: { ...facts, equipment: trainee.equipment },
+                  headrooms: verdict.headrooms,
+                  when: asOf,
+                });
+                const items = dosesOf(filled, (id) => (fitted.hasDrill(id) ? fitted.drill(id) : undefined)).map((d) => ({
                   ...{ ...d, id: v7(), why: '' },
                 }));
                 const practice = practisedAlone(items, facts, asOf);
@@ -140,8 +145,10 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
     /** Practice as the trainee tells it: on record as told by them, for the load and for no gate. */
     practise({ traineeId, actor }: OwnSeat, dto: SessionDto): null {
       if (dto.preparation) {
-        const taught = routines.drillsNamed(dto.preparation);
-        if (dto.plannedSessionId || dto.items.some((i) => !taught.has(i.drillId))) throw new Refusal('practice-not-planned');
+        const { drills, phases } = routines.taughtIn(dto.preparation);
+        const { drill } = library.current();
+        const isTaught = (id: string) => drills.has(id) || phases.has(drill(id).phase);
+        if (dto.plannedSessionId || dto.items.some((i) => !isTaught(i.drillId))) throw new Refusal('practice-not-planned');
         sessions.log(actor, traineeId, dto);
         return null;
       }

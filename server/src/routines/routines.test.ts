@@ -60,7 +60,7 @@ describe('a routine of the studio', () => {
     ['500 rounds', { way: 'rounds', rounds: 500 }, 'Rounds must be a whole number from 1 to 20.'],
     ['a clock without minutes', { way: 'time' }, 'Minutes must be a whole number from 1 to 60.'],
     ['an unknown drill', { steps: [step('flying')] }, 'There is no drill called "flying".'],
-    ['a pause for ever', { steps: [{ id: v7(), kind: 'pause', seconds: 100_000 }] }, 'A pause must be a whole number from 1 to 600.'],
+    ['a pause for ever', { steps: [{ id: v7(), kind: 'pause', seconds: 100_000 }] }, 'A stretch must be a whole number from 1 to 600.'],
     ['41 steps', { steps: Array.from({ length: 41 }, () => step()) }, 'At most 40 steps fit one block.'],
   ])('is refused with %s, and says why', async (_, own, message) => {
     const { status, body } = await bench.put(at(v7()), routine({ blocks: [block(own)] }));

@@ -1,4 +1,5 @@
 import { readStored, type RoutineDto, type RoutineReply, type Scope, STORED } from '@myokinet/core/contracts';
+import type { Phase } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
 import { type Instant, instant } from '@myokinet/core/quantities';
 import { type Actor, mustMay } from '../actor.ts';
@@ -34,13 +35,17 @@ export function routineStore(context: Context, scope: () => Scope) {
   return {
     all: list,
 
-    /** Drills of what is or was called so, in any revision. */
-    drillsNamed(name: string): ReadonlySet<string> {
+    /** Drills of what is or was called so, in any revision, and phases of the places in it that are filled for each trainee. */
+    taughtIn(name: string): { readonly drills: ReadonlySet<string>; readonly phases: ReadonlySet<Phase> } {
       const blocks = documentsNamed.all({ name, studioId }).flatMap(({ document, version }) => {
         const read = readStored(STORED.routine, document, version, scope());
         return 'value' in read ? read.value.blocks : [];
       });
-      return new Set(blocks.flatMap((b) => b.steps.flatMap((s) => (s.kind === 'drill' ? [s.drillId] : []))));
+      const steps = blocks.flatMap((b) => b.steps);
+      return {
+        drills: new Set(steps.flatMap((s) => (s.kind === 'drill' ? [s.drillId] : []))),
+        phases: new Set(steps.flatMap((s) => (s.kind === 'choice' ? [s.phase] : []))),
+      };
     },
 
     /** A new revision; whoever saves over another's is told, and nothing is lost. */

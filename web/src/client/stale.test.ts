@@ -26,6 +26,8 @@ describe('what a write makes stale', () => {
       'Bands',
       'Templates',
       'Routines',
+      'Groups',
+      'Classes',
       'Archived',
       'Me',
       'Devices',

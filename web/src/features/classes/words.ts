@@ -3,6 +3,7 @@ import type { ClassHead, ClassItem, ClassMoment, ClassState, MemberState, WorkNo
 import type { ClassPersonReply } from '@myokinet/core/contracts';
 import type { Library } from '@myokinet/core/library';
 import { setUpInWords } from '@myokinet/core/statics';
+import { choiceInWords } from '../routines/index.ts';
 import { drillNameIn } from '../../client/drillName.ts';
 import type { ClassRun } from './classRuns.ts';
 
@@ -20,7 +21,7 @@ export function momentInWords({ slots }: Pick<ClassHead, 'slots'>, moment: Class
   if (moment.kind === 'change' && moment.text) return moment.text;
   if (moment.kind !== 'work') return KIND_WORDS[moment.kind];
   const slot = slots.find((s) => s.id === moment.slotId);
-  const name = slot ? drillNameIn(library, slot.drillId) : KIND_WORDS.work;
+  const name = !slot ? KIND_WORDS.work : slot.phase ? choiceInWords(slot.phase) : drillNameIn(library, slot.drillId);
   const round = moment.rounds !== undefined && moment.rounds > 1 ? `, set ${moment.round} of ${moment.rounds}` : '';
   return `${name}${moment.side ? `, ${moment.side}` : ''}${round}`;
 }

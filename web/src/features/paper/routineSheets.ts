@@ -2,7 +2,7 @@ import { cuesOf, type Drill, EQUIPMENT } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { type MostOf, ROUTINE_PARTS, type Routine, type RoutineBlock, routineSeconds, type RoutineStep } from '@myokinet/core/routines';
 import type { Schools } from '@myokinet/core/schools';
-import { amountInWords, lastsInWords, PURPOSE_WORDS, wayInWords } from '../routines/index.ts';
+import { amountInWords, choiceInWords, lastsInWords, PURPOSE_WORDS, wayInWords } from '../routines/index.ts';
 import { type HandOutWith, STOPS } from './handOut.ts';
 import type { PaperBlock, PaperDocument, PaperDrill } from './paperDocument.ts';
 
@@ -58,6 +58,8 @@ function otherInWords(step: Exclude<RoutineStep, { readonly kind: 'drill' }>): s
       return `Between: ${step.breaths} slow breaths`;
     case 'transition':
       return `Between: ${step.text || 'change place'}, ${step.seconds} s`;
+    case 'choice':
+      return `${choiceInWords(step.phase)}, ${step.seconds} s`;
   }
 }
 

@@ -71,7 +71,7 @@ export function useRoutineSheets(asked: string, told: HandOutWith) {
   const schools = useSchools();
   const readable = routines?.filter((r) => !r.unreadable);
   const routine = readable?.find((r) => r.id === asked) ?? readable?.[0];
-  const { against, library, pending, error: unknown } = useForTrainee(routine ? trainee.id : '', routine);
+  const { own, against, library, pending, error: unknown } = useForTrainee(routine ? trainee.id : '', routine);
   const drillOf = useDrillOf(library);
   const failed = error ?? unknown;
   const none = readable?.length === 0;
@@ -87,6 +87,6 @@ export function useRoutineSheets(asked: string, told: HandOutWith) {
         </Link>
       </Empty>
     ) : undefined,
-    sheets: routine && !pending && !failed ? routineSheets(routine, { against, library, schools, drillOf }, told) : undefined,
+    sheets: own && !pending && !failed ? routineSheets(own, { against, library, schools, drillOf }, told) : undefined,
   };
 }

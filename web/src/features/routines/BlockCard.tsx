@@ -20,20 +20,27 @@ interface BlockCardProps {
   readonly place: number;
   readonly of: number;
   readonly verdictOf: (drillId: string) => string | undefined;
+  /** What fills a place for the trainee who is looked at. */
+  readonly chosenIn: (stepId: string) => string | undefined;
   readonly change: (change: (block: RoutineBlock) => RoutineBlock) => void;
   readonly shift: (by: 1 | -1) => void;
   readonly remove: () => void;
 }
 
 /** What a step that is no drill starts with. */
-const OTHERS: Readonly<Record<'pause' | 'breath' | 'transition', { readonly label: string; readonly make: () => RoutineStep }>> = {
-  pause: { label: 'Pause', make: () => ({ id: newId(), kind: 'pause', seconds: 30 }) },
-  breath: { label: 'Breaths', make: () => ({ id: newId(), kind: 'breath', breaths: 5 }) },
-  transition: { label: 'Transition', make: () => ({ id: newId(), kind: 'transition', seconds: 10, text: '' }) },
-};
+const OTHERS: Readonly<Record<'choice' | 'pause' | 'breath' | 'transition', { readonly label: string; readonly make: () => RoutineStep }>> =
+  {
+    choice: {
+      label: 'Place to fill',
+      make: () => ({ id: newId(), kind: 'choice', phase: 'stability', seconds: 40, restSeconds: 20 }),
+    },
+    pause: { label: 'Pause', make: () => ({ id: newId(), kind: 'pause', seconds: 30 }) },
+    breath: { label: 'Breaths', make: () => ({ id: newId(), kind: 'breath', breaths: 5 }) },
+    transition: { label: 'Transition', make: () => ({ id: newId(), kind: 'transition', seconds: 10, text: '' }) },
+  };
 
 /** One block: how it is gone through, and its steps in their order. */
-export function BlockCard({ block, place, of, verdictOf, change, shift, remove }: BlockCardProps) {
+export function BlockCard({ block, place, of, verdictOf, chosenIn, change, shift, remove }: BlockCardProps) {
   const library = useLibrary();
   const drillOf = useDrillOf(library);
   const [adding, setAdding] = useState(false);
@@ -129,7 +136,7 @@ export function BlockCard({ block, place, of, verdictOf, change, shift, remove }
                 step={step}
                 block={block}
                 name={nameOf(step)}
-                verdict={step.kind === 'drill' ? verdictOf(step.drillId) : undefined}
+                verdict={step.kind === 'drill' ? verdictOf(step.drillId) : step.kind === 'choice' ? chosenIn(step.id) : undefined}
                 change={(next) => put(step.id, next)}
                 remove={() => change((b) => ({ ...b, steps: b.steps.filter((s) => s.id !== step.id) }))}
               />

@@ -3,6 +3,7 @@ import { ROUTINE_LIMITS, ROUTINE_PURPOSES, routineFindings, routineSeconds } fro
 import { Copy, Play, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { drillNameIn } from '../../client/drillName.ts';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
@@ -44,7 +45,12 @@ function Desk({ id, saved }: { readonly id: string; readonly saved: RoutineReply
     rebase: (value) => ({ ...value, basedOn: saved?.revision ?? null }),
   });
   const { value: draft, edit } = desk;
-  const { against, error: unknown } = useForTrainee(traineeId, draft);
+  const { against, chosen, pending, library: fitted, error: unknown } = useForTrainee(traineeId, draft);
+  const chosenIn = (stepId: string) => {
+    const drillId = chosen.get(stepId);
+    if (traineeId === '' || pending) return undefined;
+    return drillId === undefined ? 'Nothing of the kind may be done: left out.' : `Here: ${drillNameIn(fitted, drillId)}.`;
+  };
   const findings = routineFindings(draft, drillOf);
   const mayWrite = may.includes('plan');
   return (
@@ -123,6 +129,7 @@ function Desk({ id, saved }: { readonly id: string; readonly saved: RoutineReply
             place={i + 1}
             of={draft.blocks.length}
             verdictOf={(drillId) => against.get(drillId)?.says}
+            chosenIn={chosenIn}
             change={(change) => edit(withBlock(draft, block.id, change))}
             shift={(by) => edit(shifted(draft, block.id, by))}
             remove={() => edit({ ...draft, blocks: draft.blocks.filter((b) => b.id !== block.id) })}

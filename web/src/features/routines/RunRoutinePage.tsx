@@ -50,7 +50,7 @@ export function RunRoutinePage() {
         !forTrainee.error && (
           <Run
             key={`${routine.revision} ${traineeId} ${turn}`}
-            routine={routine}
+            routine={forTrainee.own ?? routine}
             traineeId={traineeId}
             forTrainee={forTrainee}
             again={() => setTurn(turn + 1)}

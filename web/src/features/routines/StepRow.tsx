@@ -1,6 +1,6 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { UNIT_WORDS } from '@myokinet/core/drills';
+import { PHASES, UNIT_WORDS } from '@myokinet/core/drills';
 import { ROUTINE_LIMITS, type RoutineBlock, type RoutineStep } from '@myokinet/core/routines';
 import { GripVertical, X } from 'lucide-react';
 import { useLibrary } from '../../client/LibraryContext.ts';
@@ -91,6 +91,39 @@ function Fields({ step, block, name, change }: Pick<StepRowProps, 'step' | 'bloc
         </p>
       );
     }
+    case 'choice':
+      return (
+        <p className="flex flex-wrap items-center gap-1 text-sm">
+          <select
+            className="select select-xs w-auto"
+            aria-label={`What fills ${name}`}
+            value={step.phase}
+            onChange={(e) => change({ ...step, phase: PHASES.find((p) => p === e.target.value) ?? step.phase })}
+          >
+            {PHASES.map((phase) => (
+              <option key={phase} value={phase}>
+                {phase}
+              </option>
+            ))}
+          </select>
+          for what holds each back most,
+          <NumberCell
+            label={`Seconds of ${name}`}
+            value={step.seconds}
+            most={ROUTINE_LIMITS.pause.max}
+            set={(seconds) => change({ ...step, seconds })}
+          />
+          s, then rest
+          <NumberCell
+            label={`Rest after ${name}, seconds`}
+            value={step.restSeconds}
+            least={0}
+            most={LONGEST_REST}
+            set={(restSeconds) => change({ ...step, restSeconds })}
+          />
+          s
+        </p>
+      );
     case 'pause':
     case 'transition':
       return (

@@ -1,4 +1,4 @@
 export { useRoutinesQuery } from './endpoints.ts';
 export { useDrillOf } from './useDrillOf.ts';
 export { useForTrainee } from './useForTrainee.ts';
-export { amountInWords, lastsInWords, PURPOSE_WORDS, wayInWords } from './words.ts';
+export { amountInWords, choiceInWords, lastsInWords, PURPOSE_WORDS, wayInWords } from './words.ts';

@@ -1,4 +1,4 @@
-import { type DoseUnit, UNIT_WORDS } from '@myokinet/core/drills';
+import { type DoseUnit, type Phase, UNIT_WORDS } from '@myokinet/core/drills';
 import type { Library } from '@myokinet/core/library';
 import { drillNameIn } from '../../client/drillName.ts';
 import type { BlockWay, RoutineBlock, RoutineFinding, RoutineMoment, RoutinePart, RoutinePurpose } from '@myokinet/core/routines';
@@ -39,10 +39,13 @@ export function findingInWords(finding: RoutineFinding, library: Library): strin
   }
 }
 
+/** A place that is filled for each trainee. */
+export const choiceInWords = (phase: Phase): string => `A drill of their own: ${phase}`;
+
 export const amountInWords = (amount: number, unit: DoseUnit): string => `${amount} ${UNIT_WORDS[unit]}`;
 
 /** What is done now, in the words of whoever does it. */
-export function momentInWords({ kind, drillId, side, amount, unit, text }: RoutineMoment, library: Library): string {
+export function momentInWords({ kind, drillId, side, amount, unit, text, phase }: RoutineMoment, library: Library): string {
   switch (kind) {
     case 'rest':
       return 'Rest';
@@ -52,6 +55,8 @@ export function momentInWords({ kind, drillId, side, amount, unit, text }: Routi
       return `Breathe, ${amount} slow breaths`;
     case 'transition':
       return text ? text : 'Change place';
+    case 'choice':
+      return phase ? choiceInWords(phase) : '';
     case 'drill': {
       const name = drillId === undefined ? '' : drillNameIn(library, drillId);
       return `${name}${side ? `, ${side}` : ''}${amount !== undefined && unit ? `, ${amountInWords(amount, unit)}` : ''}`;
