@@ -128,7 +128,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     readiness,
     caseload: caseloadStore(context, readiness, library),
     links: linkStore(context, trainees),
-    own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines }),
+    own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines, briefs }),
     notes,
     routines,
     groups,

@@ -62,6 +62,8 @@ export class FixedEventDto {
   @IsInt()
   minutes!: number;
   @SomeOf(JOINTS) joints!: Joint[];
+  /** The routine of the studio that prepares for it. */
+  @IsOptional() @IsUUID('7') prepareWith?: string | null;
 }
 
 export class PauseDto {

@@ -65,6 +65,8 @@ export interface OwnSession extends Pick<PlannedSessionDto, 'id' | 'day' | 'plac
   readonly minutes: number;
   /** A routine of the studio, for any time; it is told by its name. */
   readonly preparation?: string;
+  /** What it prepares for today: an event of the trainee’s week. */
+  readonly before?: string;
   /** Whether it loads the hands. */
   readonly loaded: boolean;
   readonly items: readonly OwnItem[];

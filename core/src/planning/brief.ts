@@ -27,6 +27,8 @@ export interface FixedEvent {
   readonly effort: number;
   readonly minutes: number;
   readonly joints: readonly Joint[];
+  /** The routine of the studio that prepares for it. */
+  readonly prepareWith?: string | null;
 }
 
 export const PAUSE_REASONS = { illness: 'Illness', pain: 'Pain', away: 'Away' } as const;

@@ -66,6 +66,6 @@ export { changesAlong, orderSession } from './sessionOrder.ts';
 export { doseToBuildOn, weekStartOf, weeksLater, type WeekDose } from './week.ts';
 export { shapeWeek, type WeekShape } from './rhythm.ts';
 export { halvedDose, startingDose, usualDose, worksRebuilding } from './usualDose.ts';
-export { calendarDaysBetween, dayOfWeek, dayShort, daysLater, loadedDays, weekdayOf, type When, whenIn, whenOf } from './spacing.ts';
+export { calendarDaysBetween, dayOfWeek, dayShort, daysLater, isOn, loadedDays, weekdayOf, type When, whenIn, whenOf } from './spacing.ts';
 export { rampSets, type RampSet } from './rampSets.ts';
 export { type Alone, type NotAlone, practisedAlone } from './alone.ts';

@@ -34,6 +34,10 @@ export function restedBetween(a: When, b: When): boolean {
   return Math.abs(minutes) >= LOADED_HOURS_APART * 60;
 }
 
+/** Whether something that is once, or every week, is on a day. */
+export const isOn = ({ day, weekday }: { readonly day?: CalendarDay; readonly weekday?: Weekday }, on: CalendarDay): boolean =>
+  day ? day === on : weekday === weekdayOf(on);
+
 /** The weekday of a calendar day. */
 export function weekdayOf(day: CalendarDay): Weekday {
   return WEEKDAYS[(parseISO(day).getDay() + 6) % 7] ?? 'Monday';

@@ -17,6 +17,7 @@ export function writeBrief(services: Services, newId: () => string): void {
     effort: 7,
     minutes: 90,
     joints: ['wrist', 'elbow', 'shoulder', 'scapula', 'grip'],
+    prepareWith: services.routines.all().find((r) => r.purpose === 'preparation')?.id ?? null,
   };
   const days = brief.days.map((d, i) => ({ ...d, at: '17:30', ...(i === 1 ? { place: 'deck', form: 'flow' } : {}) }));
   const dto = structuredClone({ ...brief, revision: newId(), basedOn: null, days, events: [watch] });

@@ -60,8 +60,8 @@ export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CRE
     for (const story of crew) live(story, world);
     world.at(today);
     furnishLab({ services, today, newId: world.newId }, MEASURED);
-    writeBrief(services, world.newId);
     seedRoutines(services, world.newId);
+    writeBrief(services, world.newId);
     seedGroups(services, today, world.newId);
   })();
 }

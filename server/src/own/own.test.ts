@@ -2,6 +2,7 @@ import type {
   LinkOpenReply,
   NewLinkReply,
   OwnPageReply,
+  PlanBriefReply,
   PlanDto,
   ReadinessReply,
   RecordReply,
@@ -9,7 +10,7 @@ import type {
   TodayItem,
   TraineeLinkReply,
 } from '@myokinet/core/contracts';
-import { weekStartOf } from '@myokinet/core/planning';
+import { weekdayOf, weekStartOf } from '@myokinet/core/planning';
 import { addDays, calendarDay, instant } from '@myokinet/core/quantities';
 import { strFromU8, unzipSync } from 'fflate';
 import ICAL from 'ical.js';
@@ -297,6 +298,14 @@ describe('practice at home', () => {
     await bench.put(`/api/routines/${routineId}`, routine);
     const one = await phone();
     expect((await one.page()).anytime).toMatchObject([{ preparation: 'Desk break', items: [{ drillId: 'wrist-circles' }] }]);
+    // Tied to something in the week, it stands there on its day.
+    const { revision: basedOn, ...brief } = (await bench.get(`${at}/brief`)).body as PlanBriefReply;
+    const today = { weekday: weekdayOf(calendarDay(bench.now())), name: 'Night watch', prepareWith: routineId };
+    const event = { ...today, id: v7(), effort: 5, minutes: 60, joints: ['grip'] };
+    await bench.put(`${at}/brief`, { ...brief, basedOn, revision: v7(), events: [event] });
+    expect((await one.page()).anytime).toMatchObject([{ preparation: 'Desk break', before: 'Night watch' }]);
+    bench.passDays(1);
+    expect((await one.page()).anytime?.[0]?.before).toBeUndefined();
     const told = (drillId: string, own: object = {}) =>
       one.post('practice', { ...sessionDto(past(0.01), { effort: 2, minutes: 3, ...own }, [drillId]), preparation: 'Desk break' });
     expect((await told('plank')).body).toMatchObject({ code: 'practice-not-planned' });

@@ -14,7 +14,16 @@ import { breathOf, EQUIPMENT, plannedDoseInWords } from '@myokinet/core/drills';
 import { Refusal } from '@myokinet/core/errors';
 import { fittedTo, type Library } from '@myokinet/core/library';
 import { type Capacity, formatReadingWithBand } from '@myokinet/core/measuring';
-import { type Alone, aloneInWords, daysLater, isLoadedSession, practisedAlone, sessionMinutes, whenOf } from '@myokinet/core/planning';
+import {
+  type Alone,
+  aloneInWords,
+  daysLater,
+  isLoadedSession,
+  isOn,
+  practisedAlone,
+  sessionMinutes,
+  whenOf,
+} from '@myokinet/core/planning';
 import { addDays, type CalendarDay, calendarDay, type Instant, instant } from '@myokinet/core/quantities';
 import { dosesOf, filledFor } from '@myokinet/core/routines';
 import { traineeBody } from '@myokinet/core/statics';
@@ -23,6 +32,7 @@ import { v7 } from 'uuid';
 import type { Context } from '../context.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { LibraryStore } from '../library/store.ts';
+import type { BriefStore } from '../plans/briefStore.ts';
 import type { DatedSession } from '../plans/calendar.ts';
 import type { PlanStore } from '../plans/store.ts';
 import type { ReadinessStore } from '../readiness/store.ts';
@@ -52,13 +62,17 @@ interface Neighbours {
   readonly symptoms: SymptomStore;
   readonly notes: NoteStore;
   readonly routines: RoutineStore;
+  readonly briefs: BriefStore;
 }
 
 type Planned = DatedSession['session'];
 type Practice = ReturnType<typeof practisedAlone<Planned['items'][number]>>[number];
 
 /** What a trainee’s own page shows, and what it is told. */
-export function ownStore(context: Context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines }: Neighbours) {
+export function ownStore(
+  context: Context,
+  { trainees, library, plans, readiness, sessions, symptoms, notes, routines, briefs }: Neighbours,
+) {
   const { db, now } = context;
   const donePlanned = db.prepare<{ traineeId: string; since: string }, { id: string }>(sql.DONE_PLANNED);
   const insertMorning = db.prepare(sql.INSERT_MORNING);
@@ -95,6 +109,7 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
         .filter(({ session, cancelled }) => !cancelled && session.items.length > 0 && session.day <= daysLater(today, SHOWN.ahead));
       const asOf = whenOf(instant(now()));
       const morningOf = morningToAsk(traineeId);
+      const events = briefs.find(traineeId).events.filter((e) => isOn(e, today));
       return {
         id: traineeId,
         name: trainee.name,
@@ -123,7 +138,8 @@ export function ownStore(context: Context, { trainees, library, plans, readiness
                 }));
                 const practice = practisedAlone(items, facts, asOf);
                 const reply = sessionReply({ id: routine.id, day: today, items }, practice, { library: fitted, done: false });
-                return reply.items.length > 0 ? [{ ...reply, preparation: routine.name }] : [];
+                const before = events.find((e) => e.prepareWith === routine.id)?.name;
+                return reply.items.length > 0 ? [{ ...reply, preparation: routine.name, ...(before ? { before } : {}) }] : [];
               }),
         ...(morningOf ? { morningOf } : {}),
         ...(progress

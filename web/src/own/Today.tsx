@@ -30,6 +30,8 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
   const [now] = useState(() => clock.now());
   // What was read without a connection since is of another day: the phone knows which day it is.
   const today = calendarDay(now);
+  // What prepares for something today comes first.
+  const anytime = [...(page.anytime ?? [])].sort((a, b) => Number(b.before !== undefined) - Number(a.before !== undefined));
   const tooOld = daysBetween(readAt, now) > OLDEST_DAYS;
   const isDone = (s: OwnSession) => isTold(s, waiting);
   const missed = sessions.filter((s) => s.day < today && !isDone(s));
@@ -92,13 +94,14 @@ export function Today({ ownKey, page, readAt, away, waiting, told }: TodayProps)
           ))}
         </section>
       )}
-      {page.anytime && page.anytime.length > 0 && (
+      {anytime.length > 0 && (
         <section aria-label="Any time">
-          <h2>Any time</h2>
-          {page.anytime.map(({ id, preparation, minutes, items }) => (
+          <h2>{anytime.some((a) => a.before) ? 'To prepare, and any time' : 'Any time'}</h2>
+          {anytime.map(({ id, preparation, before, minutes, items }) => (
             <p key={id} className="flex items-center gap-3 border-b border-base-300 py-2">
               <span className="min-w-0 flex-1 leading-snug">
                 {preparation}
+                {before && <strong className="block text-base">Today, before: {before}</strong>}
                 <span className="aside block text-base">
                   about {minutes} min, {items.length} {items.length === 1 ? 'drill' : 'drills'}
                 </span>

@@ -11,7 +11,7 @@ import { NumberCell } from '../../kit/NumberCell.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useCaseloadQuery } from '../caseload/index.ts';
 import { useGroupsQuery } from '../groups/index.ts';
-import { useRoutinesQuery } from '../routines/index.ts';
+import { useRoutinesQuery } from '../library/index.ts';
 import { classes, type ClassHome } from './classSync.ts';
 import { useClassSheetMutation } from './endpoints.ts';
 import { SheetTable } from './SheetTable.tsx';

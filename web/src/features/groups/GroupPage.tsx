@@ -13,7 +13,7 @@ import { ConflictNote } from '../../kit/ConflictNote.tsx';
 import { UndoRedo } from '../../kit/UndoRedo.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useCaseloadQuery } from '../caseload/index.ts';
-import { useRoutinesQuery } from '../routines/index.ts';
+import { useRoutinesQuery } from '../library/index.ts';
 import { Attendance } from './Attendance.tsx';
 import { useGroupsQuery, useRetireGroupMutation, useSaveGroupMutation } from './endpoints.ts';
 import { PlanForAll } from './PlanForAll.tsx';

@@ -7,6 +7,8 @@ import type {
   LibraryPictureReply,
   LibraryReply,
   PlanUse,
+  RoutineDto,
+  RoutineReply,
   SchoolsReply,
   StudioSchoolsDto,
 } from '@myokinet/core/contracts';
@@ -36,6 +38,15 @@ const endpoints = api.injectEndpoints({
     takeOffLibraryPicture: build.mutation<readonly LibraryPictureReply[], string>({
       query: (id) => ({ url: `library/pictures/${id}`, method: 'DELETE' }),
       invalidatesTags: (_reply, error) => (isOffline(error) ? [] : ['LibraryPictures']),
+    }),
+    routines: build.query<readonly RoutineReply[], void>({ query: () => 'routines', providesTags: ['Routines'] }),
+    saveRoutine: build.mutation<readonly RoutineReply[], { readonly id: string; readonly body: RoutineDto }>({
+      query: ({ id, body }) => ({ url: `routines/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Routines'],
+    }),
+    retireRoutine: build.mutation<readonly RoutineReply[], string>({
+      query: (id) => ({ url: `routines/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Routines'],
     }),
     schools: build.query<SchoolsReply, void>({ query: () => 'schools', providesTags: ['Schools'] }),
     planUses: build.query<readonly PlanUse[], string>({
@@ -75,6 +86,9 @@ export const {
   useAddLibraryPictureMutation,
   useTakeOffLibraryPictureMutation,
   usePlanUsesQuery,
+  useRetireRoutineMutation,
+  useRoutinesQuery,
+  useSaveRoutineMutation,
   useSchoolsQuery,
   useSaveEntryMutation,
   useResetEntryMutation,

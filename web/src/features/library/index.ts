@@ -1,3 +1,3 @@
 export { WithLibrary } from './LibraryGate.tsx';
-export { libraryEndpoints, useSaveEntryMutation } from './endpoints.ts';
+export { libraryEndpoints, useRetireRoutineMutation, useRoutinesQuery, useSaveEntryMutation, useSaveRoutineMutation } from './endpoints.ts';
 export { asOptions } from './words.ts';

@@ -2,6 +2,7 @@ import { type FixedEvent, type Weekday, WEEKDAYS } from '@myokinet/core/planning
 import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
 import { Plus, Trash2 } from 'lucide-react';
 import { newId } from '../../client/newId.ts';
+import { useRoutinesQuery } from '../library/index.ts';
 import { JointTicks } from './JointTicks.tsx';
 import { NumberCell } from '../../kit/NumberCell.tsx';
 
@@ -12,6 +13,8 @@ interface BriefEventsProps {
 
 /** Other training and work that loads the same joints: the plan keeps its distance. */
 export function BriefEvents({ events, change }: BriefEventsProps) {
+  const { data: routines = [] } = useRoutinesQuery();
+  const preparations = routines.filter((r) => r.purpose !== 'session' && !r.unreadable);
   const set = (id: string, next: FixedEvent) => change(events.map((e) => (e.id === id ? next : e)));
   return (
     <section aria-label="Other training and work">
@@ -71,6 +74,23 @@ export function BriefEvents({ events, change }: BriefEventsProps) {
               />{' '}
               min
             </label>
+            {preparations.length > 0 && (
+              <label className="flex items-center gap-1">
+                prepare with
+                <select
+                  className="select select-xs w-auto max-w-44"
+                  value={event.prepareWith ?? ''}
+                  onChange={(e) => set(event.id, { ...event, prepareWith: e.target.value === '' ? null : e.target.value })}
+                >
+                  <option value="">nothing</option>
+                  {preparations.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
             <JointTicks joints={event.joints} name={event.name} change={(joints) => set(event.id, { ...event, joints })} />
             <button
               type="button"

@@ -1,5 +1,5 @@
 import type { PlanReply } from '@myokinet/core/contracts';
-import { dayOfWeek, isLoadedSession, PAUSE_REASONS, WEEKDAYS, weekdayOf, weekStartOf, weeksLater } from '@myokinet/core/planning';
+import { dayOfWeek, isLoadedSession, isOn, PAUSE_REASONS, WEEKDAYS, weekStartOf, weeksLater } from '@myokinet/core/planning';
 import { type CalendarDay, calendarDay } from '@myokinet/core/quantities';
 import { schoolsOf } from '@myokinet/core/schools';
 import { format, parseISO } from 'date-fns';
@@ -48,7 +48,7 @@ function Calendar({ from, plans }: { readonly from: CalendarDay; readonly plans:
     return {
       sessions: sessions.filter((s) => s.day === day),
       due: own.filter((r) => r.dueOn === day || (day === today && r.dueOn < today)),
-      events: brief.events.filter((e) => (e.day ? e.day === day : e.weekday === weekdayOf(day))),
+      events: brief.events.filter((e) => isOn(e, day)),
       pause: pause && PAUSE_REASONS[pause.reason],
     };
   };
@@ -109,6 +109,11 @@ function Calendar({ from, plans }: { readonly from: CalendarDay; readonly plans:
                       {events.map((e) => (
                         <p key={e.id} className="aside leading-snug">
                           {e.name}, effort {e.effort}
+                          {e.prepareWith && (
+                            <Link className="link block" to={`/routine/${e.prepareWith}?for=${trainee.id}`}>
+                              prepare for it
+                            </Link>
+                          )}
                         </p>
                       ))}
                       {here.map((s) => {

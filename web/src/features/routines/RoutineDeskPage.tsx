@@ -13,7 +13,7 @@ import { ConflictNote } from '../../kit/ConflictNote.tsx';
 import { UndoRedo } from '../../kit/UndoRedo.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { BlockCard } from './BlockCard.tsx';
-import { useRetireRoutineMutation, useRoutinesQuery, useSaveRoutineMutation } from './endpoints.ts';
+import { useRetireRoutineMutation, useRoutinesQuery, useSaveRoutineMutation } from '../library/index.ts';
 import { asDto, copyOf, draftOf, emptyBlock, newRoutine, type RoutineDraft, shifted, withBlock } from './routineDraft.ts';
 import { TraineeChoice } from './TraineeChoice.tsx';
 import { useDrillOf } from './useDrillOf.ts';

@@ -8,7 +8,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Empty } from '../../kit/Empty.tsx';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
-import { useRoutinesQuery } from './endpoints.ts';
+import { useRoutinesQuery } from '../library/index.ts';
 import { useDrillOf } from './useDrillOf.ts';
 import { lastsInWords, PURPOSE_WORDS } from './words.ts';
 

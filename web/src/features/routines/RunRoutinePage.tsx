@@ -9,7 +9,7 @@ import { useMovement } from '../../kit/body/useMovement.ts';
 import { Empty } from '../../kit/Empty.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { ReportSymptom } from '../record/index.ts';
-import { useRoutinesQuery } from './endpoints.ts';
+import { useRoutinesQuery } from '../library/index.ts';
 import { RoutineEnding } from './RoutineEnding.tsx';
 import { TraineeChoice } from './TraineeChoice.tsx';
 import { useDrillOf } from './useDrillOf.ts';

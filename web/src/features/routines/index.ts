@@ -1,4 +1,3 @@
-export { useRoutinesQuery } from './endpoints.ts';
 export { useDrillOf } from './useDrillOf.ts';
 export { useForTrainee } from './useForTrainee.ts';
 export { amountInWords, choiceInWords, lastsInWords, PURPOSE_WORDS, wayInWords } from './words.ts';
