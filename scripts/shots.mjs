@@ -35,11 +35,11 @@ const SHOTS = [
   { file: 'ladder.png', path: '/library/ladders/hand-support' },
   { file: 'floor.png', runs: ['Noor'], act: (page) => seeFaults(page) },
   { file: 'phones.png', runs: ['Noor'], size: PHONE, act: onThePhone },
-  { file: 'floor-group.png', runs: ['Jory', 'Noor', 'Tobias'], act: oneRound },
   { file: 'floor-after.png', runs: ['Tobias'], act: toTheEnd },
   { file: 'record.png', trainee: 'Petra', path: '/record', act: recordAndWorkload },
   { file: 'studio.png', studio: true, act: settingsAndPeople },
   { file: 'screening.png', trainee: 'Maren', path: '/screening' },
+  { file: 'classes.png', path: '/groups', act: classOfEight },
   { file: 'routines.png', path: '/library/routines', act: taughtAndTakenHome },
   {
     file: 'library.png',
@@ -134,8 +134,8 @@ async function serverOn(env) {
 }
 
 /** Pictures one below the other, as one page. */
-async function stacked(page, pictures) {
-  await page.setViewportSize({ width: LAPTOP.width, height: pictures.length * LAPTOP.height + (pictures.length - 1) * 20 });
+async function stacked(page, pictures, heights = pictures.map(() => LAPTOP.height)) {
+  await page.setViewportSize({ width: LAPTOP.width, height: heights.reduce((sum, h) => sum + h, 0) + (pictures.length - 1) * 20 });
   const images = pictures.map((image) => `<img src="data:image/png;base64,${image}" width="${LAPTOP.width}">`).join('');
   await page.goto('about:blank');
   await page.setContent(`<body style="margin:0;display:grid;gap:20px;background:#d9cfb9">${images}</body>`);
@@ -172,6 +172,43 @@ async function taughtAndTakenHome(page) {
     `<body style="margin:0;background:#d9cfb9"><img src="data:image/png;base64,${desk}" width="1280">
      <div style="display:flex;gap:20px;padding-top:16px"><img src="data:image/png;base64,${phone}" height="844">${panels.join('')}</div></body>`,
   );
+}
+
+/** A class as its coach sees it; below it the wall, and the page of its group. */
+async function classOfEight(page) {
+  const { origin } = new URL(page.url());
+  await page.getByRole('link', { name: /^Begin a class: Foredeck/ }).click();
+  await page.getByRole('button', { name: 'Lay out what each does' }).click();
+  await page.getByRole('button', { name: 'Begin the class' }).click();
+  const tile = (name) => page.getByRole('listitem', { name });
+  await page.getByRole('button', { name: 'Begin' }).click();
+  // On to the rounds, where they differ.
+  for (let i = 0; i < 4; i++) {
+    await page.waitForTimeout(600);
+    await page.getByRole('button', { name: 'On to the next' }).click();
+  }
+  await page.waitForTimeout(600);
+  for (let i = 0; i < 2; i++) {
+    await page.getByRole('button', { name: 'On to the next' }).click();
+    await page.waitForTimeout(900);
+  }
+  await tile('Jory Capstan').getByRole('button', { name: 'Fault' }).click();
+  await tile('Wilma Cleat').getByRole('button', { name: 'Sits out' }).click();
+  await tile('Ines Shroud').getByRole('button', { name: 'Easier' }).click();
+  await tile('Tamsin Halyard').getByRole('button', { name: 'Count' }).click();
+  await page.waitForTimeout(700);
+  const coach = await pictureOf(page);
+  const url = page.url();
+  await page.setViewportSize({ width: 1920, height: 1080 });
+  await page.goto(`${url}/wall`);
+  await page.waitForTimeout(2500);
+  const wall = await pictureOf(page);
+  await page.setViewportSize({ width: LAPTOP.width, height: 1120 });
+  await page.goto(`${origin}/groups`);
+  await page.getByRole('link', { name: 'Foredeck, Tuesday and Friday', exact: true }).click();
+  await page.getByText('Who came').waitFor();
+  await page.waitForTimeout(800);
+  await stacked(page, [coach, wall, await pictureOf(page)], [800, 720, 1120]);
 }
 
 /** A drill's page; below it the same drill from three sides, and a wrist from near. */
@@ -430,15 +467,6 @@ async function ownPage(page, traineeId, keep) {
   await page.getByRole('button', { name: 'Tell my coach' }).click();
   await page.waitForTimeout(500);
   await keep();
-}
-
-async function oneRound(page) {
-  for (let turn = 0; turn < 3; turn++) {
-    await startSet(page);
-    await page.waitForTimeout(5200);
-    await page.keyboard.press('PageDown');
-    await page.waitForTimeout(300);
-  }
 }
 
 async function toTheEnd(page) {
