@@ -99,10 +99,11 @@ describe('the clock of a class', () => {
   it('sees what ran to its end, and nothing that went by while it slept or was passed over by hand', () => {
     const moments = rhythmMoments([A, B], RHYTHM);
     const set = (own: Partial<ClockSet> = {}): ClockSet => ({ id: 'x', moment: 0, left: 10_000, running: true, at: 0, ...own });
-    const first = looked(undefined, set(), 9_900, moments);
-    expect(first.seen).toEqual([]);
     expect(looked({ setId: 'x', moment: 0, now: 9_900 }, set(), 10_100, moments).seen).toEqual([0]);
     expect(looked({ setId: 'x', moment: 1, now: 11_000 }, set(), 55_000, moments).seen).toEqual([]);
+    // A page that was opened meanwhile, or heard of it late, has not seen what went by.
+    expect(looked(undefined, set(), 55_000, moments).seen).toEqual([]);
+    expect(looked({ setId: 'w', moment: 0, now: 54_900 }, set(), 55_000, moments).seen).toEqual([]);
     expect(
       looked({ setId: 'x', moment: 1, now: 11_000 }, set({ id: 'y', moment: 3, left: 40_000, at: 11_100 }), 11_200, moments).seen,
     ).toEqual([]);

@@ -69,8 +69,8 @@ export function looked(
   if (!set) return { look: undefined, seen: [] };
   const { moment } = classTime(set, now, moments);
   const look = { setId: set.id, moment, now };
-  // Of a clock that was set anew as much was seen as lies after that.
-  const from = before?.setId === set.id ? before : { setId: set.id, moment: set.moment, now: Math.max(before?.now ?? now, set.at) };
+  // Of a clock that was set anew, and of one that was set before this page looked, as much was seen as lies after that.
+  const from = before?.setId === set.id ? before : { moment: set.moment, now: set.at };
   const slept = now - from.now > ASLEEP_MS || now < from.now;
   return { look, seen: slept ? [] : Array.from({ length: Math.max(0, moment - from.moment) }, (_, i) => from.moment + i) };
 }

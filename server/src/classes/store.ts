@@ -210,6 +210,8 @@ export function classStore(context: Context, neighbours: Neighbours) {
     /** Takes in what a device knows. The head of whoever came first stands, and of each person what was known first. */
     takeIn(actor: Actor, id: string, { head, members, events: sent }: ClassPatchDto): ClassReply {
       mustMay(actor, 'log');
+      // Looking whether there is news writes nothing.
+      if (members.length === 0 && sent.length === 0 && classById.get({ id, studioId })) return reply(id);
       db.transaction(() => {
         if (!classById.get({ id, studioId })) {
           if (head.groupId && !groups.known(head.groupId)) throw new Refusal('group-missing');

@@ -29,6 +29,8 @@ export interface ClassRun {
   /** Open stop signs, as the server last said. */
   readonly stopped: Readonly<Record<string, readonly string[]>>;
   readonly sessions: Readonly<Record<string, string>>;
+  /** Who takes part, as far as the server knows. */
+  readonly known: readonly string[];
   readonly unreadable: readonly string[];
 }
 
@@ -55,6 +57,7 @@ const slice = createSlice({
         [pack.id]: {
           link: unsent.length > 0 ? 'sending' : 'kept',
           sessions: {},
+          known: [],
           unreadable: [],
           stopped: Object.fromEntries(pack.people.flatMap((p) => (p.stopped.length > 0 ? [[p.traineeId, p.stopped]] : []))),
           ...known,
@@ -90,6 +93,7 @@ const slice = createSlice({
           link: unsent.length > 0 ? 'sending' : 'kept',
           stopped: reply.stopped,
           sessions: reply.sessions,
+          known: reply.members.map((m) => m.traineeId),
           unreadable: reply.unreadable,
         };
       }),

@@ -36,8 +36,11 @@ export function classSync(keep: ClassKeep = eventKeep<ClassPack, ClassEvent>(EVE
   async function send(home: ClassHome, id: string, events: readonly ClassEvent[]): Promise<boolean> {
     const run = runIn(home, id);
     if (!run) return false;
-    const { head, members } = run.pack;
-    const request = home.dispatch(classEndpoints.sendClass.initiate({ id, body: { head, members, events } as unknown as ClassPatchDto }));
+    const { head } = run.pack;
+    const everybody = run.pack.members.map((m) => m.traineeId);
+    const members = run.pack.members.filter((m) => !run.known.includes(m.traineeId));
+    const body = { head, members, events } as unknown as ClassPatchDto;
+    const request = home.dispatch(classEndpoints.sendClass.initiate({ id, everybody, body }));
     const { data, error } = await request;
     request.reset();
     if (!data) {

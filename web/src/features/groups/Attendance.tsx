@@ -51,7 +51,17 @@ export function Attendance({ group }: { readonly group: GroupReply }) {
                   </th>
                   {own.map((c) => (
                     <td key={c.id}>
-                      {c.trained.includes(id) ? 'trained' : c.members.includes(id) ? 'was there' : <span className="aside">–</span>}
+                      {c.trained.includes(id) ? (
+                        'trained'
+                      ) : c.members.includes(id) ? (
+                        c.ended ? (
+                          'was there'
+                        ) : (
+                          'is here'
+                        )
+                      ) : (
+                        <span className="aside">–</span>
+                      )}
                     </td>
                   ))}
                 </tr>
