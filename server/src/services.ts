@@ -32,6 +32,7 @@ import { linkStore, type LinkStore } from './own/linkStore.ts';
 import { noteStore, type NoteStore } from './own/noteStore.ts';
 import { classStore, type ClassStore } from './classes/store.ts';
 import { groupStore, type GroupStore } from './groups/store.ts';
+import { type RoutineShelf, routineShelf } from './routines/shelf.ts';
 import { routineStore, type RoutineStore } from './routines/store.ts';
 import { ownStore, type OwnStore } from './own/store.ts';
 
@@ -70,6 +71,8 @@ export interface Services {
   readonly own: OwnStore;
   readonly notes: NoteStore;
   readonly routines: RoutineStore;
+  /** Routines as they travel with the library. */
+  readonly routineFile: RoutineShelf;
   readonly groups: GroupStore;
   readonly classes: ClassStore;
 }
@@ -77,7 +80,8 @@ export interface Services {
 /** @param judge how a library file is judged; in the same thread where nothing is said */
 export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Services {
   const libraryPictures = libraryPictureStore(context);
-  const library = libraryStore(context, judge, libraryPictures);
+  const routineFile = routineShelf(context);
+  const library = libraryStore(context, judge, libraryPictures, routineFile);
   const scope = () => ({ now: context.now(), library: library.current() });
   const emergencies = emergencyStore(context);
   const health = healthStore(context);
@@ -131,6 +135,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines, briefs }),
     notes,
     routines,
+    routineFile,
     groups,
     classes: classStore(context, { trainees, library, plans, briefs, readiness, symptoms, routines, sessions, groups, scope }),
   };

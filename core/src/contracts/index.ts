@@ -154,4 +154,4 @@ export {
 } from './class.ts';
 export type { ClassPersonReply, ClassReply, ClassRow, ClassSheetMember, ClassSheetReply, GroupReply } from './classReplies.ts';
 export { GroupDayDto, GroupDto } from './group.ts';
-export { RoutineBlockDto, RoutineDto, type RoutineDocumentDto, RoutineStepDto } from './routine.ts';
+export { RoutineBlockDto, RoutineDto, type RoutineDocumentDto, RoutineInFileDto, RoutineStepDto } from './routine.ts';

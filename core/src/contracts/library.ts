@@ -8,6 +8,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -296,4 +297,11 @@ export class LibraryFileDto {
   @ArrayMaxSize(PICTURED_LIMITS.ofStudio, { message: `At most ${PICTURED_LIMITS.ofStudio} pictures fit one file.` })
   @IsArray()
   pictures?: LibraryFilePictureDto[];
+
+  /** The studio’s routines. Each is read by a contract of its own, against the library as the file leaves it. */
+  @IsOptional()
+  @IsObject({ each: true })
+  @ArrayMaxSize(MOST.routines, { message: `At most ${MOST.routines} routines fit one file.` })
+  @IsArray()
+  routines?: object[];
 }

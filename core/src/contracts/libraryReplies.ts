@@ -54,6 +54,8 @@ export interface ImportReply {
   }[];
   /** Pictures in the file that the studio has not got yet. */
   readonly pictures: number;
+  /** Routines in the file that are new, or not as they are here. */
+  readonly routines: number;
   readonly applied: boolean;
   readonly state: string;
 }

@@ -44,6 +44,7 @@ export const LIBRARY_LIMITS = {
   choices: 11,
   measures: 500,
   faults: 500,
+  routines: 500,
   drills: 5000,
   ladders: 200,
   shareOfBodyMass: 3,

@@ -76,6 +76,12 @@ export class RoutineDocumentDto {
   blocks!: RoutineBlockDto[];
 }
 
+/** A routine in a library file. */
+export class RoutineInFileDto extends RoutineDocumentDto {
+  @IsUUID('7') id!: string;
+  @IsPlainText('The name of a routine', { min: 1, max: LIMITS.name }) name!: string;
+}
+
 /** A routine as it is saved; each saving is a revision of its own. */
 export class RoutineDto extends RoutineDocumentDto {
   @IsUUID('7') revision!: string;

@@ -1,4 +1,4 @@
-export { readEntries, readLibraryFile, writeLibraryFile, type ReadLibrary } from './libraryFile.ts';
+export { readEntries, readLibraryFile, writeLibraryFile, type ReadLibrary, type RoutineInFile } from './libraryFile.ts';
 export { readDrillsCsv, writeDrillsCsv } from './drillsCsv.ts';
 export { librarySchema } from './librarySchema.ts';
 export {

@@ -6,20 +6,37 @@ import {
   LIBRARY_LIMITS,
   LibraryFileDto,
   type LibraryFilePictureDto,
+  RoutineInFileDto,
   withTwoErrors,
 } from '../contracts/index.ts';
 import type { FieldProblem } from '../errors.ts';
 import type { Drill, FaultEntry } from '../drills/index.ts';
 import type { Ladder } from '../ladders/index.ts';
 import type { Measure } from '../measuring/index.ts';
-import { EMPTY_LIBRARY, type LibraryContent, libraryProblems, LIST_OF, measureChangeProblems, merged } from '../library/index.ts';
+import type { Routine } from '../routines/index.ts';
+import {
+  EMPTY_LIBRARY,
+  type LibraryContent,
+  libraryProblems,
+  LIST_OF,
+  measureChangeProblems,
+  merged,
+  openLibrary,
+} from '../library/index.ts';
 
 /** What a file brings, or every reason why it brings nothing. */
 export interface ReadLibrary {
   readonly content: LibraryContent;
   /** Pictures that travel with it; most readers bring none. */
   readonly pictures?: readonly LibraryFilePictureDto[];
+  /** Routines that travel with it. */
+  readonly routines?: readonly RoutineInFile[];
   readonly problems: readonly FieldProblem[];
+}
+
+/** A routine with the id under which it is the same elsewhere. */
+export interface RoutineInFile extends Routine {
+  readonly id: string;
 }
 
 /**
@@ -27,15 +44,18 @@ export interface ReadLibrary {
  *
  * @param content the entries to write
  * @param libraryVersion version of the built-in library they stand beside
- * @param pictures the studio's own pictures, where they are wanted: in the file or as addresses
+ * @param more the studio's own pictures, where they are wanted, in the file or as addresses; and its routines
  */
 export function writeLibraryFile(
   { drills, ladders, measures, faults }: LibraryContent,
   libraryVersion: string,
-  pictures: readonly LibraryFilePictureDto[] = [],
+  {
+    pictures = [],
+    routines = [],
+  }: { readonly pictures?: readonly LibraryFilePictureDto[]; readonly routines?: readonly RoutineInFile[] } = {},
 ): string {
   const head = { format: LIBRARY_FORMAT, formatVersion: LIBRARY_FORMAT_VERSION, libraryVersion };
-  return `${JSON.stringify({ ...head, drills, ladders, measures, faults, ...(pictures.length > 0 ? { pictures } : {}) }, null, 2)}\n`;
+  return `${JSON.stringify({ ...head, drills, ladders, measures, faults, ...(pictures.length > 0 ? { pictures } : {}), ...(routines.length > 0 ? { routines } : {}) }, null, 2)}\n`;
 }
 
 /**
@@ -74,7 +94,35 @@ export function readLibraryFile(text: string, current: LibraryContent, now: Date
   if (entries.problems.length > 0) return entries;
   const pictures = instance.pictures ?? [];
   const strays = strayPictures(pictures, merged(current, entries.content));
-  return strays.length > 0 ? { content: EMPTY_LIBRARY, problems: strays } : { ...entries, pictures };
+  if (strays.length > 0) return { content: EMPTY_LIBRARY, problems: strays };
+  const routines = readRoutines(instance.routines ?? [], merged(current, entries.content), now);
+  return routines.problems.length > 0
+    ? { content: EMPTY_LIBRARY, problems: routines.problems }
+    : { ...entries, pictures, routines: routines.routines };
+}
+
+/** Routines of a file, held against the library as the file leaves it. */
+function readRoutines(
+  plain: readonly object[],
+  content: LibraryContent,
+  now: Date,
+): { readonly routines: readonly RoutineInFile[]; readonly problems: readonly FieldProblem[] } {
+  if (plain.length === 0) return { routines: [], problems: [] };
+  const library = openLibrary(content);
+  const read = plain.map((one, i) => {
+    const { instance, problems } = inspect(RoutineInFileDto, one, { now, library });
+    const name = (one as { readonly name?: unknown }).name;
+    const label = typeof name === 'string' ? name : `number ${i + 1}`;
+    return {
+      instance,
+      problems: problems.map((p) => ({ ...p, field: `/routines/${i}${p.field}`, message: `Routine “${label}”: ${p.message}` })),
+    };
+  });
+  const ids = read.map((r) => r.instance.id);
+  const twice = ids.flatMap((id, i) =>
+    ids.indexOf(id) < i ? [{ field: `/routines/${i}/id`, limit: 'unique', message: 'The same routine is in the file twice.' }] : [],
+  );
+  return { routines: plain as readonly RoutineInFile[], problems: [...read.flatMap((r) => r.problems), ...twice] };
 }
 
 /** Pictures of entries that neither the library nor the file has. */

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { BUILT_IN } from '@myokinet/core/catalogue';
 import { type ImportReply, type LibraryFilePictureDto, LibraryImportDto, validated } from '@myokinet/core/contracts';
 import { Refusal } from '@myokinet/core/errors';
-import { readDrillsCsv, readLibraryFile, type ReadLibrary } from '@myokinet/core/interchange';
+import { readDrillsCsv, readLibraryFile, type ReadLibrary, type RoutineInFile } from '@myokinet/core/interchange';
 import { differences, EMPTY_LIBRARY, ENTRY_KINDS, type EntryKind, type LibraryContent, LIST_OF, merged } from '@myokinet/core/library';
 
 /** A request to import, as it arrived, and the library it comes to. Entries travel as text: threads hand objects over slowly. */
@@ -18,6 +18,8 @@ export interface FileToJudge {
 export interface JudgedFile extends Pick<ImportReply, 'problems' | 'more' | 'entries'> {
   /** Pictures that lie in the file itself. */
   readonly pictures: readonly LibraryFilePictureDto[];
+  /** Routines that lie in the file. */
+  readonly routines: readonly RoutineInFile[];
   readonly request: Pick<LibraryImportDto, 'id' | 'apply' | 'state'>;
   /** Of the file, so that the same id with another file is noticed. */
   readonly fingerprint: string;
@@ -39,7 +41,7 @@ export function judgeFile({ body, own, setAside, now }: FileToJudge): JudgedFile
   const read = (format === 'json' ? readLibraryFile : readDrillsCsv)(text, content, new Date(now));
   if (read.problems.length > 0) {
     const more = Math.max(0, read.problems.length - MOST_PROBLEMS);
-    return { ...about, problems: read.problems.slice(0, MOST_PROBLEMS), more, entries: [], writes: [], pictures: [] };
+    return { ...about, problems: read.problems.slice(0, MOST_PROBLEMS), more, entries: [], writes: [], pictures: [], routines: [] };
   }
   const all = ENTRY_KINDS.flatMap((kind) => {
     const current = new Map<string, object>(content[LIST_OF[kind]].map((entry) => [entry.id, entry]));
@@ -54,6 +56,7 @@ export function judgeFile({ body, own, setAside, now }: FileToJudge): JudgedFile
     ...about,
     problems: [],
     more: 0,
+    routines: (read as ReadLibrary).routines ?? [],
     pictures: ((read as ReadLibrary).pictures ?? []).filter((p) => p.image !== undefined),
     entries: all.map(({ head }) => head),
     writes: all.flatMap(({ head: { kind, id, what }, entry }) => (what === 'same' ? [] : [{ kind, id, document: JSON.stringify(entry) }])),

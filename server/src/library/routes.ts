@@ -76,7 +76,7 @@ export function libraryRoutes(app: FastifyInstance): void {
   app.get<{ Querystring: { pictures?: string } }>('/api/library/file.json', ({ studio, query }, reply) => {
     const how = query.pictures;
     const pictures = how === 'embedded' || how === 'links' ? studio.libraryPictures.forFile(how) : [];
-    const text = writeLibraryFile(studio.library.current().content, BUILT_IN_VERSION, pictures);
+    const text = writeLibraryFile(studio.library.current().content, BUILT_IN_VERSION, { pictures, routines: studio.routineFile.all() });
     return attached(reply, 'myokinet-library.json', 'application/json', text);
   });
 

@@ -18,6 +18,7 @@ import type { Context } from '../context.ts';
 import { type Actor, mustMay } from '../actor.ts';
 import { acceptOnce } from '../database/acceptOnce.ts';
 import type { JudgeFile } from './judgeInThread.ts';
+import type { RoutineShelf } from '../routines/shelf.ts';
 import type { LibraryPictureStore } from './pictureStore.ts';
 import * as sql from './statements.ts';
 
@@ -36,7 +37,7 @@ const BUILT_IN_LIBRARY = openLibrary(BUILT_IN);
 const BUILT_IN_ENTRIES = entriesById(BUILT_IN);
 
 /** The built-in library with the studio's own entries over it. */
-export function libraryStore(context: Context, judge: JudgeFile, pictures: LibraryPictureStore) {
+export function libraryStore(context: Context, judge: JudgeFile, pictures: LibraryPictureStore, routines: RoutineShelf) {
   const { db, studioId, now } = context;
   const ownEntries = db.prepare<{ studioId: string }, Row>(sql.OWN_ENTRIES);
   const currentRevision = db.prepare<{ studioId: string; kind: EntryKind; id: string }, { revision: string }>(sql.CURRENT_REVISION);
@@ -165,7 +166,13 @@ export function libraryStore(context: Context, judge: JudgeFile, pictures: Libra
       const judged = await judge({ body, own, setAside, now: instant(now()) });
       const { request, fingerprint, problems, more, entries, writes } = judged;
       const { id, apply, state } = request;
-      const told = { problems, more, entries, pictures: pictures.newOf(judged.pictures) };
+      const told = {
+        problems,
+        more,
+        entries,
+        pictures: pictures.newOf(judged.pictures),
+        routines: routines.differing(judged.routines).length,
+      };
       if (problems.length > 0 || !apply) return { ...told, applied: false, state: open().state };
       const ready = await pictures.ready(judged.pictures);
       change(id, { fingerprint }, () => {
@@ -176,6 +183,7 @@ export function libraryStore(context: Context, judge: JudgeFile, pictures: Libra
           write(actor, { kind, id: entryId, revision: newId(), basedOn, standing: 'own', document });
         }
         for (const picture of ready) pictures.write(actor, picture);
+        routines.take(actor, routines.differing(judged.routines), newId);
       });
       return { ...told, applied: true, state: open().state };
     },

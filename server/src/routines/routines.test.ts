@@ -1,4 +1,4 @@
-import type { ReadinessReply, RecordReply, RoutineReply, WorkloadReply } from '@myokinet/core/contracts';
+import type { ImportReply, ReadinessReply, RecordReply, RoutineReply, WorkloadReply } from '@myokinet/core/contracts';
 import { addDays } from '@myokinet/core/quantities';
 import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -116,5 +116,53 @@ describe('a preparation', () => {
     await reachOpenGate(bench, trainee.split('/')[3] ?? '');
     await log(0.2, own);
     expect(((await bench.get(`${trainee}/readiness`)).body as ReadinessReply).gate?.open).toBe(false);
+  });
+});
+
+describe('routines in the library file', () => {
+  const take = async (text: string) => {
+    const look = (await bench.post('/api/library/imports', { id: v7(), format: 'json', text, apply: false, state: '' }))
+      .body as ImportReply;
+    if (look.problems.length > 0) return look;
+    return (await bench.post('/api/library/imports', { id: v7(), format: 'json', text, apply: true, state: look.state }))
+      .body as ImportReply;
+  };
+  const fileOf = async () => (await bench.get('/api/library/file.json')).body as { routines?: { id: string; name: string }[] };
+
+  it('go out with it and come back the same, or as the next revision where they differ', async () => {
+    const id = v7();
+    await bench.put(at(id), routine());
+    const file = await fileOf();
+    expect(file.routines).toMatchObject([{ id, name: 'Before a climb', purpose: 'preparation' }]);
+    expect(await take(JSON.stringify(file))).toMatchObject({ routines: 0, applied: true });
+    const other = {
+      ...file,
+      routines: [
+        { ...file.routines?.[0], name: 'Before climbing' },
+        { ...file.routines?.[0], id: v7() },
+      ],
+    };
+    expect(await take(JSON.stringify(other))).toMatchObject({ routines: 2, applied: true });
+    expect((await all()).map((r) => r.name)).toEqual(['Before a climb', 'Before climbing']);
+    // Where it was taken off the list, the file brings it back.
+    await bench.delete(at(id));
+    await take(JSON.stringify(file));
+    expect((await all()).map((r) => r.id)).toContain(id);
+  });
+
+  it.each([
+    [
+      'a drill that the library has not got',
+      { blocks: [block({ steps: [step('flying')] })] },
+      'Routine “One”: There is no drill called "flying".',
+    ],
+    ['0 rounds', { blocks: [block({ way: 'rounds', rounds: 0 })] }, 'Routine “One”: Rounds must be a whole number from 1 to 20.'],
+  ])('are refused with %s, and nothing of the file is taken', async (_, own, message) => {
+    const file = await fileOf();
+    const { problems } = await take(
+      JSON.stringify({ ...file, routines: [{ id: v7(), name: 'One', purpose: 'session', note: '', ...own }] }),
+    );
+    expect(JSON.stringify(problems)).toContain(JSON.stringify(message).slice(1, -1));
+    expect(await all()).toEqual([]);
   });
 });

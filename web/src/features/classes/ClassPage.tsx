@@ -1,6 +1,6 @@
 import { classTime } from '@myokinet/core/classes';
 import { Monitor, Undo2, UserPlus, Volume2, VolumeX, X } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
@@ -32,6 +32,7 @@ function Coach({ open }: { readonly open: OpenClass }) {
   const [said, setSaid] = useState('');
   const hurts = useHurtsInClass(id);
   useCalls(state, open.library);
+  useKeys(open);
   const people = peopleIn(run, state);
   const names = shortNames(new Map(people.map(({ person }) => [person.traineeId, person.name])));
   const over = state.closed !== undefined || state.givenUp;
@@ -133,6 +134,25 @@ function Coach({ open }: { readonly open: OpenClass }) {
 
 /** So many tiles have room for a figure. */
 const FEW = 8;
+
+/** Space lets the clock go and stand, arrows or a pedal go to the next or back; in a field and on a button keys are the field’s. */
+function useKeys(open: OpenClass): void {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const { state } = open;
+      if (event.repeat || event.target !== document.body || state.closed || state.givenUp || document.querySelector('dialog[open]')) return;
+      const { running } = classTime(state.clock, classTimeNow.now(), state.head.moments);
+      const act = ({ ' ': running ? 'stand' : 'go', ArrowRight: 'next', PageDown: 'next', ArrowLeft: 'back', PageUp: 'back' } as const)[
+        event.key
+      ];
+      if (!act) return;
+      event.preventDefault();
+      setClock(open, act);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [open]);
+}
 
 /** Everybody stands still, where the clock runs. */
 function stand(open: OpenClass): void {

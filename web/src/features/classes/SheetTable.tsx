@@ -7,11 +7,12 @@ import { itemInWords } from './words.ts';
 interface SheetTableProps {
   readonly sheet: ClassSheetReply;
   readonly library: Library;
+  readonly begun: boolean;
   readonly begin: () => void;
 }
 
 /** What each would do, and what is left out or less, with the reason. */
-export function SheetTable({ sheet: { moments, members }, library, begin }: SheetTableProps) {
+export function SheetTable({ sheet: { moments, members }, library, begun, begin }: SheetTableProps) {
   const minutes = Math.round(moments.reduce((sum, m) => sum + m.seconds, 0) / 60);
   const working = members.filter((m) => m.items.length > 0);
   if (working.length === 0)
@@ -32,7 +33,7 @@ export function SheetTable({ sheet: { moments, members }, library, begin }: Shee
         <p>
           <strong>{minutes} min</strong>, {working.length} of {members.length} work.
         </p>
-        <button type="button" className="btn btn-primary ms-auto" onClick={begin}>
+        <button type="button" className="btn btn-primary ms-auto" disabled={begun} onClick={begin}>
           Begin the class
         </button>
       </div>

@@ -58,6 +58,7 @@ function Start({ group, people, routines }: StartProps) {
   const [routineId, setRoutineId] = useState(group?.routineId ?? '');
   const [rhythm, setRhythm] = useState<ClassRhythm>(USUAL_RHYTHM);
   const [sheet, setSheet] = useState<ClassSheetReply | undefined>();
+  const [begun, setBegun] = useState(false);
   const tooMany = here.length > CLASS_LIMITS.members;
   const changed =
     <T,>(set: (value: T) => void) =>
@@ -71,6 +72,9 @@ function Start({ group, people, routines }: StartProps) {
     setSheet(data);
   };
   const begin = async ({ slots, moments, preparation, members }: ClassSheetReply) => {
+    // Pressed twice it is one class all the same.
+    if (begun) return;
+    setBegun(true);
     const id = newId();
     const name = group?.name ?? routines.find((r) => r.id === routineId)?.name ?? 'Class';
     await classes.begin(home, {
@@ -133,7 +137,7 @@ function Start({ group, people, routines }: StartProps) {
           </button>
           <ProblemNote error={asking.error} />
         </div>
-        <div>{sheet ? <SheetTable sheet={sheet} library={library} begin={() => void begin(sheet)} /> : <BeforeSheet />}</div>
+        <div>{sheet ? <SheetTable sheet={sheet} library={library} begun={begun} begin={() => void begin(sheet)} /> : <BeforeSheet />}</div>
       </div>
     </div>
   );

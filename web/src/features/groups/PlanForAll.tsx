@@ -34,7 +34,7 @@ export function PlanForAll({ group }: { readonly group: GroupReply }) {
     setSaid([]);
     const days = group.days.map(({ weekday, time }) => ({ weekday: WEEKDAY_NAMES[weekday - 1] ?? 'Monday', at: time }));
     const ofADay = days.filter((d, i) => days.findIndex((other) => other.weekday === d.weekday) === i);
-    for (const id of group.memberIds) {
+    for (const id of group.memberIds.toSorted((a, b) => nameOf(a).localeCompare(nameOf(b)))) {
       setAt(nameOf(id));
       try {
         const outcome = await planFor(dispatch, id, { from, weeks: WEEKS, days: ofADay, library, schools, now });

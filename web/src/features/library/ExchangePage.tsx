@@ -62,7 +62,7 @@ function WholeLibrary() {
           </option>
         ))}
       </select>
-      <span className="aside block text-sm">JSON: drills, ladders, checks and faults, readable by anybody</span>
+      <span className="aside block text-sm">JSON: drills, ladders, checks, faults and routines, readable by anybody</span>
     </li>
   );
 }
@@ -153,19 +153,20 @@ function Outcome({ data, name, apply }: { readonly data: ImportReply; readonly n
   const counts = { new: 0, changed: 0, same: 0 };
   for (const { what } of data.entries) counts[what] += 1;
   const differing = data.entries.filter((e) => e.what !== 'same');
+  const all = differing.length + data.pictures + data.routines;
   if (data.applied)
     return (
       <p role="status" className="mt-3 border-s-4 border-success bg-success/10 px-4 py-2.5">
-        Taken over: {counts.new} new, {counts.changed} changed{picturesSaid(data.pictures)}. <Link to="/library">See the drills</Link>
+        Taken over: {counts.new} new, {counts.changed} changed{besideSaid(data)}. <Link to="/library">See the drills</Link>
       </p>
     );
   return (
     <div className="mt-3" role="status">
       <p>
         “{name}” is sound: <strong>{counts.new} new</strong>, <strong>{counts.changed} changed</strong>, {counts.same} the same as here
-        {picturesSaid(data.pictures)}.
+        {besideSaid(data)}.
       </p>
-      {differing.length > 0 || data.pictures > 0 ? (
+      {differing.length > 0 || data.pictures + data.routines > 0 ? (
         <>
           <ul className="mt-1 max-h-60 overflow-y-auto text-sm" tabIndex={0} aria-label="What would change">
             {differing.map((e) => (
@@ -176,7 +177,7 @@ function Outcome({ data, name, apply }: { readonly data: ImportReply; readonly n
             ))}
           </ul>
           <button type="button" className="btn btn-primary mt-2" onClick={apply}>
-            Take {differing.length + data.pictures === 1 ? 'it' : `these ${differing.length + data.pictures}`} over
+            Take {all === 1 ? 'it' : `these ${all}`} over
           </button>
         </>
       ) : (
@@ -186,7 +187,8 @@ function Outcome({ data, name, apply }: { readonly data: ImportReply; readonly n
   );
 }
 
-function picturesSaid(count: number): string {
-  if (count === 0) return '';
-  return count === 1 ? ', 1 picture' : `, ${count} pictures`;
+/** What comes beside the entries: routines and pictures. */
+function besideSaid({ pictures, routines }: Pick<ImportReply, 'pictures' | 'routines'>): string {
+  const said = (count: number, one: string) => (count === 0 ? '' : `, ${count} ${one}${count === 1 ? '' : 's'}`);
+  return `${said(routines, 'routine')}${said(pictures, 'picture')}`;
 }
