@@ -1,4 +1,5 @@
 import { dayShort } from '@myokinet/core/planning';
+import { format } from 'date-fns';
 import { Play, Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { newId } from '../../client/newId.ts';
@@ -34,7 +35,7 @@ export function GroupsPage() {
               <li key={c.id} className="flex flex-wrap items-center gap-4 border-b border-base-300 py-2">
                 <strong>{c.name}</strong>
                 <span>
-                  {c.coach}, {dayShort(c.day)}, {c.members.length} people
+                  {c.coach}, since {dayShort(c.day)}, {format(new Date(c.openedAt), 'HH:mm')}, {c.members.length} people
                 </span>
                 <Link className="btn btn-sm btn-outline ms-auto" to={`/class/${c.id}`} aria-label={`Go on with the class: ${c.name}`}>
                   Go on
