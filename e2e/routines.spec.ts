@@ -103,7 +103,7 @@ held('a preparation by touch: what ran is put on record, and is no session', asy
   await expect(page.getByText('On record.')).toBeVisible();
 
   const { sessions } = await server.api<RecordReply>(`/api/trainees/${id}/record`);
-  expect(sessions.filter((one) => one.preparation)).toHaveLength(1);
+  expect(sessions.filter((one) => one.preparation === 'Two minutes')).toHaveLength(1);
   expect(sessions[0]).toMatchObject({ preparation: 'Two minutes', clean: false, finding: { code: 'preparation' } });
   expect((await gate())?.open).toBe(stood);
   await context.close();

@@ -154,24 +154,24 @@ export function classStore(context: Context, neighbours: Neighbours) {
   }
 
   /** Puts on record what each did, or the next version of it where that has changed. */
-  function log(actor: Actor, before: ClassState | undefined, state: ClassState): void {
+  function log(actor: Actor, before: ClassState, state: ClassState): void {
     if (!state.closed) return;
     for (const member of state.members) {
       const { traineeId } = member.member;
-      const was = before?.members.find((m) => m.member.traineeId === traineeId);
-      const now_ = didOf(state, member);
-      if (before?.closed && was && JSON.stringify(didOf(before, was)) === JSON.stringify(now_)) continue;
+      const was = before.members.find((m) => m.member.traineeId === traineeId);
+      const did = didOf(state, member);
+      if (before.closed && was && JSON.stringify(didOf(before, was)) === JSON.stringify(did)) continue;
       if (sessions.classTakenBack(state.head.id, traineeId)) continue;
       const replaces = sessions.ofClass(state.head.id, traineeId);
-      if (now_.items.length === 0 && !replaces) continue;
+      if (did.items.length === 0 && !replaces) continue;
       const id = v7();
       const dto: SessionDto = {
         ...{ id, performedAt: notAfterNow(state.head.startedAt), note: state.closed.note },
         plannedSessionId: member.member.plannedSessionId,
-        effort: now_.effort,
-        minutes: now_.minutes,
+        effort: did.effort,
+        minutes: did.minutes,
         ...(state.head.preparation === null ? {} : { preparation: state.head.preparation }),
-        items: now_.items.map((item) => ({ ...item, id: v7(), sets: item.sets.map((set) => ({ ...set, id: v7() })) })),
+        items: did.items.map((item) => ({ ...item, id: v7(), sets: item.sets.map((set) => ({ ...set, id: v7() })) })),
         symptoms: member.symptoms.map(({ during: _, ...s }) => ({ ...s, sessionId: id, note: '' })),
       };
       sessions.log(actor, traineeId, dto, { runId: null, classId: state.head.id, replaces: replaces ?? null });
