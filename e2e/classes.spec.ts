@@ -87,6 +87,10 @@ held('a class of eight on two devices: the marks of both count once, and nothing
   await expect(one.page.getByRole('status').filter({ hasText: 'Wrist circles' })).toBeVisible();
   await one.page.waitForTimeout(500);
   await tile(one.page, 'Elke').getByRole('button', { name: 'Fault' }).click();
+  // A double tap names no fault: what has come under the thumb is not pressed by it.
+  await tile(one.page, 'Elke').getByRole('button', { name: 'forearm moves along' }).click();
+  await expect(tile(one.page, 'Elke').getByRole('button', { name: 'forearm moves along' })).toBeVisible();
+  await one.page.clock.runFor(700);
   await tile(one.page, 'Elke').getByRole('button', { name: 'forearm moves along' }).click();
   await tile(one.page, 'Jory').getByRole('button', { name: 'Sits out' }).click();
   await tile(one.page, 'Petra').getByRole('button', { name: 'Count' }).click();
@@ -108,6 +112,7 @@ held('a class of eight on two devices: the marks of both count once, and nothing
     await one.page.clock.runFor(2000);
     await expect(tile(one.page, 'Petra').getByRole('button', { name: 'Counted' })).toBeVisible({ timeout: 300 });
   }).toPass();
+  await one.page.clock.runFor(700);
   await tile(one.page, 'Petra').getByRole('button', { name: 'One fewer' }).click();
   await tile(one.page, 'Petra').getByRole('button', { name: 'Counted' }).click();
   await one.page.getByRole('button', { name: 'End the class' }).click();

@@ -2,7 +2,7 @@ import { type ClassItem, isOut, itemAt, type MemberState, workAt } from '@myokin
 import type { ClassPersonReply } from '@myokinet/core/contracts';
 import { faultIn } from '@myokinet/core/drills';
 import { ChevronDown, ChevronUp, Flag, HeartPulse, Hash, UserMinus, UserPlus } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { type MouseEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { StillBody } from '../../kit/body/StillBody.tsx';
 import { newestCount, SetCount } from './SetCount.tsx';
 import { stepFrom, swapDeed, workAhead, workBefore } from './marks.ts';
@@ -23,7 +23,9 @@ interface PersonTileProps {
 const MARK = 'btn min-h-11 flex-1 basis-[30%] gap-1 px-1 text-sm font-normal leading-none';
 const LONG_PRESS_MS = 550;
 const ONE_TAP_MS = 350;
-const FAULTS_SHOWN = 5;
+const SETTLED_MS = 600;
+/** Those that are not shown are named at the end. */
+const FAULTS_SHOWN = 4;
 /** Pixels of a figure’s square. */
 const FIGURE = 96;
 
@@ -55,10 +57,18 @@ export function PersonTile({ open, person, member, moment, name, hurts, figures 
   const seen = behind !== undefined && state.clock !== undefined && workAt(state, member, behind, library) !== undefined;
   const toCount = counting ? newestCount(open, member, moment) : undefined;
   const drill = item && library.asPlanned(item);
+  const settled = useSettled(unnamed ? `which ${unnamed.id}` : toCount ? `count ${toCount.moment} ${toCount.side}` : 'marks');
+  // In reach whatever is being said of a set.
+  const hurtsButton = (
+    <button type="button" className={`${MARK} text-error`} onClick={hurts}>
+      <HeartPulse size={16} aria-hidden /> Hurts
+    </button>
+  );
   return (
     <li
       className={`flex flex-col rounded border-2 p-2 ${stopped.length > 0 || careful ? 'border-error' : out ? 'border-dashed border-base-300' : 'border-base-300'}`}
       aria-label={person.name}
+      onClickCapture={settled}
       {...longPress}
     >
       <div className="flex items-baseline justify-between gap-2 leading-tight">
@@ -84,9 +94,13 @@ export function PersonTile({ open, person, member, moment, name, hurts, figures 
         </p>
       </div>
       {unnamed && behind !== undefined ? (
-        <WhichFault open={open} member={member} at={behind} unnamed={unnamed.id} later={() => setLater(unnamed.id)} />
+        <WhichFault open={open} member={member} at={behind} unnamed={unnamed.id} later={() => setLater(unnamed.id)}>
+          {hurtsButton}
+        </WhichFault>
       ) : toCount ? (
-        <SetCount key={`${toCount.moment} ${toCount.side}`} open={open} who={who} count={toCount} />
+        <SetCount key={`${toCount.moment} ${toCount.side}`} open={open} who={who} count={toCount}>
+          {hurtsButton}
+        </SetCount>
       ) : (
         <div className="mt-auto flex flex-wrap gap-1">
           <button
@@ -126,9 +140,7 @@ export function PersonTile({ open, person, member, moment, name, hurts, figures 
           >
             <Hash size={16} aria-hidden /> Count
           </button>
-          <button type="button" className={`${MARK} text-error`} onClick={hurts}>
-            <HeartPulse size={16} aria-hidden /> Hurts
-          </button>
+          {hurtsButton}
         </div>
       )}
     </li>
@@ -143,10 +155,12 @@ interface WhichFaultProps {
   /** The mark that has no name yet. */
   readonly unnamed: string;
   readonly later: () => void;
+  /** What stays in reach. */
+  readonly children: ReactNode;
 }
 
 /** A fault is marked; which it was is one more tap. */
-function WhichFault({ open: { state, library, happen }, member, at, unnamed, later }: WhichFaultProps) {
+function WhichFault({ open: { state, library, happen }, member, at, unnamed, later, children }: WhichFaultProps) {
   const slotId = state.head.moments[at]?.slotId;
   const item = slotId === undefined ? undefined : itemAt(member, slotId, at);
   const drill = item && library.asPlanned(item);
@@ -170,6 +184,7 @@ function WhichFault({ open: { state, library, happen }, member, at, unnamed, lat
       <button type="button" className="btn btn-ghost min-h-11 flex-1 basis-[30%] px-1 text-xs" onClick={later}>
         Say it later
       </button>
+      {children}
     </div>
   );
 }
@@ -182,6 +197,23 @@ function useOnce(): (press: () => void) => void {
     if (now - last.current < ONE_TAP_MS) return;
     last.current = now;
     press();
+  };
+}
+
+/** Where other buttons have come into the place of those before, a tap of before presses none of them. */
+function useSettled(shown: string): (event: MouseEvent) => void {
+  const changedAt = useRef(-Infinity);
+  const before = useRef(shown);
+  useEffect(() => {
+    if (before.current === shown) return;
+    before.current = shown;
+    changedAt.current = performance.now();
+  }, [shown]);
+  return (event) => {
+    // Keys press what has the focus, and nothing comes under it unseen.
+    if (event.detail === 0 || performance.now() - changedAt.current >= SETTLED_MS) return;
+    event.preventDefault();
+    event.stopPropagation();
   };
 }
 

@@ -2,7 +2,7 @@ import { type MemberState, workAt } from '@myokinet/core/classes';
 import type { BodySide } from '@myokinet/core/anatomy';
 import { UNIT_WORDS } from '@myokinet/core/drills';
 import { Minus, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { workBefore } from './marks.ts';
 import type { OpenClass } from './useClass.ts';
 
@@ -24,8 +24,16 @@ export function newestCount({ state, library }: OpenClass, member: MemberState, 
   return work && side && { moment: at, side, asked: work.asked.amount, unit: UNIT_WORDS[library.asPlanned(work.item).dose.unit] };
 }
 
+interface SetCountProps {
+  readonly open: OpenClass;
+  readonly who: string;
+  readonly count: ToCount;
+  /** What stays in reach. */
+  readonly children: ReactNode;
+}
+
 /** What the coach counted of one set. */
-export function SetCount({ open, who, count }: { readonly open: OpenClass; readonly who: string; readonly count: ToCount }) {
+export function SetCount({ open, who, count, children }: SetCountProps) {
   const { moment, side, asked, unit } = count;
   const [amount, setAmount] = useState(asked);
   const to = (by: number) => setAmount(Math.min(MOST, Math.max(0, amount + by)));
@@ -43,11 +51,12 @@ export function SetCount({ open, who, count }: { readonly open: OpenClass; reado
       </button>
       <button
         type="button"
-        className="btn btn-primary min-h-11 w-full"
+        className="btn btn-primary min-h-11 flex-1 basis-[60%]"
         onClick={() => open.happen({ kind: 'count', who, moment, side, amount })}
       >
         Counted
       </button>
+      {children}
     </div>
   );
 }
