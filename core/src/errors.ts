@@ -16,6 +16,8 @@ export const ERROR_CATALOGUE = {
   'reference-without-spread': [422, 'This reference gives no spread, so no percentile can be told.'],
   'probability-out-of-range': [422, 'A probability lies strictly between 0 and 1.'],
   'degrees-of-freedom-out-of-range': [422, 'Degrees of freedom must be at least 1.'],
+  'count-out-of-range': [422, 'So many hits of so many tries cannot be.'],
+  'history-missing': [422, 'A forecast needs at least one figure.'],
   'trace-unreadable': [422, 'This trace cannot be read.'],
   'trace-too-slow': [422, 'This trace has too few samples a second.'],
   'clip-nobody': [422, 'Nobody is to be seen on this clip.'],

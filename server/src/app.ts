@@ -21,6 +21,7 @@ import { routineRoutes } from './routines/routes.ts';
 import { classRoutes } from './classes/routes.ts';
 import { groupRoutes } from './groups/routes.ts';
 import { recordRoutes } from './records/routes.ts';
+import { forecastRoutes } from './forecast/routes.ts';
 import { readinessRoutes } from './readiness/routes.ts';
 import { batteryRoutes } from './batteries/routes.ts';
 import type { FindSeat } from './seat.ts';
@@ -148,6 +149,7 @@ export async function buildApp(
     traineeRoutes,
     checkRoutes,
     readinessRoutes,
+    forecastRoutes,
     planRoutes,
     emergencyRoutes,
     sessionRoutes,

@@ -18,6 +18,7 @@ import { pictureStore, type PictureStore } from './pictures/store.ts';
 import { briefStore, type BriefStore } from './plans/briefStore.ts';
 import { templateStore, type TemplateStore } from './plans/templateStore.ts';
 import { planStore, type PlanStore } from './plans/store.ts';
+import { forecastStore, type ForecastStore } from './forecast/store.ts';
 import { readinessStore, type ReadinessStore } from './readiness/store.ts';
 import { batteryStore, type BatteryStore } from './batteries/store.ts';
 import { emergencyStore, type EmergencyStore } from './emergencies/store.ts';
@@ -66,6 +67,7 @@ export interface Services {
   readonly floor: FloorStore;
   readonly records: RecordStore;
   readonly readiness: ReadinessStore;
+  readonly forecasts: ForecastStore;
   readonly caseload: CaseloadStore;
   readonly links: LinkStore;
   readonly own: OwnStore;
@@ -130,6 +132,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     floor: floorStore(context, { trainees, sessions, symptoms, library, scope }),
     records: recordStore(context, trainees),
     readiness,
+    forecasts: forecastStore(context, { readiness, library }),
     caseload: caseloadStore(context, readiness, library),
     links: linkStore(context, trainees),
     own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines, briefs }),

@@ -95,6 +95,7 @@ export type {
   TakenBackReply,
   PictureReply,
   ProblemReply,
+  ForecastReply,
   ReadinessReply,
   ScaleReadingReply,
   RecheckReply,

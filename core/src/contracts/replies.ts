@@ -2,6 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { GateForecast } from '../forecast/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { CautionInForce, ClosingProblem, Morning, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
 import type { LastingPainReply } from './healthReplies.ts';
@@ -77,6 +78,12 @@ export interface CaseloadRow {
   readonly nextSessionOn?: CalendarDay;
   /** Session load (effort × minutes) of the last four weeks, oldest first. */
   readonly weekLoads: readonly number[];
+}
+
+/** When the gate of the next rung is likely to open; nothing at the top of a ladder and where it is open. */
+export interface ForecastReply {
+  readonly at: Instant;
+  readonly forecast?: GateForecast;
 }
 
 export interface ReadinessReply {

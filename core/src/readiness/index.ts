@@ -35,5 +35,5 @@ export {
   type Standing,
 } from './standing.ts';
 export { rechecksOf, type Recheck } from './rechecks.ts';
-export { judgeReadiness, type ReadinessFacts, type Verdict } from './verdict.ts';
+export { judgeReadiness, practiceOf, type ReadinessFacts, type Verdict } from './verdict.ts';
 export { dueToday, type DueToday, type TodayFacts } from './today.ts';

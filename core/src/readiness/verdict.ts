@@ -79,7 +79,7 @@ export function judgeReadiness(facts: ReadinessFacts): Verdict {
     locks: screening.locks,
     closedBy: notLockedAnyway(closedRungs[rung.id]),
     since: [...facts.knownSince, ...[standing.cleanSince, facts.lastStopSignAt].filter((at) => at !== undefined)],
-    practice: practiceFor(inHand, ladder, rung, library),
+    practice: practiceOf(ladder, standing.here, library),
     tissue: inHand && tissueOn(inHand, facts, standing),
     settings,
     now,
@@ -93,11 +93,16 @@ const PREPARES = 2;
 /**
  * The practice that a gate asks for: that of the rung in hand, below the ladder the preparation that it names. Where it names none,
  * general drills stand in; the practice of a rung, of this ladder or another, never prepares.
+ *
+ * @param here index of the rung in hand; −1 below the ladder
  */
-function practiceFor(inHand: Rung | undefined, ladder: Ladder, next: Rung, library: Library): Practice {
+export function practiceOf(ladder: Ladder, here: number, library: Library): Practice {
+  const inHand = ladder.rungs[here];
   if (inHand) return { drillIds: [inHand.practice], names: [library.drill(inHand.practice).name], preparation: false };
   const named = (ladder.preparation ?? []).filter((id) => library.hasDrill(id)).map((id) => library.drill(id));
   if (named.length > 0) return preparing(named);
+  const next = ladder.rungs[here + 1];
+  if (!next) return preparing([]);
   const easier = library.hasDrill(next.practice) ? library.drill(next.practice).easier : [];
   const prepares = library.drills.filter(
     (d) =>

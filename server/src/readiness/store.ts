@@ -70,6 +70,8 @@ export interface Judged {
   readonly trainee: TraineeReply;
   readonly verdict: Verdict;
   readonly sessions: readonly SessionRow[];
+  /** The same and some older ones, as the gate sees them. */
+  readonly sessionFacts: readonly SessionFact[];
   readonly symptoms: readonly SymptomRow[];
   readonly openStopSigns: readonly Symptom[];
   /** Clearances that a correction has taken back. */
@@ -146,6 +148,11 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
     const [stop] = rows.lastStopSigns.get(trainee.id) ?? [];
     const [known] = rows.knownSince.get(trainee.id) ?? [];
     const bySession = groupRows(symptoms, (s) => s.sessionId ?? '');
+    const sessionFacts = recent.map((s): SessionFact => ({
+      ...{ id: s.id, performedAt: s.performedAt, plannedSessionId: s.plannedSessionId, clean: s.clean === 1 },
+      practised: practisedOf(s),
+      symptoms: bySession.get(s.id) ?? [],
+    }));
     const verdict = judgeReadiness({
       library: library.current(),
       ladder: library.current().ladder(ladderId),
@@ -159,11 +166,7 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
         return newest && capacityBefore.get({ traineeId: trainee.id, measureId, side, before: newest });
       },
       clearances: (rows.clearances.get(trainee.id) ?? []).flatMap((row) => clearanceFact(row) ?? []),
-      sessions: recent.map((s): SessionFact => ({
-        ...{ id: s.id, performedAt: s.performedAt, plannedSessionId: s.plannedSessionId, clean: s.clean === 1 },
-        practised: practisedOf(s),
-        symptoms: bySession.get(s.id) ?? [],
-      })),
+      sessions: sessionFacts,
       symptoms,
       openStopSigns,
       lastStopSignAt: stop?.at,
@@ -184,7 +187,8 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
           : [],
     );
     const listed = addDays(moment, -SESSION_DAYS);
-    return { trainee, verdict, sessions: recent.filter((s) => s.performedAt >= listed), symptoms, openStopSigns, withdrawn, lastCheckAt };
+    const sessions = recent.filter((s) => s.performedAt >= listed);
+    return { trainee, verdict, sessions, sessionFacts, symptoms, openStopSigns, withdrawn, lastCheckAt };
   }
 
   /** The verdict on one trainee as the facts of a moment in the past give it today: what came later is not looked at. */
@@ -252,6 +256,15 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
 
   return {
     verdict: (traineeId: string, ladderId: string): Verdict => judgeOne(trainees.find(traineeId), ladderId).verdict,
+
+    /** One trainee, judged on the ladder of their target. */
+    judged(traineeId: string): Judged {
+      const trainee = trainees.find(traineeId);
+      return judgeOne(trainee, trainee.ladderId);
+    },
+
+    /** Every figure of one trainee up to now, oldest first. */
+    history: (traineeId: string): readonly Capacity[] => capacitiesUntil.all({ scope: traineeId, until: instant(now()) }),
 
     /** The gates of a trainee's standing clearances, each judged as of its signature. */
     signedGates(traineeId: string): readonly SignedGate[] {

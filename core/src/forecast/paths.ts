@@ -1,0 +1,142 @@
+import { effectOf } from './dose.ts';
+import type { DemandOutlook } from './demand.ts';
+import { ahead, type Interval, intervalOf } from './trend.ts';
+
+/** The futures of one check: each draw tells at which occasions all its sides pass, one bit an occasion. */
+export interface DemandPaths {
+  readonly measureId: string;
+  readonly draw: () => number;
+}
+
+const DAYS_PER_WEEK = 7;
+/** How much of what moves one side moves the other too (professional judgement, no published source). */
+const ALIKE = 0.7;
+const SHARED = Math.sqrt(ALIKE);
+const OWN = Math.sqrt(1 - ALIKE);
+/** So many standard deviations inside, nothing has to be drawn. */
+const CERTAIN = 4;
+/** Every occasion, in bits. */
+const ALL = -1;
+
+/** A stretch between two occasions. */
+interface Step extends Interval {
+  /** Effect of the dose × weeks. */
+  readonly dosed: number;
+  readonly noise: readonly [number, number, number];
+}
+
+/** What one side needs to be drawn. */
+interface SidePlan {
+  readonly outlook: DemandOutlook;
+  readonly start: readonly [number, number, number];
+  /** Cholesky factor of the covariance of now: x, v, g, row by row below the diagonal. */
+  readonly root: readonly [number, number, number, number, number, number];
+  readonly steps: readonly Step[];
+  readonly checkError: number;
+}
+
+/**
+ * @param sides of one check, one or two
+ * @param days of the occasions from now, the first is now
+ * @param missedDays from now on without training
+ * @param normal standard normal draws
+ */
+export function pathsOf(sides: readonly DemandOutlook[], days: readonly number[], missedDays: number, normal: () => number): DemandPaths {
+  const measureId = sides[0]?.measureId ?? '';
+  const open = sides.filter((side) => !isCertain(side, days, missedDays));
+  const plans = open.flatMap((outlook) => planOf(outlook, days, missedDays) ?? []);
+  const hopeless = plans.length < open.length;
+  const shared = new Float64Array(3 + 2 * days.length);
+  return {
+    measureId,
+    draw() {
+      if (hopeless) return 0;
+      if (plans.length === 0) return ALL;
+      for (let i = 0; i < shared.length; i++) shared[i] = normal();
+      let mask = ALL;
+      for (const plan of plans) mask &= follow(plan, days, shared, normal);
+      return mask;
+    },
+  };
+}
+
+/** One future of one side. */
+function follow(
+  { outlook, start, root, steps, checkError }: SidePlan,
+  days: readonly number[],
+  shared: Float64Array,
+  normal: () => number,
+) {
+  const { passing, passesDays, freshDays } = outlook;
+  const { from = -Infinity, to = Infinity } = passing;
+  const a = SHARED * (shared[0] ?? 0) + OWN * normal();
+  const b = SHARED * (shared[1] ?? 0) + OWN * normal();
+  const c = SHARED * (shared[2] ?? 0) + OWN * normal();
+  let x = start[0] + root[0] * a;
+  let v = start[1] + root[1] * a + root[2] * b;
+  const g = start[2] + root[3] * a + root[4] * b + root[5] * c;
+  let goodUntil = passesDays;
+  let mask = goodUntil >= (days[1] ?? Infinity) || (goodUntil > 0 && days.length === 1) ? 1 : 0;
+  for (let k = 0; k < steps.length; k++) {
+    const step = steps[k];
+    if (!step) break;
+    const n1 = SHARED * (shared[3 + 2 * k] ?? 0) + OWN * normal();
+    const n2 = SHARED * (shared[4 + 2 * k] ?? 0) + OWN * normal();
+    x += step.through * v + g * step.dosed + step.noise[0] * n1;
+    v = step.left * v + step.noise[1] * n1 + step.noise[2] * n2;
+    const day = days[k + 1] ?? 0;
+    const next = days[k + 2] ?? day;
+    if (goodUntil < next || goodUntil <= day) {
+      const read = x + checkError * normal();
+      goodUntil = read >= from && read <= to ? day + freshDays : 0;
+    }
+    if (goodUntil > day) mask |= 1 << (k + 1);
+  }
+  return mask;
+}
+
+function planOf(outlook: DemandOutlook, days: readonly number[], missedDays: number): SidePlan | undefined {
+  const { trend, passing } = outlook;
+  if (!trend || (passing.from ?? -Infinity) > (passing.to ?? Infinity)) return undefined;
+  const { mean, cov } = trend.state;
+  return { outlook, start: mean, root: rootOf(cov), steps: stepsOf(outlook, days, missedDays), checkError: trend.checkError };
+}
+
+function stepsOf({ trend }: DemandOutlook, days: readonly number[], missedDays: number): readonly Step[] {
+  if (!trend) return [];
+  return days.slice(1).map((to, i): Step => {
+    const from = days[i] ?? 0;
+    const interval = intervalOf(trend.model, (to - from) / DAYS_PER_WEEK);
+    const missed = Math.max(0, Math.min(to, missedDays) - from) / DAYS_PER_WEEK;
+    const l11 = Math.sqrt(interval.xx);
+    const l21 = l11 > 0 ? interval.xv / l11 : 0;
+    return {
+      ...interval,
+      dosed: missed * effectOf(0) + (interval.weeks - missed) * trend.effect,
+      noise: [l11, l21, Math.sqrt(Math.max(0, interval.vv - l21 ** 2))],
+    };
+  });
+}
+
+/** Passes now, and at every occasion that comes lies far inside. */
+function isCertain(outlook: DemandOutlook, days: readonly number[], missedDays: number): boolean {
+  const { trend, passing, passesDays } = outlook;
+  const { from = -Infinity, to = Infinity } = passing;
+  if (passesDays <= 0 || !trend) return false;
+  let state = trend.state;
+  return stepsOf(outlook, days, missedDays).every((step) => {
+    state = ahead(state, step, step.weeks > 0 ? step.dosed / step.weeks : 0);
+    const sd = Math.hypot(Math.sqrt(Math.max(0, state.cov[0])), trend.checkError);
+    return state.mean[0] - CERTAIN * sd >= from && state.mean[0] + CERTAIN * sd <= to;
+  });
+}
+
+/** Cholesky factor of a covariance that may have lost its last digits. */
+function rootOf([xx, xv, xg, vv, vg, gg]: readonly [number, number, number, number, number, number]): SidePlan['root'] {
+  const a = Math.sqrt(Math.max(0, xx));
+  const b = a > 0 ? xv / a : 0;
+  const c = Math.sqrt(Math.max(0, vv - b * b));
+  const d = a > 0 ? xg / a : 0;
+  const e = c > 0 ? (vg - b * d) / c : 0;
+  return [a, b, c, d, e, Math.sqrt(Math.max(0, gg - d * d - e * e))];
+}

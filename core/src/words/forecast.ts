@@ -1,0 +1,69 @@
+import type { Blocked, Deciding, GateForecast } from '../forecast/index.ts';
+import { WAITING } from '../forecast/index.ts';
+import type { MeasureOf } from '../measuring/index.ts';
+import { addDays, shortDay } from '../quantities/index.ts';
+
+const BLOCKED: Readonly<Record<Blocked, string>> = {
+  'stop-signs': 'a stop sign is open',
+  screening: 'the screening waits',
+  'rung-open': 'a caution closes the rung',
+  'demand-asked': 'the rung asks for nothing',
+  'nobody-trains': 'it asks for clean sessions, and none was held in four weeks',
+};
+
+interface Reader {
+  readonly measureOf: MeasureOf;
+  readonly now: Date;
+}
+
+/**
+ * When a gate is likely to open, always a range with its reason; what it hangs on is said beside it.
+ *
+ * @example forecastInWords(forecast, reader) // 'Likely between 12 Mar and 9 May, as often before 4 Apr as after.'
+ */
+export function forecastInWords(forecast: GateForecast, { measureOf, now }: Reader): string {
+  const day = (days: number) => shortDay(addDays(now, days), now);
+  switch (forecast.kind) {
+    case 'blocked':
+      return `Nothing can be foreseen while ${forecast.blocked.map((b) => BLOCKED[b]).join(' and ')}.`;
+    case 'too little': {
+      const [first] = forecast.missing;
+      const most = Math.max(...forecast.missing.map((m) => m.needed - m.checks));
+      const others = new Set(forecast.missing.map((m) => m.measureId)).size - 1;
+      const named = first ? measureOf(first.measureId).name : '';
+      const also = others > 0 ? ` and ${others} more` : '';
+      return `Not yet: ${named}${also} ${others > 0 ? 'need' : 'needs'} ${most} more ${most === 1 ? 'check' : 'checks'}, each on a day of its own, before a trend can be told.`;
+    }
+    case 'range': {
+      const until =
+        forecast.late === undefined ? `after ${day(forecast.early)}` : `between ${day(forecast.early)} and ${day(forecast.late)}`;
+      return `Likely ${until}, as often before ${day(forecast.median)} as after.`;
+    }
+    case 'not at this rate':
+      return `Not at this rate: it opens within ${weeksOf(forecast.horizonDays)} weeks in ${tenths(forecast.openShare)}.`;
+  }
+}
+
+/**
+ * What the day hangs on.
+ *
+ * @example decidingInWords({ what: 'wrist-extension', daysSooner: 12, metShare: 0.8 }, reader) // 'Wrist extension decides: met today, it would be 12 days sooner.'
+ */
+export function decidingInWords({ what, daysSooner, metShare }: Deciding, { measureOf }: Pick<Reader, 'measureOf'>): string {
+  const name = what === WAITING ? 'The waiting' : measureOf(what).name;
+  if (daysSooner !== undefined && Number.isFinite(daysSooner)) {
+    const days = Math.round(daysSooner);
+    return `${name} decides: ${what === WAITING ? 'without it' : 'met today'}, it would be about ${days} ${days === 1 ? 'day' : 'days'} sooner.`;
+  }
+  return `${name} decides: it is met in ${tenths(metShare)}.`;
+}
+
+function weeksOf(days: number): number {
+  return Math.round(days / 7);
+}
+
+/** A share of many futures, no finer than it is known. */
+function tenths(share: number): string {
+  const of = Math.round(10 * share);
+  return of === 0 ? 'fewer than 1 of 20 futures' : `about ${of} of 10 futures`;
+}

@@ -1,0 +1,5 @@
+import type { FastifyInstance } from 'fastify';
+
+export function forecastRoutes(app: FastifyInstance): void {
+  app.get<{ Params: { id: string } }>('/api/trainees/:id/forecast', ({ params, studio }) => studio.forecasts.of(params.id));
+}
