@@ -2,7 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type { GateForecast } from '../forecast/index.ts';
+import type { GateForecast, GateOutlook } from '../forecast/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { CautionInForce, ClosingProblem, Morning, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
 import type { LastingPainReply } from './healthReplies.ts';
@@ -84,6 +84,9 @@ export interface CaseloadRow {
 export interface ForecastReply {
   readonly at: Instant;
   readonly forecast?: GateForecast;
+  /** What it was drawn from, and the seed of the draws: other weeks can be drawn from it with the same chance. */
+  readonly outlook?: GateOutlook;
+  readonly seed: string;
 }
 
 export interface ReadinessReply {

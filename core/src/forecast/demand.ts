@@ -14,4 +14,12 @@ export interface DemandOutlook {
   readonly freshDays: number;
   /** Sets a week of late that train it, weighted by how strongly. */
   readonly weeklySets: number;
+  /** The same by drill, so that work that falls away can be taken out. */
+  readonly work: readonly DrillWork[];
+}
+
+/** What one drill gave a check of late, in weighted sets a week. */
+export interface DrillWork {
+  readonly drillId: string;
+  readonly weeklySets: number;
 }

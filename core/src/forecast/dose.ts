@@ -1,5 +1,6 @@
 import type { Library } from '../library/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
+import type { DrillWork } from './demand.ts';
 
 /** A drill as it was done: so many sets, some day. */
 export interface DoneSets {
@@ -74,4 +75,25 @@ export function effectBetween(doses: WeeklyDoses, from: number, to: number): num
     if (overlap > 0) sum += overlap * effectOf(doses[week] ?? 0);
   }
   return sum / length;
+}
+
+/**
+ * What each drill gave each check of late, in weighted sets a week; the same sets as {@link recentDose} counts.
+ *
+ * @example recentWork([{ drillId: 'plank', performedAt: yesterday, sets: 4 }], library, now).get('plank-hold') // [{ drillId: 'plank', weeklySets: 1 }]
+ */
+export function recentWork(done: readonly DoneSets[], library: Library, now: Date): ReadonlyMap<string, readonly DrillWork[]> {
+  const work = new Map<string, Map<string, number>>();
+  for (const { drillId, performedAt, sets } of done) {
+    const age = daysBetween(performedAt, now);
+    if (age >= RECENT_WEEKS * DAYS_PER_WEEK || !library.hasDrill(drillId)) continue;
+    for (const [measureId, strength] of Object.entries(library.drill(drillId).trains)) {
+      const own = work.get(measureId) ?? new Map<string, number>();
+      own.set(drillId, (own.get(drillId) ?? 0) + (sets * strength) / STRONGEST / RECENT_WEEKS);
+      work.set(measureId, own);
+    }
+  }
+  return new Map(
+    [...work].map(([measureId, drills]) => [measureId, [...drills].map(([drillId, weeklySets]) => ({ drillId, weeklySets }))]),
+  );
 }

@@ -40,7 +40,7 @@ const outlook = (
 ): GateOutlook => ({
   demands: [demand(from, figures, doses)],
   waits: { blocked: [], days: 0, sessions: [] },
-  rhythm: { sessionsPerWeek: 2, held: 8, counted: 6 },
+  rhythm: { sessionsPerWeek: 2, minutes: 45, held: 8, counted: 6 },
   nextCheckDays: 7,
   checkDays: 14,
   ...own,
@@ -53,6 +53,10 @@ const demand = (from: number, figures: readonly Capacity[], doses = [6, 6, 6, 6,
   passesDays: 0,
   freshDays: 28,
   weeklySets: 6,
+  work: [
+    { drillId: 'wrist-rocks', weeklySets: 4 },
+    { drillId: 'plank', weeklySets: 2 },
+  ],
 });
 const random = () => seedrandom.alea('one');
 const RISING = history(60, 63, 65, 68, 70);

@@ -5,7 +5,7 @@ import { daysBetween } from '../quantities/index.ts';
 import { type GateFinding, type Headroom, practiceOf, type SessionFact, type Verdict } from '../readiness/index.ts';
 import type { Symptom } from '../safety/index.ts';
 import { type CapacityForecast, forecastCapacity, type PooledGain } from './capacity.ts';
-import { type DoneSets, recentDose, type WeeklyDoses, weeklyDoses } from './dose.ts';
+import { type DoneSets, recentDose, recentWork, type WeeklyDoses, weeklyDoses } from './dose.ts';
 import type { DemandOutlook } from './demand.ts';
 import type { GateOutlook } from './gate.ts';
 import { passingOf } from './passing.ts';
@@ -23,6 +23,8 @@ export interface OutlookFacts {
   readonly done: readonly DoneSets[];
   readonly sessions: readonly SessionFact[];
   readonly symptoms: readonly Symptom[];
+  /** Minutes of the sessions of late, any order. */
+  readonly minutes?: readonly number[] | undefined;
   /** What the studio's trainees gain, by check. */
   readonly gains?: ReadonlyMap<string, PooledGain> | undefined;
   readonly widen?: number | undefined;
@@ -42,7 +44,7 @@ export function outlookOf(facts: OutlookFacts): GateOutlook | undefined {
   const { verdict, ladder, library, sessions, symptoms, widen, now } = facts;
   const { gate, headrooms, standing } = verdict;
   if (!gate || gate.open) return undefined;
-  const rhythm = rhythmOf(sessions, practiceOf(ladder, standing.here, library).drillIds, now);
+  const rhythm = rhythmOf(sessions, practiceOf(ladder, standing.here, library).drillIds, now, facts.minutes);
   const trends = trendsOf(facts, new Set(headrooms.map((h) => h.demand.measureId)));
   const passes = passingSides(gate.findings);
   return {
@@ -63,6 +65,7 @@ export function trendsOf(
   const oldest = Math.max(0, ...own.map((c) => daysBetween(c.takenAt, now)), ...done.map((d) => daysBetween(d.performedAt, now)));
   const weeks = Math.min(MOST_WEEKS, Math.ceil(oldest / DAYS_PER_WEEK) + 1);
   const doses = weeklyDoses(done, library, now, weeks);
+  const work = recentWork(done, library, now);
   const untrained: WeeklyDoses = Array.from({ length: weeks }, () => 0);
   const dosesOf = (measureId: string) => doses.get(measureId) ?? untrained;
   const known = new Map<string, CapacityForecast>();
@@ -75,6 +78,7 @@ export function trendsOf(
   return {
     of: ({ demand, side }: Pick<Headroom, 'demand' | 'side'>) => known.get(`${demand.measureId}/${side}`),
     dosesOf,
+    workOf: (measureId: string) => work.get(measureId) ?? [],
     all: known as ReadonlyMap<string, CapacityForecast>,
   };
 }
@@ -115,6 +119,7 @@ function outlookOn(headroom: Headroom, trends: ReturnType<typeof trendsOf>, pass
     passesDays: passes.has(`${measureId}/${side}`) ? Math.max(0, freshDays - ageDays) : 0,
     freshDays,
     weeklySets: recentDose(trends.dosesOf(measureId)),
+    work: trends.workOf(measureId),
   };
 }
 

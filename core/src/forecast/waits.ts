@@ -1,5 +1,6 @@
 import { type Gate, type GateFinding, type SessionFact, spoiledBy } from '../readiness/index.ts';
 import { daysBetween } from '../quantities/index.ts';
+import { quantileOf } from './draws.ts';
 import { judgementOf, type Symptom } from '../safety/index.ts';
 
 /** What nobody can wait for: somebody has to act first. */
@@ -17,6 +18,8 @@ export interface Waits {
 /** How somebody trains: what the sessions of the last weeks tell. */
 export interface Rhythm {
   readonly sessionsPerWeek: number;
+  /** Minutes of a usual session: the median of late; 0 where none is known. */
+  readonly minutes: number;
   /** Sessions of those weeks, and how many of them counted at a gate. */
   readonly held: number;
   readonly counted: number;
@@ -30,9 +33,15 @@ const RHYTHM_WEEKS = 4;
  * How often somebody trained in the last four weeks, and how often so that it counts.
  *
  * @param practice drills that a clean session must hold
- * @example rhythmOf([monday, thursday], ['plank'], now) // { sessionsPerWeek: 0.5, held: 2, counted: 1 }
+ * @param minutes of the sessions of late, any order
+ * @example rhythmOf([monday, thursday], ['plank'], now, [45, 40]) // { sessionsPerWeek: 0.5, minutes: 40, held: 2, counted: 1 }
  */
-export function rhythmOf(sessions: readonly SessionFact[], practice: readonly string[], now: Date): Rhythm {
+export function rhythmOf(
+  sessions: readonly SessionFact[],
+  practice: readonly string[],
+  now: Date,
+  minutes: readonly number[] = [],
+): Rhythm {
   const recent = sessions.filter((s) => {
     const age = daysBetween(s.performedAt, now);
     return age >= 0 && age <= RHYTHM_WEEKS * DAYS_PER_WEEK;
@@ -40,7 +49,12 @@ export function rhythmOf(sessions: readonly SessionFact[], practice: readonly st
   const counted = recent.filter(
     (s) => s.clean && !spoiledBy(s.symptoms) && s.practised.some((p) => p.top && practice.includes(p.drillId)),
   ).length;
-  return { sessionsPerWeek: recent.length / RHYTHM_WEEKS, held: recent.length, counted };
+  const sorted = [...minutes].sort((a, b) => a - b);
+  return {
+    sessionsPerWeek: recent.length / RHYTHM_WEEKS,
+    minutes: sorted.length === 0 ? 0 : quantileOf(sorted, 0.5),
+    ...{ held: recent.length, counted },
+  };
 }
 
 /**

@@ -1,6 +1,6 @@
-import type { Blocked, Deciding, GateForecast } from '../forecast/index.ts';
+import type { Blocked, Deciding, FanPoint, GateForecast, Narrowing } from '../forecast/index.ts';
 import { WAITING } from '../forecast/index.ts';
-import type { MeasureOf } from '../measuring/index.ts';
+import { formatReading, type Measure, type MeasureOf } from '../measuring/index.ts';
 import { addDays, shortDay } from '../quantities/index.ts';
 
 const BLOCKED: Readonly<Record<Blocked, string>> = {
@@ -56,6 +56,47 @@ export function decidingInWords({ what, daysSooner, metShare }: Deciding, { meas
     return `${name} decides: ${what === WAITING ? 'without it' : 'met today'}, it would be about ${days} ${days === 1 ? 'day' : 'days'} sooner.`;
   }
   return `${name} decides: it is met in ${tenths(metShare)}.`;
+}
+
+/**
+ * What other weeks would change, beside the forecast as it is.
+ *
+ * @example shiftInWords(asItIs, withThreeDays) // 'about 12 days sooner'
+ */
+export function shiftInWords(before: GateForecast, after: GateForecast): string | undefined {
+  if (before.kind === 'range' && after.kind === 'range') {
+    const days = Math.round(after.median - before.median);
+    if (Math.abs(days) < TELLING_DAYS) return 'no difference to speak of';
+    return `about ${Math.abs(days)} days ${days < 0 ? 'sooner' : 'later'}`;
+  }
+  if (before.kind === 'not at this rate' && after.kind === 'not at this rate') {
+    const shares = 10 * (after.openShare - before.openShare);
+    if (Math.abs(shares) < 1) return 'no difference to speak of';
+    return `it opens in ${shares > 0 ? 'more' : 'fewer'} of the futures`;
+  }
+  return undefined;
+}
+
+/** Less would not change anybody's week. */
+const TELLING_DAYS = 2;
+
+/**
+ * What one more check today would leave of the range.
+ *
+ * @example narrowingInWords({ measureId: 'wrist-extension', days: 40, after: 28 }, reader) // 'Wrist extension checked again today: the range shrinks from 40 to about 28 days.'
+ */
+export function narrowingInWords({ measureId, days, after }: Narrowing, { measureOf }: Pick<Reader, 'measureOf'>): string {
+  return `${measureOf(measureId).name} checked again today: the range shrinks from ${Math.round(days)} to about ${Math.round(after)} days.`;
+}
+
+/**
+ * Where a figure is likely to be after some weeks.
+ *
+ * @example fanInWords(point, measure) // '68° to 78° in 12 weeks'
+ */
+export function fanInWords({ days, low, high }: FanPoint, measure: Measure): string {
+  const [from, to] = [formatReading(measure, low), formatReading(measure, high)];
+  return `${from === to ? from : `${from} to ${to}`} in ${weeksOf(days)} weeks`;
 }
 
 function weeksOf(days: number): number {

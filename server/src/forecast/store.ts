@@ -27,7 +27,7 @@ export function forecastStore({ db, now }: Context, { readiness, library }: Neig
     /** Of one trainee's next gate; the same record gives the same answer all day. */
     of(traineeId: string): ForecastReply {
       const moment = now();
-      const { trainee, verdict, sessionFacts, symptoms } = readiness.judged(traineeId);
+      const { trainee, verdict, sessions, sessionFacts, symptoms } = readiness.judged(traineeId);
       const outlook = outlookOf({
         library: library.current(),
         ladder: library.current().ladder(trainee.ladderId),
@@ -35,11 +35,12 @@ export function forecastStore({ db, now }: Context, { readiness, library }: Neig
         history: readiness.history(traineeId),
         done: doneSets.all({ traineeId, until: instant(moment) }),
         sessions: sessionFacts,
+        minutes: sessions.map((s) => s.minutes),
         symptoms,
         now: moment,
       });
-      const random = seedrandom.alea(`${traineeId} ${calendarDay(moment)}`);
-      return { at: instant(moment), ...(outlook ? { forecast: forecastGate(outlook, random) } : {}) };
+      const seed = `${traineeId} ${calendarDay(moment)}`;
+      return { at: instant(moment), seed, ...(outlook ? { outlook, forecast: forecastGate(outlook, seedrandom.alea(seed)) } : {}) };
     },
   };
 }

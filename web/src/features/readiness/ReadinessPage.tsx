@@ -7,12 +7,14 @@ import { HeadroomChart } from './HeadroomChart.tsx';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { ReasonForm } from '../../client/ReasonForm.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
-import { useReadinessQuery, useWithdrawClearanceMutation } from './endpoints.ts';
+import { useForecastQuery, useReadinessQuery, useWithdrawClearanceMutation } from './endpoints.ts';
 import { buildOf, useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
+import { ForecastNote } from './ForecastNote.tsx';
 import { GatePanel } from './GatePanel.tsx';
 import { LadderView } from './LadderView.tsx';
 import { ScreeningNote } from './ScreeningNote.tsx';
 import { StopSigns } from './StopSigns.tsx';
+import { WeeksAhead } from './WeeksAhead.tsx';
 
 /** The verdict on one trainee; what stands between the gate and a withdrawal is handed in. */
 export function ReadinessPage({ children }: { readonly children: ReactNode }) {
@@ -20,6 +22,7 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
   const trainee = useCurrentTrainee();
   const body = useCurrentBody();
   const { data, error, isLoading, refetch } = useReadinessQuery(trainee.id);
+  const forecast = useForecastQuery(trainee.id);
   const [withdraw, withdrawal] = useWithdrawClearanceMutation();
   if (isLoading) return <Waiting />;
   if (!data) return <ProblemNote error={error} retry={() => void refetch()} />;
@@ -28,6 +31,7 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
   const rung = data.rungId ? library.rung(ladder.id, data.rungId) : undefined;
   const inHand = data.standing.rungs[data.standing.here];
   const neverChecked = data.headrooms.length > 0 && data.headrooms.every((h) => !h.capacity);
+  const closed = data.gate !== undefined && !data.gate.open;
   return (
     <div className="grid flex-1 content-start gap-x-6 gap-y-6 px-4 py-3 sm:px-6 lg:grid-cols-[14rem_minmax(0,1fr)_17.5rem]">
       <div className="order-3 lg:order-1">
@@ -60,6 +64,7 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
           trails={data.trails}
           now={now}
         />
+        {closed && forecast.data && <WeeksAhead data={forecast.data} headrooms={data.headrooms} trails={data.trails} />}
       </div>
       <div className="order-1 flex flex-col gap-3 lg:order-3">
         <StopSigns traineeId={trainee.id} signs={data.stopSigns} now={now} />
@@ -78,6 +83,8 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
         ) : (
           <p className="sheet p-3.5">The top of this ladder is signed. Choose the next target in the profile.</p>
         )}
+        {closed && forecast.data && <ForecastNote data={forecast.data} measureOf={library.measure} />}
+        {closed && forecast.isError && <p className="aside text-sm">When the gate may open could not be worked out just now.</p>}
         {data.slipped.length > 0 && (
           <div className="border-s-4 border-warning bg-warning/10 p-3 leading-snug">
             <p className="font-semibold">The rung in hand has slipped</p>

@@ -1,6 +1,7 @@
 import type {
   ClearanceDto,
   ClearanceReply,
+  ForecastReply,
   ReadinessReply,
   StopSignClosureDto,
   StopSignReply,
@@ -13,6 +14,10 @@ const endpoints = api.injectEndpoints({
   endpoints: (build) => ({
     readiness: build.query<ReadinessReply, string>({
       query: (id) => `trainees/${id}/readiness`,
+      providesTags: (_r, _e, id) => rests('Readiness', id),
+    }),
+    forecast: build.query<ForecastReply, string>({
+      query: (id) => `trainees/${id}/forecast`,
       providesTags: (_r, _e, id) => rests('Readiness', id),
     }),
     closeStopSign: build.mutation<readonly StopSignReply[], About<StopSignClosureDto>>({
@@ -33,4 +38,5 @@ const endpoints = api.injectEndpoints({
 /** What is asked outside the hooks. */
 export const readinessEndpoints = endpoints.endpoints;
 
-export const { useReadinessQuery, useCloseStopSignMutation, useSignClearanceMutation, useWithdrawClearanceMutation } = endpoints;
+export const { useReadinessQuery, useForecastQuery, useCloseStopSignMutation, useSignClearanceMutation, useWithdrawClearanceMutation } =
+  endpoints;

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { forecaster } from './drawFutures.ts';
+
+expose(forecaster);
