@@ -9,9 +9,12 @@ import { expectedIn, forecastCapacity, poolGains } from './capacity.ts';
 import { effectOf } from './dose.ts';
 import { normalDraws, quantileOf } from './draws.ts';
 import type { DemandOutlook } from './demand.ts';
+import { fanOf } from './fan.ts';
 import { forecastGate, type GateOutlook, HORIZON_DAYS, WAITING } from './gate.ts';
+import { narrowingOf } from './narrowing.ts';
 import { scaleOf } from './scale.ts';
 import { intervalOf } from './trend.ts';
+import { usualWeeks, whatIf, type WhatIf } from './whatIf.ts';
 
 const NOW = new Date('2026-03-01T12:00:00Z');
 const MEASURE = LIBRARY.measure('wrist-extension');
@@ -219,4 +222,52 @@ it('where somebody will be has an error that grows', () => {
   const trend = forecastCapacity(RISING, [6, 6, 6, 6, 6, 6, 6, 6, 6], MEASURE, { now: NOW });
   expect(expectedIn(trend, 60).mean).toBeGreaterThan(expectedIn(trend, 0).mean);
   expect(expectedIn(trend, 60).sd).toBeGreaterThan(expectedIn(trend, 0).sd);
+});
+
+it('weeks that have been are the usual ones, and change nothing', () => {
+  const one = outlook(80, RISING, { checkDays: 13.6 });
+  expect(usualWeeks(one)).toEqual({ daysPerWeek: 2, minutesPerDay: 45, missedDays: 0, checkDays: 14 });
+  expect(forecastGate(whatIf(one, usualWeeks(one)), random())).toEqual(forecastGate(one, random()));
+});
+
+it('sets grow with days and minutes, fall with drills that are gone, and a focus takes from the rest', () => {
+  const two = outlook(80, RISING, { demands: [demand(80, RISING), { ...demand(80, RISING), measureId: 'grip', work: [] }] });
+  const usual = usualWeeks(two);
+  const sets = (changes: Partial<WhatIf>) => whatIf(two, { ...usual, ...changes }).demands.map((d) => d.weeklySets);
+  expect(sets({})).toEqual([6, 6]);
+  expect(sets({ daysPerWeek: 4 })).toEqual([12, 12]);
+  expect(sets({ daysPerWeek: 4, minutesPerDay: 22.5 })).toEqual([6, 6]);
+  expect(sets({ without: ['plank'] })).toEqual([4, 6]);
+  expect(sets({ daysPerWeek: 0 })).toEqual([0, 0]);
+  const [gets = 0, gives = 0] = sets({ focus: 'wrist-extension' });
+  expect(gets).toBeGreaterThan(6);
+  expect(gets + gives).toBeCloseTo(12, 9);
+  expect(gives).toBeGreaterThan(0);
+  const nobody = outlook(80, RISING, {
+    waits: { blocked: ['nobody-trains'], days: 0, sessions: [{ rule: 'clean-sessions', missing: 1, hoursApart: 48 }] },
+    rhythm: { sessionsPerWeek: 0, minutes: 0, held: 0, counted: 0 },
+  });
+  expect(forecastGate(whatIf(nobody, { ...usualWeeks(nobody), daysPerWeek: 2 }), random()).kind).not.toBe('blocked');
+  expect(forecastGate(whatIf(one(), { ...usualWeeks(one()), daysPerWeek: 0 }), random())).toMatchObject({ blocked: ['nobody-trains'] });
+  function one() {
+    return outlook(80, RISING, { waits: { blocked: [], days: 0, sessions: [{ rule: 'clean-sessions', missing: 1, hoursApart: 48 }] } });
+  }
+});
+
+it('a further check narrows what hangs on it, and nothing where there is no range', () => {
+  const [first] = narrowingOf(outlook(80, RISING), random);
+  expect(first).toMatchObject({ measureId: MEASURE.id });
+  expect(first?.after).toBeLessThan(first?.days ?? 0);
+  expect(narrowingOf(outlook(80, history(60, 63)), random)).toEqual([]);
+});
+
+it('a fan begins where the figure is, opens with time, and sinks while nobody trains', () => {
+  const trend = forecastCapacity(RISING, [6, 6, 6, 6, 6, 6, 6, 6], MEASURE, { now: NOW });
+  const [today, later] = fanOf(trend, MEASURE, [0, 84]);
+  expect(today?.mid).toBeCloseTo(trend.state.mean[0], 9);
+  expect((later?.high ?? 0) - (later?.low ?? 0)).toBeGreaterThan((today?.high ?? 0) - (today?.low ?? 0));
+  expect(fanOf(trend, MEASURE, [84], 28)[0]?.mid).toBeLessThan(later?.mid ?? 0);
+  expect(fanOf(trend, MEASURE, [400]).every((p) => p.high <= MEASURE.limits.max)).toBe(true);
+  const { mean: expected } = expectedIn(trend, 84);
+  expect(later?.mid).toBeCloseTo(expected, 9);
 });

@@ -26,7 +26,7 @@ export interface Deciding {
   readonly what: string;
   /** By how many days the median would come sooner if it were met already; absent where the median lies beyond the horizon. */
   readonly daysSooner?: number;
-  /** Share of the draws in which it is met within the horizon. */
+  /** Share of the draws in which it is met before the gate opens or the horizon ends. */
   readonly metShare: number;
 }
 
@@ -69,7 +69,7 @@ export type GateForecast =
 /** Half a year: further nobody looks. */
 export const HORIZON_DAYS = 182;
 const DRAWS = 2000;
-/** Occasions fit into the bits of one number. */
+/** Nobody is checked more often than this within the horizon. */
 const MOST_OCCASIONS = 30;
 /** Coaches do not check on the very day: within so much of the days between two checks. */
 const ABOUT = 0.35;
@@ -98,26 +98,38 @@ export function forecastGate(input: GateOutlook, random: () => number): GateFore
   const days = occasionsOf(input);
   const normal = normalDraws(random);
   const paths = byMeasure(demands).map((sides) => pathsOf(sides, days, missedDays, normal));
-  const opened = new Float64Array(draws);
-  const without = paths.map(() => new Float64Array(draws));
-  const unwaited = new Float64Array(draws);
+  const opened = new Float64Array(draws).fill(Infinity);
+  const unwaited = new Float64Array(draws).fill(Infinity);
+  const without = paths.map(() => new Float64Array(draws).fill(Infinity));
   const met = paths.map(() => 0);
+  const seenMet = new Uint8Array(paths.length);
   let waited = 0;
-  const masks = new Int32Array(paths.length);
   for (let draw = 0; draw < draws; draw++) {
-    for (let i = 0; i < paths.length; i++) {
-      masks[i] = paths[i]?.draw() ?? 0;
-      if (masks[i] !== 0) met[i] = (met[i] ?? 0) + 1;
-    }
     const wait = waitingDraw(waits, rhythm, missedDays, random);
     if (wait <= HORIZON_DAYS) waited++;
     const about = ABOUT * (random() * 2 - 1);
-    opened[draw] = firstDay(allOf(masks, -1), days, wait, about);
-    unwaited[draw] = firstDay(allOf(masks, -1), days, 0, about);
-    for (let i = 0; i < paths.length; i++) {
-      const others = without[i];
-      if (others) others[draw] = firstDay(allOf(masks, i), days, wait, about);
+    for (const path of paths) path.begin();
+    seenMet.fill(0);
+    for (let k = 0; k < days.length && opened[draw] === Infinity; k++) {
+      let failing = -1;
+      let fails = 0;
+      for (let i = 0; i < paths.length; i++) {
+        if (paths[i]?.passesAt(k)) {
+          seenMet[i] = 1;
+        } else {
+          fails++;
+          failing = i;
+        }
+      }
+      if (fails > 1) continue;
+      const day = dayAt(k, days, wait, about);
+      // With one that fails only its own question is answered; with none all are that still wait for an answer.
+      for (let i = 0; i < paths.length; i++) if (fails === 0 || i === failing) sooner(without[i], draw, day);
+      if (fails > 0) continue;
+      sooner(unwaited, draw, dayAt(k, days, 0, about));
+      sooner(opened, draw, day);
     }
+    for (let i = 0; i < paths.length; i++) met[i] = (met[i] ?? 0) + (seenMet[i] ?? 0);
   }
   opened.sort();
   const median = quantileOf(opened, 0.5);
@@ -142,23 +154,16 @@ function occasionsOf({ nextCheckDays, checkDays }: GateOutlook): readonly number
   return days;
 }
 
-function allOf(masks: Int32Array, except: number): number {
-  let all = -1;
-  for (let i = 0; i < masks.length; i++) if (i !== except) all &= masks[i] ?? 0;
-  return all;
+/** The day from which an occasion opens the gate; Infinity where the waiting outlasts it. */
+function dayAt(k: number, days: readonly number[], wait: number, about: number): number {
+  const from = days[k] ?? 0;
+  if (wait >= (days[k + 1] ?? HORIZON_DAYS)) return Infinity;
+  if (wait > from || k === 0) return Math.max(wait, from);
+  return Math.max(0, from + about * (from - (days[k - 1] ?? 0)));
 }
 
-/** The first day on which every figure passes and the waiting is over; Infinity beyond the horizon. */
-function firstDay(mask: number, days: readonly number[], wait: number, about: number): number {
-  for (let k = 0; k < days.length; k++) {
-    if (((mask >> k) & 1) === 0) continue;
-    const from = days[k] ?? 0;
-    const to = days[k + 1] ?? HORIZON_DAYS;
-    if (wait >= to) continue;
-    if (wait > from || k === 0) return Math.max(wait, from);
-    return Math.max(0, from + about * (from - (days[k - 1] ?? 0)));
-  }
-  return Infinity;
+function sooner(days: Float64Array | undefined, draw: number, day: number): void {
+  if (days && day < (days[draw] ?? Infinity)) days[draw] = day;
 }
 
 function decidingOf(what: string, median: number, without: ArrayLike<number>, metShare: number): Deciding {

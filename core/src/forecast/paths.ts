@@ -2,10 +2,13 @@ import { effectOf } from './dose.ts';
 import type { DemandOutlook } from './demand.ts';
 import { ahead, type Interval, intervalOf } from './trend.ts';
 
-/** The futures of one check: each draw tells at which occasions all its sides pass, one bit an occasion. */
+/** The futures of one check, one occasion after the other, so that nobody draws further than has to be known. */
 export interface DemandPaths {
   readonly measureId: string;
-  readonly draw: () => number;
+  /** Starts the next future. */
+  readonly begin: () => void;
+  /** Whether all sides pass at an occasion; asked for in order, from 0. */
+  readonly passesAt: (occasion: number) => boolean;
 }
 
 const DAYS_PER_WEEK = 7;
@@ -15,8 +18,6 @@ const SHARED = Math.sqrt(ALIKE);
 const OWN = Math.sqrt(1 - ALIKE);
 /** So many standard deviations inside, nothing has to be drawn. */
 const CERTAIN = 4;
-/** Every occasion, in bits. */
-const ALL = -1;
 
 /** A stretch between two occasions. */
 interface Step extends Interval {
@@ -45,54 +46,68 @@ export function pathsOf(sides: readonly DemandOutlook[], days: readonly number[]
   const measureId = sides[0]?.measureId ?? '';
   const open = sides.filter((side) => !isCertain(side, days, missedDays));
   const plans = open.flatMap((outlook) => planOf(outlook, days, missedDays) ?? []);
-  const hopeless = plans.length < open.length;
-  const shared = new Float64Array(3 + 2 * days.length);
+  if (plans.length < open.length) return { measureId, begin: nothing, passesAt: () => false };
+  if (plans.length === 0) return { measureId, begin: nothing, passesAt: () => true };
+  const alone = plans.length === 1;
+  // What moves both sides; one side alone has its own chance only.
+  const common = new Float64Array(3);
+  const draw = (i: number) => (alone ? normal() : SHARED * (common[i] ?? 0) + OWN * normal());
+  const shareAnew = (most: number) => {
+    if (!alone) for (let i = 0; i < most; i++) common[i] = normal();
+  };
+  const followed = plans.map((plan) => followedSide(plan, days, { draw, normal }));
   return {
     measureId,
-    draw() {
-      if (hopeless) return 0;
-      if (plans.length === 0) return ALL;
-      for (let i = 0; i < shared.length; i++) shared[i] = normal();
-      let mask = ALL;
-      for (const plan of plans) mask &= follow(plan, days, shared, normal);
-      return mask;
+    begin() {
+      shareAnew(3);
+      for (const side of followed) side.begin();
+    },
+    passesAt(occasion) {
+      if (occasion > 0) shareAnew(2);
+      let all = true;
+      for (const side of followed) if (!side.passesAt(occasion)) all = false;
+      return all;
     },
   };
 }
 
-/** One future of one side. */
-function follow(
+function nothing(): void {
+  // A future that is certain begins by itself.
+}
+
+/** One side of one future after the other. */
+function followedSide(
   { outlook, start, root, steps, checkError }: SidePlan,
   days: readonly number[],
-  shared: Float64Array,
-  normal: () => number,
+  { draw, normal }: { readonly draw: (i: number) => number; readonly normal: () => number },
 ) {
   const { passing, passesDays, freshDays } = outlook;
   const { from = -Infinity, to = Infinity } = passing;
-  const a = SHARED * (shared[0] ?? 0) + OWN * normal();
-  const b = SHARED * (shared[1] ?? 0) + OWN * normal();
-  const c = SHARED * (shared[2] ?? 0) + OWN * normal();
-  let x = start[0] + root[0] * a;
-  let v = start[1] + root[1] * a + root[2] * b;
-  const g = start[2] + root[3] * a + root[4] * b + root[5] * c;
-  let goodUntil = passesDays;
-  let mask = goodUntil >= (days[1] ?? Infinity) || (goodUntil > 0 && days.length === 1) ? 1 : 0;
-  for (let k = 0; k < steps.length; k++) {
-    const step = steps[k];
-    if (!step) break;
-    const n1 = SHARED * (shared[3 + 2 * k] ?? 0) + OWN * normal();
-    const n2 = SHARED * (shared[4 + 2 * k] ?? 0) + OWN * normal();
-    x += step.through * v + g * step.dosed + step.noise[0] * n1;
-    v = step.left * v + step.noise[1] * n1 + step.noise[2] * n2;
-    const day = days[k + 1] ?? 0;
-    const next = days[k + 2] ?? day;
-    if (goodUntil < next || goodUntil <= day) {
-      const read = x + checkError * normal();
-      goodUntil = read >= from && read <= to ? day + freshDays : 0;
-    }
-    if (goodUntil > day) mask |= 1 << (k + 1);
-  }
-  return mask;
+  let [x, v, g, goodUntil] = [0, 0, 0, 0];
+  return {
+    begin() {
+      const a = draw(0);
+      const b = draw(1);
+      x = start[0] + root[0] * a;
+      v = start[1] + root[1] * a + root[2] * b;
+      g = start[2] + root[3] * a + root[4] * b + root[5] * draw(2);
+      goodUntil = passesDays;
+    },
+    passesAt(occasion: number): boolean {
+      const day = days[occasion] ?? 0;
+      const step = steps[occasion - 1];
+      if (!step) return goodUntil >= (days[1] ?? Infinity) || (goodUntil > 0 && days.length === 1);
+      const n = draw(0);
+      x += step.through * v + g * step.dosed + step.noise[0] * n;
+      v = step.left * v + step.noise[1] * n + step.noise[2] * draw(1);
+      const next = days[occasion + 1] ?? day;
+      if (goodUntil < next || goodUntil <= day) {
+        const read = x + checkError * normal();
+        goodUntil = read >= from && read <= to ? day + freshDays : 0;
+      }
+      return goodUntil > day;
+    },
+  };
 }
 
 function planOf(outlook: DemandOutlook, days: readonly number[], missedDays: number): SidePlan | undefined {

@@ -1,6 +1,8 @@
 import { KalmanFilter } from 'kalman-filter';
-import { linearRegression } from 'simple-statistics';
+import seedrandom from 'seedrandom';
+import { linearRegression, mean, standardDeviation } from 'simple-statistics';
 import { expect, it } from 'vitest';
+import { normalDraws, quantileOf } from './draws.ts';
 import { ahead, firstState, intervalOf, seen, type TrendModel, type TrendState } from './trend.ts';
 
 /* Held against two reference implementations where they must agree: least squares (simple-statistics 7) and a Kalman filter (kalman-filter 2). */
@@ -79,4 +81,14 @@ it('an interval cut in two is the same interval, and a drift fades', () => {
   for (const i of [0, 1, 2] as const) expect(cut.mean[i]).toBeCloseTo(whole.mean[i], 9);
   for (const i of [0, 1, 2, 3, 4, 5] as const) expect(cut.cov[i]).toBeCloseTo(whole.cov[i], 9);
   expect(ahead(start, intervalOf(model, 60), 0).mean[1]).toBeCloseTo(0, 3);
+});
+
+it('normal draws are normal: mean, spread, fourth moment and tails, against the table', () => {
+  const normal = normalDraws(seedrandom.alea('one'));
+  const draws = Float64Array.from({ length: 200_000 }, normal).sort();
+  expect(mean([...draws])).toBeCloseTo(0, 1.9);
+  expect(standardDeviation([...draws])).toBeCloseTo(1, 1.9);
+  // Quantiles of the standard normal distribution (Abramowitz & Stegun table 26.1, from memory).
+  const table = { 0.001: -3.0902, 0.025: -1.96, 0.1: -1.2816, 0.5: 0, 0.9: 1.2816, 0.975: 1.96, 0.999: 3.0902 };
+  for (const [p, z] of Object.entries(table)) expect(Math.abs(quantileOf(draws, Number(p)) - z)).toBeLessThan(0.07);
 });

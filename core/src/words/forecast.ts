@@ -90,13 +90,13 @@ export function narrowingInWords({ measureId, days, after }: Narrowing, { measur
 }
 
 /**
- * Where a figure is likely to be after some weeks.
+ * Where a figure is likely to be, in eight of ten futures.
  *
- * @example fanInWords(point, measure) // '68° to 78° in 12 weeks'
+ * @example fanInWords(point, measure) // '68° to 78°'
  */
-export function fanInWords({ days, low, high }: FanPoint, measure: Measure): string {
+export function fanInWords({ low, high }: FanPoint, measure: Measure): string {
   const [from, to] = [formatReading(measure, low), formatReading(measure, high)];
-  return `${from === to ? from : `${from} to ${to}`} in ${weeksOf(days)} weeks`;
+  return from === to ? from : `${from} to ${to}`;
 }
 
 function weeksOf(days: number): number {

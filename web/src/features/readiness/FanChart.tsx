@@ -45,9 +45,11 @@ export function FanChart({ outlook, headrooms, trails, measureOf, now }: FanChar
         <span className="absolute bottom-0 -translate-x-1/2 font-semibold" style={{ left: xOf(0, width) }}>
           today
         </span>
-        <span className="absolute end-0 bottom-0">in {WEEKS_AHEAD} weeks</span>
+        <span className="absolute end-0 bottom-0 sm:hidden">in {WEEKS_AHEAD} weeks</span>
       </div>
-      <div className="hidden h-7 sm:block" />
+      <div className="relative hidden h-7 text-sm sm:block" aria-hidden>
+        <span className="absolute start-3 bottom-0">in {WEEKS_AHEAD} weeks</span>
+      </div>
       <ul>
         {rows.map(({ measure, headroom }) => (
           <li key={measure.id} style={{ height: ROW }} className="flex flex-col justify-center border-b border-base-300 ps-2">
@@ -69,16 +71,13 @@ export function FanChart({ outlook, headrooms, trails, measureOf, now }: FanChar
       </div>
       <ul className="col-span-2 text-[0.9rem] sm:col-span-1">
         {rows.map(({ measure, lines }) => (
-          <li
-            key={measure.id}
-            className="flex min-h-(--row) flex-col justify-center sm:border-b sm:border-base-300 sm:ps-3"
-            style={{ '--row': `${ROW}px` } as object}
-          >
-            <span className="sr-only">{measure.name}, eight of ten futures:</span>
+          <li key={measure.id} style={{ height: ROW }} className="flex flex-col justify-center border-b border-base-300 ps-3 leading-tight">
+            <span className="font-semibold sm:sr-only">
+              {measure.name}
+              <span className="sr-only">, eight of ten futures in {WEEKS_AHEAD} weeks</span>
+            </span>
             {endWords(lines, measure).map((words) => (
-              <span key={words} className="leading-tight">
-                {words}
-              </span>
+              <span key={words}>{words}</span>
             ))}
           </li>
         ))}
