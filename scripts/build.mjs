@@ -46,6 +46,7 @@ async function buildServer() {
       demo: join(ROOT, 'server/src/demo/main.ts'),
       restore: join(ROOT, 'server/src/studios/restoreMain.ts'),
       judgeThread: join(ROOT, 'server/src/library/judgeThread.ts'),
+      drawThread: join(ROOT, 'server/src/forecast/drawThread.ts'),
     },
     outdir: out,
     bundle: true,

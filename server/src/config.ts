@@ -21,8 +21,8 @@ export interface Config {
   readonly log: boolean;
   /** How far this server's clock is ahead of the machine's, in milliseconds: for tests, which choose their day. */
   readonly clockShift: number;
-  /** The built program that judges library files in a thread of its own; absent in development. */
-  readonly judge: URL | undefined;
+  /** Where the built programs of threads lie; absent in development. */
+  readonly threads: URL | undefined;
 }
 
 const DEFAULT_PORT = 4170;
@@ -48,7 +48,7 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     pages: env.MYOKINET_PAGES,
     log: env.MYOKINET_LOG === '1',
     clockShift: shiftFrom(env),
-    judge: env.NODE_ENV === 'production' ? new URL('./judgeThread.js', import.meta.url) : undefined,
+    threads: env.NODE_ENV === 'production' ? new URL('.', import.meta.url) : undefined,
   };
 }
 

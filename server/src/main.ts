@@ -2,12 +2,12 @@ import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import type { FastifyInstance } from 'fastify';
 import { buildApp } from './app.ts';
+import { inThreads } from './aside.ts';
 import { type Config, configFrom, SettingProblem } from './config.ts';
 import { DEMO_STUDIO, STUDIO_ID } from './context.ts';
 import { BUILT_IN_COACH } from './actor.ts';
 import { demoRoutes } from './identity/demoRoutes.ts';
 import { openSeat } from './seat.ts';
-import { judgeInThread } from './library/judgeInThread.ts';
 import { openDatabase } from './database/open.ts';
 import { servicesFor } from './services.ts';
 import { openHouse } from './studios/house.ts';
@@ -26,7 +26,7 @@ const say = (line: string) => process.stdout.write(`${line}\n`);
 async function demo(file: string, config: Config, now: () => Date): Promise<Ready> {
   mkdirSync(dirname(file), { recursive: true });
   const db = openDatabase(file);
-  const studio = servicesFor({ db, studioId: STUDIO_ID, now }, config.judge && judgeInThread(config.judge));
+  const studio = servicesFor({ db, studioId: STUDIO_ID, now }, config.threads && inThreads(config.threads));
   const app = await buildApp(openSeat(studio, BUILT_IN_COACH), now, {
     ...config,
     origin: undefined,
@@ -45,7 +45,7 @@ async function realStudio(config: Config, now: () => Date): Promise<Ready> {
     copiesFolder: config.copies,
     passphrase: config.passphrase,
     now,
-    judge: config.judge && judgeInThread(config.judge),
+    aside: config.threads && inThreads(config.threads),
     adopt: config.adopt,
     secure: config.origin !== undefined,
   });

@@ -4,13 +4,12 @@ import { caseloadStore, type CaseloadStore } from './caseload/store.ts';
 import type { Scope } from '@myokinet/core/contracts';
 import { checkStore, type CheckStore } from './checks/store.ts';
 import { clearanceStore, type ClearanceStore } from './clearances/store.ts';
+import { type Aside, HERE } from './aside.ts';
 import type { Context } from './context.ts';
 import { correctionStore, type CorrectionStore } from './corrections/store.ts';
 import { gateSettingsStore, type GateSettingsStore } from './gates/store.ts';
 import { floorStore, type FloorStore } from './floor/store.ts';
 import { schoolStore, type SchoolStore } from './library/schoolStore.ts';
-import { judgeFile } from './library/judgeFile.ts';
-import type { JudgeFile } from './library/judgeInThread.ts';
 import { libraryPictureStore, type LibraryPictureStore } from './library/pictureStore.ts';
 import { libraryStore, type LibraryStore } from './library/store.ts';
 import { measuringStore, type MeasuringStore } from './measuring/store.ts';
@@ -79,11 +78,11 @@ export interface Services {
   readonly classes: ClassStore;
 }
 
-/** @param judge how a library file is judged; in the same thread where nothing is said */
-export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Services {
+/** @param aside how what takes long is done; in the same thread where nothing is said */
+export function servicesFor(context: Context, aside: Aside = HERE): Services {
   const libraryPictures = libraryPictureStore(context);
   const routineFile = routineShelf(context);
-  const library = libraryStore(context, judge, libraryPictures, routineFile);
+  const library = libraryStore(context, aside.judge, libraryPictures, routineFile);
   const scope = () => ({ now: context.now(), library: library.current() });
   const emergencies = emergencyStore(context);
   const health = healthStore(context);
@@ -132,7 +131,7 @@ export function servicesFor(context: Context, judge: JudgeFile = judgeFile): Ser
     floor: floorStore(context, { trainees, sessions, symptoms, library, scope }),
     records: recordStore(context, trainees),
     readiness,
-    forecasts: forecastStore(context, { readiness, library }),
+    forecasts: forecastStore(context, { readiness, library, draw: aside.draw }),
     caseload: caseloadStore(context, readiness, library),
     links: linkStore(context, trainees),
     own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines, briefs }),

@@ -2,7 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
-import type { GateForecast, GateOutlook } from '../forecast/index.ts';
+import type { Calibration, GateForecast, GateOutlook, Replay } from '../forecast/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { CautionInForce, ClosingProblem, Morning, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
 import type { LastingPainReply } from './healthReplies.ts';
@@ -87,6 +87,30 @@ export interface ForecastReply {
   /** What it was drawn from, and the seed of the draws: other weeks can be drawn from it with the same chance. */
   readonly outlook?: GateOutlook;
   readonly seed: string;
+}
+
+/** Forecasts of everybody whose gate is closed, as far as they are drawn. */
+export interface ForecastsReply {
+  readonly at: Instant;
+  /** Trainees who wait for theirs. */
+  readonly pending: number;
+  readonly forecasts: readonly { readonly traineeId: string; readonly forecast: GateForecast }[];
+}
+
+/** A forecast as it would have been made in the past, beside what became of it. */
+export interface PastForecastReply extends Replay {
+  readonly traineeId: string;
+  readonly name: string;
+  readonly rungName: string;
+  readonly made: Instant;
+}
+
+export interface ForecastCalibrationReply {
+  readonly at: Instant;
+  /** False while the past is replayed. */
+  readonly ready: boolean;
+  readonly calibration?: Calibration;
+  readonly replays: readonly PastForecastReply[];
 }
 
 export interface ReadinessReply {

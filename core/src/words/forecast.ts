@@ -1,6 +1,7 @@
 import type { Blocked, Deciding, FanPoint, GateForecast, Narrowing } from '../forecast/index.ts';
 import { WAITING } from '../forecast/index.ts';
 import { formatReading, type Measure, type MeasureOf } from '../measuring/index.ts';
+import { format } from 'date-fns';
 import { addDays, shortDay } from '../quantities/index.ts';
 
 const BLOCKED: Readonly<Record<Blocked, string>> = {
@@ -41,6 +42,30 @@ export function forecastInWords(forecast: GateForecast, { measureOf, now }: Read
     }
     case 'not at this rate':
       return `Not at this rate: it opens within ${weeksOf(forecast.horizonDays)} weeks in ${tenths(forecast.openShare)}.`;
+  }
+}
+
+/**
+ * The same for a list: as short as a range with its reason can be.
+ *
+ * @example forecastBriefly(forecast, now) // '12 Mar to 9 May'
+ */
+export function forecastBriefly(forecast: GateForecast, now: Date): string {
+  const day = (days: number) => format(addDays(now, days), 'd MMM');
+  switch (forecast.kind) {
+    case 'blocked':
+      return 'has to be seen to first';
+    case 'too little': {
+      const most = Math.max(...forecast.missing.map((m) => m.needed - m.checks));
+      return `${most} more ${most === 1 ? 'check' : 'checks'} to tell`;
+    }
+    case 'range': {
+      const { early, late } = forecast;
+      if (late === undefined) return `after ${day(early)}`;
+      return day(early) === day(late) ? day(late) : `${day(early)} to ${day(late)}`;
+    }
+    case 'not at this rate':
+      return 'not at this rate';
   }
 }
 

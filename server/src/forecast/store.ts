@@ -1,10 +1,13 @@
-import type { ForecastReply } from '@myokinet/core/contracts';
-import { type DoneSets, forecastGate, outlookOf } from '@myokinet/core/forecast';
+import type { ForecastCalibrationReply, ForecastReply, ForecastsReply } from '@myokinet/core/contracts';
+import { calibrate, type DoneSets, type GateForecast, type GateOutlook, outlookOf } from '@myokinet/core/forecast';
+import type { Library } from '@myokinet/core/library';
 import { calendarDay, instant } from '@myokinet/core/quantities';
-import seedrandom from 'seedrandom';
 import type { Context } from '../context.ts';
 import type { LibraryStore } from '../library/store.ts';
-import type { ReadinessStore } from '../readiness/store.ts';
+import type { Judged, ReadinessStore } from '../readiness/store.ts';
+import type { DrawGate } from './drawInThread.ts';
+import { inTurns, type Turn } from './inTurns.ts';
+import { gainsOf, type Learned, NOTHING_LEARNED, replaysOf } from './learned.ts';
 
 /** What was done and confirmed, drill by drill of each session: the dose that trained a capacity. */
 const DONE_SETS = `
@@ -18,29 +21,124 @@ const DONE_SETS = `
 interface Neighbours {
   readonly readiness: ReadinessStore;
   readonly library: LibraryStore;
+  readonly draw: DrawGate;
 }
 
-/** When gates are likely to open. */
-export function forecastStore({ db, now }: Context, { readiness, library }: Neighbours) {
+/** A forecast of the lists, and what it was drawn from. */
+interface KeptForecast {
+  readonly writes: number;
+  readonly day: string;
+  readonly library: Library;
+  readonly learned: Learned;
+  /** Absent where the gate is open, or where there is none. */
+  readonly forecast: GateForecast | undefined;
+}
+
+/** When gates are likely to open. Lists are filled in turns, so that requests are answered between them. */
+export function forecastStore({ db, now }: Context, { readiness, library, draw }: Neighbours) {
   const doneSets = db.prepare<{ traineeId: string; until: string }, DoneSets>(DONE_SETS);
+  const kept = new Map<string, KeptForecast>();
+  let learned: Learned = NOTHING_LEARNED;
+
+  const historyOf = (traineeId: string, moment: Date) => ({
+    history: readiness.history(traineeId, moment),
+    done: doneSets.all({ traineeId, until: instant(moment) }),
+  });
+
+  function outlookAt(
+    { trainee, verdict, sessions, sessionFacts, symptoms }: Judged,
+    ladderId: string,
+    moment: Date,
+  ): GateOutlook | undefined {
+    const shelf = library.current();
+    return outlookOf({
+      ...historyOf(trainee.id, moment),
+      ...{ library: shelf, ladder: shelf.ladder(ladderId), verdict, symptoms, now: moment },
+      sessions: sessionFacts,
+      minutes: sessions.map((s) => s.minutes),
+      gains: learned.gains,
+      widen: learned.calibration?.widen,
+    });
+  }
+
+  const seedOf = (traineeId: string, moment: Date) => `${traineeId} ${calendarDay(moment)}`;
+
+  const keyOf = (traineeId: string): Omit<KeptForecast, 'forecast'> => ({
+    writes: readiness.writesAbout(traineeId),
+    day: calendarDay(now()),
+    library: library.current(),
+    learned,
+  });
+  const isFresh = (traineeId: string) => {
+    const known = kept.get(traineeId);
+    const key = keyOf(traineeId);
+    return known?.writes === key.writes && known.day === key.day && known.library === key.library && known.learned === key.learned;
+  };
+
+  const learn = inTurns(async (turn) => {
+    const day = calendarDay(now());
+    const all = readiness.all();
+    const gains = await gainsOf(all, { library: library.current(), historyOf, now: now(), turn });
+    const replays = await replaysOf(all, { readiness, outlookAt, draw, now, turn });
+    learned = { day, gains, replays, calibration: calibrate(replays.map((r) => r.replay)) };
+  });
+
+  const fill = inTurns(async (turn) => {
+    await drawAll(turn);
+    if (learned.day === calendarDay(now())) return;
+    await learn.begin();
+    await drawAll(turn);
+  });
+
+  async function drawAll(turn: Turn) {
+    // The keys are those of the verdicts: what is written while others are drawn makes them stale again.
+    const waiting = readiness.all().map((judged) => ({ judged, key: keyOf(judged.trainee.id) }));
+    for (const { judged, key } of waiting) {
+      const { id, ladderId } = judged.trainee;
+      if (isFresh(id)) continue;
+      const moment = now();
+      const outlook = outlookAt(judged, ladderId, moment);
+      kept.set(id, { ...key, forecast: outlook && (await draw(outlook, seedOf(id, moment))) });
+      await turn();
+    }
+  }
+
   return {
     /** Of one trainee's next gate; the same record gives the same answer all day. */
-    of(traineeId: string): ForecastReply {
+    async of(traineeId: string): Promise<ForecastReply> {
       const moment = now();
-      const { trainee, verdict, sessions, sessionFacts, symptoms } = readiness.judged(traineeId);
-      const outlook = outlookOf({
-        library: library.current(),
-        ladder: library.current().ladder(trainee.ladderId),
-        verdict,
-        history: readiness.history(traineeId),
-        done: doneSets.all({ traineeId, until: instant(moment) }),
-        sessions: sessionFacts,
-        minutes: sessions.map((s) => s.minutes),
-        symptoms,
-        now: moment,
-      });
-      const seed = `${traineeId} ${calendarDay(moment)}`;
-      return { at: instant(moment), seed, ...(outlook ? { outlook, forecast: forecastGate(outlook, seedrandom.alea(seed)) } : {}) };
+      const judged = readiness.judged(traineeId);
+      const outlook = outlookAt(judged, judged.trainee.ladderId, moment);
+      const seed = seedOf(traineeId, moment);
+      return { at: instant(moment), seed, ...(outlook ? { outlook, forecast: await draw(outlook, seed) } : {}) };
+    },
+
+    /** Of everybody, as far as they are drawn; those that are not are drawn meanwhile. */
+    listed(): ForecastsReply {
+      const all = readiness.all().map((j) => j.trainee.id);
+      const fresh = all.filter(isFresh);
+      if (fresh.length < all.length) void fill.begin();
+      return {
+        at: instant(now()),
+        pending: all.length - fresh.length,
+        forecasts: fresh.flatMap((traineeId) => {
+          const forecast = kept.get(traineeId)?.forecast;
+          return forecast ? [{ traineeId, forecast }] : [];
+        }),
+      };
+    },
+
+    /** How good forecasts of the studio's past would have been; nothing while they are replayed. */
+    calibration(): ForecastCalibrationReply {
+      const ready = learned.day === calendarDay(now());
+      if (!ready) void learn.begin();
+      const { calibration, replays } = learned;
+      return {
+        at: instant(now()),
+        ready,
+        ...(ready && calibration ? { calibration } : {}),
+        replays: ready ? replays.map(({ replay, ...about }) => ({ ...about, ...replay })) : [],
+      };
     },
   };
 }

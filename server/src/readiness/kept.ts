@@ -22,8 +22,12 @@ export function keptVerdicts<Judged>(db: Database, judge: Judge<Judged>) {
   const watch = writeWatch(db);
   let kept: { readonly at: number; readonly library: Library; readonly rows: Map<string, Judged> } | undefined;
 
+  const about = { everybody: 0, each: new Map<string, number>() };
+
   function renewed(now: Date, library: Library): Map<string, Judged> {
     const stale = watch.take();
+    if (stale === 'everybody') about.everybody++;
+    else for (const id of stale) about.each.set(id, (about.each.get(id) ?? 0) + 1);
     const age = kept ? now.getTime() - kept.at : Infinity;
     if (!kept || stale === 'everybody' || stale.length > ONE_BY_ONE || kept.library !== library || age < 0 || age >= KEPT_MS) {
       kept = { at: now.getTime(), library, rows: new Map(judge.all()) };
@@ -33,12 +37,16 @@ export function keptVerdicts<Judged>(db: Database, judge: Judge<Judged>) {
     return kept.rows;
   }
 
-  return (now: Date, library: Library): readonly Judged[] => {
-    const rows = renewed(now, library);
-    return judge.listed().map((id) => {
-      const known = rows.get(id) ?? judge.one(id);
-      rows.set(id, known);
-      return known;
-    });
+  return {
+    all(now: Date, library: Library): readonly Judged[] {
+      const rows = renewed(now, library);
+      return judge.listed().map((id) => {
+        const known = rows.get(id) ?? judge.one(id);
+        rows.set(id, known);
+        return known;
+      });
+    },
+    /** Changes with every write about a trainee that the lists have seen. */
+    writesAbout: (traineeId: string): number => about.everybody + (about.each.get(traineeId) ?? 0),
   };
 }

@@ -191,8 +191,7 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
     return { trainee, verdict, sessions, sessionFacts, symptoms, openStopSigns, withdrawn, lastCheckAt };
   }
 
-  /** The verdict on one trainee as the facts of a moment in the past give it today: what came later is not looked at. */
-  function judgeAt(traineeId: string, ladderId: string, moment: Date): Verdict {
+  function judgedAt(traineeId: string, ladderId: string, moment: Date): Judged {
     const trainee = trainees.find(traineeId);
     const rows = gatherers.trainee(traineeId, moment);
     const until = instant(moment);
@@ -205,7 +204,7 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
       ladderId,
       { ...rows, capacities: new Map([[traineeId, [...then.values()]]]), clearances: new Map([[traineeId, stoodThen]]) },
       moment,
-    ).verdict;
+    );
   }
 
   const judgeOne = (trainee: TraineeReply, ladderId: string) => judge(trainee, ladderId, gatherers.trainee(trainee.id, now()));
@@ -263,21 +262,34 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
       return judgeOne(trainee, trainee.ladderId);
     },
 
-    /** Every figure of one trainee up to now, oldest first. */
-    history: (traineeId: string): readonly Capacity[] => capacitiesUntil.all({ scope: traineeId, until: instant(now()) }),
+    /** Every figure of one trainee up to a moment, oldest first. */
+    history: (traineeId: string, until: Date): readonly Capacity[] => capacitiesUntil.all({ scope: traineeId, until: instant(until) }),
+
+    /** The gates that were signed on record, each with the ladder it stands on, oldest first; corrections apart. */
+    signed: (traineeId: string) =>
+      (gatherers.trainee(traineeId, now()).clearances.get(traineeId) ?? [])
+        .filter((c) => c.withdrawnBy !== 'correction' && c.against === null)
+        .map(({ ladderId, rungId, signedAt }) => ({ ladderId, rungId, signedAt }))
+        .sort((a, b) => a.signedAt.localeCompare(b.signedAt)),
 
     /** The gates of a trainee's standing clearances, each judged as of its signature. */
     signedGates(traineeId: string): readonly SignedGate[] {
       const standing = (gatherers.trainee(traineeId, now()).clearances.get(traineeId) ?? []).filter((c) => c.withdrawnAt === null);
       return standing.flatMap(({ id, ladderId, rungId, signedAt }) => {
         if (!library.current().hasLadder(ladderId)) return [];
-        const { rung, gate, headrooms } = judgeAt(traineeId, ladderId, new Date(signedAt));
+        const { rung, gate, headrooms } = judgedAt(traineeId, ladderId, new Date(signedAt)).verdict;
         return rung?.id === rungId ? [{ clearanceId: id, signedAt, gate, headrooms }] : [];
       });
     },
 
     /** Every trainee of the studio, judged on the ladder of their target. */
-    all: (): readonly Judged[] => forLists(now(), library.current()),
+    all: (): readonly Judged[] => forLists.all(now(), library.current()),
+
+    /** Changes with every write about a trainee that the lists have seen. */
+    writesAbout: forLists.writesAbout,
+
+    /** One trainee as the facts of a moment in the past judge them today: what came later is not looked at. */
+    judgedAt,
 
     /** Earlier capacities of one check and side, newest first. */
     trail: (traineeId: string, measureId: string, side: BodySide, limit: number): readonly Capacity[] =>

@@ -8,7 +8,7 @@ import type { FindSeat } from '../seat.ts';
 import type { FindStudio } from '../own/routes.ts';
 import { slowDown } from '../identity/slowDown.ts';
 import type { StudioFiles } from '../identity/studioFiles.ts';
-import type { JudgeFile } from '../library/judgeInThread.ts';
+import type { Aside } from '../aside.ts';
 import { ACCOUNTS, copyKeeper, type Source } from './copies.ts';
 import { ACCOUNTS_FILE, type DataFolder, takeFolder } from './folder.ts';
 import { studioRoutes } from './routes.ts';
@@ -19,7 +19,7 @@ interface Options {
   readonly copiesFolder: string;
   readonly passphrase: string | undefined;
   readonly now: () => Date;
-  readonly judge?: JudgeFile | undefined;
+  readonly aside?: Aside | undefined;
   /** An older database that becomes the first studio. */
   readonly adopt?: string | undefined;
   /** Whether pages are served over TLS. */
@@ -30,14 +30,14 @@ interface Options {
 const LOOK_EVERY_MS = 60 * 60 * 1000;
 
 /** All of a data folder at work: accounts, studios, copies, and the door to them. */
-export function openHouse({ data, copiesFolder, passphrase, now, judge, adopt, secure }: Options) {
+export function openHouse({ data, copiesFolder, passphrase, now, aside, adopt, secure }: Options) {
   const copies = copyKeeper({ folder: copiesFolder, passphrase, now });
   const folder: DataFolder = takeFolder(data, (db, version) => copies.beforeMigration(ACCOUNTS, db, version));
   const accounts = accountStore(folder.accounts, now);
   const studios = openStudios({
     folder: folder.studios,
     now,
-    judge,
+    aside,
     beforeMigration: (id, db, version) => copies.beforeMigration(id, db, version),
   });
   const files: StudioFiles = {

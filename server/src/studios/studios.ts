@@ -3,7 +3,7 @@ import { Refusal } from '@myokinet/core/errors';
 import Database from 'better-sqlite3';
 import { STUDIO_ID } from '../context.ts';
 import { openDatabase } from '../database/open.ts';
-import type { JudgeFile } from '../library/judgeInThread.ts';
+import type { Aside } from '../aside.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { auditStore, type AuditStore } from './auditStore.ts';
 
@@ -23,7 +23,7 @@ interface Person {
 interface Options {
   readonly folder: string;
   readonly now: () => Date;
-  readonly judge?: JudgeFile | undefined;
+  readonly aside?: Aside | undefined;
   readonly beforeMigration?: (studioId: string, db: Database.Database, version: number) => void;
 }
 
@@ -34,7 +34,7 @@ export const fileOf = (folder: string, studioId: string): string => join(folder,
  * The files of the studios of one data folder: each opened when it is first asked for, and looked over then. Nothing of one studio can
  * be reached through another's.
  */
-export function openStudios({ folder, now, judge, beforeMigration }: Options) {
+export function openStudios({ folder, now, aside, beforeMigration }: Options) {
   const open = new Map<string, OpenStudio>();
   const damaged = new Set<string>();
 
@@ -43,7 +43,7 @@ export function openStudios({ folder, now, judge, beforeMigration }: Options) {
     try {
       mustBeWhole(db);
       const context = { db, studioId: STUDIO_ID, fileId: id, now };
-      return { db, services: servicesFor(context, judge), audit: auditStore(context) };
+      return { db, services: servicesFor(context, aside), audit: auditStore(context) };
     } catch (error) {
       db.close();
       throw error;

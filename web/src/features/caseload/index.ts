@@ -1,1 +1,1 @@
-export { useCaseloadQuery, useRechecksQuery, useTodayQuery } from './endpoints.ts';
+export { useCaseloadQuery, useGroupsQuery, useRechecksQuery, useTodayQuery } from './endpoints.ts';

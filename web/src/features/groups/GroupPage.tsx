@@ -12,10 +12,10 @@ import { useDesk } from '../../client/useDesk.ts';
 import { ConflictNote } from '../../kit/ConflictNote.tsx';
 import { UndoRedo } from '../../kit/UndoRedo.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
-import { useCaseloadQuery } from '../caseload/index.ts';
+import { useCaseloadQuery, useGroupsQuery } from '../caseload/index.ts';
 import { useRoutinesQuery } from '../library/index.ts';
 import { Attendance } from './Attendance.tsx';
-import { useGroupsQuery, useRetireGroupMutation, useSaveGroupMutation } from './endpoints.ts';
+import { useRetireGroupMutation, useSaveGroupMutation } from './endpoints.ts';
 import { PlanForAll } from './PlanForAll.tsx';
 import { WEEKDAY_NAMES } from './words.ts';
 

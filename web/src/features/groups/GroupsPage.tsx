@@ -1,3 +1,4 @@
+import { useGroupsQuery } from '../caseload/index.ts';
 import { dayShort } from '@myokinet/core/planning';
 import { format } from 'date-fns';
 import { Play, Plus } from 'lucide-react';
@@ -6,7 +7,7 @@ import { newId } from '../../client/newId.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Empty } from '../../kit/Empty.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
-import { useClassesQuery, useGroupsQuery } from './endpoints.ts';
+import { useClassesQuery } from './endpoints.ts';
 import { dayInWords } from './words.ts';
 
 /** People who come together: who, when, where; and the classes that are on. */

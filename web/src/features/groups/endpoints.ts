@@ -3,7 +3,6 @@ import { api } from '../../client/api.ts';
 
 const endpoints = api.injectEndpoints({
   endpoints: (build) => ({
-    groups: build.query<readonly GroupReply[], void>({ query: () => 'groups', providesTags: ['Groups'] }),
     /** Classes that go on, and those of the last weeks. */
     classes: build.query<readonly ClassRow[], void>({ query: () => 'classes', providesTags: ['Classes'] }),
     saveGroup: build.mutation<readonly GroupReply[], { readonly id: string; readonly body: GroupDto }>({
@@ -17,4 +16,4 @@ const endpoints = api.injectEndpoints({
   }),
 });
 
-export const { useClassesQuery, useGroupsQuery, useSaveGroupMutation, useRetireGroupMutation } = endpoints;
+export const { useClassesQuery, useSaveGroupMutation, useRetireGroupMutation } = endpoints;

@@ -1,1 +1,0 @@
-export { useGroupsQuery } from './endpoints.ts';
