@@ -66,6 +66,7 @@ export const ERROR_CATALOGUE = {
   'emergency-stands': [409, 'Only a doctor’s word lifts this emergency.'],
   'gate-closed': [409, 'The gate is closed, so there is nothing to sign.'],
   'clearance-not-standing': [409, 'This clearance no longer stands.'],
+  'outcome-too-early': [409, 'It is too early to tell what became of this clearance.'],
   'stop-sign-not-open': [409, 'There is no open stop sign here.'],
   'stop-sign-not-yours': [409, 'A licensed professional has to be heard before this stop sign is closed.'],
   'not-signed-in': [401, 'Nobody is signed in here.'],

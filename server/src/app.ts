@@ -7,6 +7,7 @@ import type { IncomingHttpHeaders } from 'node:http';
 import { caseloadRoutes } from './caseload/routes.ts';
 import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
+import { outcomeRoutes } from './outcomes/routes.ts';
 import { correctionRoutes } from './corrections/routes.ts';
 import { gateRoutes } from './gates/routes.ts';
 import { problemOf, refusalFrom } from './errors.ts';
@@ -156,6 +157,7 @@ export async function buildApp(
     symptomRoutes,
     floorRoutes,
     clearanceRoutes,
+    outcomeRoutes,
     correctionRoutes,
     gateRoutes,
     screeningRoutes,

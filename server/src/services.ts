@@ -34,6 +34,7 @@ import { classStore, type ClassStore } from './classes/store.ts';
 import { groupStore, type GroupStore } from './groups/store.ts';
 import { type RoutineShelf, routineShelf } from './routines/shelf.ts';
 import { routineStore, type RoutineStore } from './routines/store.ts';
+import { outcomeStore, type OutcomeStore } from './outcomes/store.ts';
 import { ownStore, type OwnStore } from './own/store.ts';
 
 /** The stores, wired once; routes see nothing else. */
@@ -67,6 +68,7 @@ export interface Services {
   readonly records: RecordStore;
   readonly readiness: ReadinessStore;
   readonly forecasts: ForecastStore;
+  readonly outcomes: OutcomeStore;
   readonly caseload: CaseloadStore;
   readonly links: LinkStore;
   readonly own: OwnStore;
@@ -103,6 +105,7 @@ export function servicesFor(context: Context, aside: Aside = HERE): Services {
   const notes = noteStore(context, trainees);
   const routines = routineStore(context, scope);
   const groups = groupStore(context, { trainees, routines });
+  const outcomes = outcomeStore(context, { trainees, library, scope });
   return {
     now: context.now,
     scope,
@@ -132,7 +135,8 @@ export function servicesFor(context: Context, aside: Aside = HERE): Services {
     records: recordStore(context, trainees),
     readiness,
     forecasts: forecastStore(context, { readiness, library, draw: aside.draw }),
-    caseload: caseloadStore(context, readiness, library),
+    outcomes,
+    caseload: caseloadStore(context, readiness, library, outcomes),
     links: linkStore(context, trainees),
     own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines, briefs }),
     notes,

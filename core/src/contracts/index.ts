@@ -69,6 +69,7 @@ export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, S
 export { FloorCloseDto, FloorHeadDto, FloorItemDto, FloorPatchDto, FloorPhotoDto } from './floor.ts';
 export { FACT_KINDS, type FactKind, SessionCorrectionDto, SymptomCorrectionDto, TakenBackDto } from './correction.ts';
 export { GateSettingsDto } from './gateSettings.ts';
+export { OutcomeDto } from './outcome.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
 export type { FloorPhotoReply, FloorRunReply, FloorRunRow, WorkloadReply } from './floorReplies.ts';
 export type {
@@ -99,6 +100,8 @@ export type {
   ForecastReply,
   ForecastsReply,
   PastForecastReply,
+  OutcomesReply,
+  ToldOutcomeReply,
   ReadinessReply,
   ScaleReadingReply,
   RecheckReply,

@@ -2,6 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { Outcome, Reliability } from '../outcomes/index.ts';
 import type { Calibration, GateForecast, GateOutlook, Replay } from '../forecast/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { CautionInForce, ClosingProblem, Morning, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
@@ -87,6 +88,29 @@ export interface ForecastReply {
   /** What it was drawn from, and the seed of the draws: other weeks can be drawn from it with the same chance. */
   readonly outlook?: GateOutlook;
   readonly seed: string;
+}
+
+/** An answer to what became of a clearance. */
+export interface ToldOutcomeReply {
+  readonly clearanceId: string;
+  readonly traineeId: string;
+  readonly name: string;
+  readonly rungName: string;
+  readonly signedAt: Instant;
+  readonly weeks: number;
+  readonly outcome: Outcome;
+  readonly note: string;
+  readonly toldAt: Instant;
+}
+
+export interface OutcomesReply {
+  readonly reliability: Reliability;
+  /** The newest first. */
+  readonly answers: readonly ToldOutcomeReply[];
+  /** Questions that wait for an answer. */
+  readonly due: number;
+  /** Weeks after a clearance at which it is asked. */
+  readonly weeks: readonly number[];
 }
 
 /** Forecasts of everybody whose gate is closed, as far as they are drawn. */

@@ -36,4 +36,4 @@ export {
 } from './standing.ts';
 export { rechecksOf, type Recheck } from './rechecks.ts';
 export { judgeReadiness, practiceOf, type ReadinessFacts, type Verdict } from './verdict.ts';
-export { dueToday, type DueToday, type TodayFacts } from './today.ts';
+export { dueToday, type DueToday, type SpecialToday, type TodayFacts } from './today.ts';

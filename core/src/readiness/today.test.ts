@@ -42,6 +42,27 @@ describe('today', () => {
     expect(due({ sessions: [session(1)], symptoms: [{ moment: 'next morning', sessionId: 's1' }] })).toEqual([]);
   });
 
+  it('says when and where somebody trains, and what is special about it', () => {
+    const verdict = {
+      headrooms: [{ state: 'unknown', demand: { measureId: 'grip' } }],
+      standing: { here: 0, rungs: [{ clearance: { signedAt: ago(2) } }] },
+      gate: { open: true, unmet: [] },
+    } as unknown as TodayFacts['verdict'];
+    const session = (performedAt: string) =>
+      due({
+        trainsToday: true,
+        verdict,
+        appointment: { startsAt: '17:30', place: 'gym' },
+        sessions: [{ id: 's', performedAt: performedAt as never }],
+      }).find((d) => d.kind === 'session');
+    expect(session(ago(3))).toEqual({
+      ...{ kind: 'session', ladderName: 'Push-up', startsAt: '17:30', place: 'gym' },
+      special: ['sign', 're-check', 'new-rung'],
+    });
+    expect(session(ago(1))).toMatchObject({ special: ['sign', 're-check'] });
+    expect(words(session(ago(3)))).toBe('Trains today on “Push-up”: gate to sign, checks due, first day on a new rung.');
+  });
+
   it('does not send somebody to train who has trained', () => {
     expect(due({ trainsToday: true, sessions: [{ id: 's', performedAt: ago(0.05) }] })).toEqual([]);
   });
@@ -52,7 +73,7 @@ describe('today', () => {
       headrooms: ['grip', 'grip', 'plank-hold'].map(unknown),
       standing: { here: -1, rungs: [] },
     } as unknown as TodayFacts['verdict'];
-    expect(words(due({ verdict })[0])).toMatch(/^2 checks due: Grip.*, .*\.$/);
+    expect(words(due({ verdict })[0])).toMatch(/^2 checks due: Grip and .*\.$/);
     const lapsed = { ...verdict, standing: { here: 0, rungs: [{ lapse: { measureId: 'grip' } }] } } as unknown as TodayFacts['verdict'];
     expect(words(due({ verdict: lapsed })[0])).toBe('Clearance lapsed: Grip was not checked within 63 days.');
   });

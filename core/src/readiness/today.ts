@@ -1,5 +1,6 @@
 import type { Ladder } from '../ladders/index.ts';
 import { calendarDay, daysBetween, type Instant } from '../quantities/index.ts';
+import type { DueOutcome } from '../outcomes/index.ts';
 import type { Morning, ScreeningLock, Symptom } from '../safety/index.ts';
 import type { Verdict } from './verdict.ts';
 
@@ -10,10 +11,26 @@ export type DueToday =
   | { readonly kind: 'withdrawn'; readonly rungName: string; readonly reason: string }
   | { readonly kind: 'sign'; readonly rungName: string }
   | { readonly kind: 'morning'; readonly sessionId: string; readonly performedAt: Instant; readonly told?: Morning }
+  /** What became of a clearance. */
+  | ({ readonly kind: 'outcome' } & DueOutcome)
   /** Words of the trainee that no coach has read. */
   | { readonly kind: 'note'; readonly text: string; readonly more: number }
-  | { readonly kind: 'session'; readonly ladderName: string; readonly care?: 'stop sign' | 'locked'; readonly mainDrillId?: string }
+  | ({ readonly kind: 'session'; readonly ladderName: string } & SessionToday)
   | { readonly kind: 're-check'; readonly measureIds: readonly string[]; readonly lapsed: boolean };
+
+/** What is special about a session: a gate to sign, checks to take, the first day on a new rung. */
+export type SpecialToday = 'sign' | 're-check' | 'new-rung';
+
+/** A session of today beside its ladder. */
+interface SessionToday {
+  readonly care?: 'stop sign' | 'locked';
+  readonly mainDrillId?: string;
+  /** When it begins, like `17:30`, where the brief says. */
+  readonly startsAt?: string;
+  /** Where it is, as the plan says. */
+  readonly place?: string;
+  readonly special?: readonly SpecialToday[];
+}
 
 /** What Today rests on, of one trainee. */
 export interface TodayFacts {
@@ -28,11 +45,15 @@ export interface TodayFacts {
   readonly trainsToday: boolean;
   /** What today's session is for, where one is planned and says it. */
   readonly mainDrillId?: string | undefined;
+  /** When today's session begins and where it is, where it is known. */
+  readonly appointment?: { readonly startsAt?: string | undefined; readonly place?: string | undefined } | undefined;
   readonly ladder: Pick<Ladder, 'name'>;
   /** Words of the trainee that no coach has read, oldest first. */
   readonly unread?: readonly string[] | undefined;
   /** How mornings after sessions were, as trainees told it. */
   readonly told?: ReadonlyMap<string, Morning> | undefined;
+  /** Clearances to ask about. */
+  readonly outcomes?: readonly DueOutcome[] | undefined;
   readonly now: Date;
 }
 
@@ -58,7 +79,8 @@ export function dueToday(facts: TodayFacts): readonly DueToday[] {
     ...(gate?.open && rung ? [{ kind: 'sign', rungName: rung.name } as const] : []),
     ...notes(facts),
     ...mornings(facts),
-    ...(trainsStill(facts) ? [{ kind: 'session', ladderName: ladder.name, ...care(openStopSigns, gate), ...main(facts) } as const] : []),
+    ...(trainsStill(facts) ? [{ kind: 'session', ladderName: ladder.name, ...sessionToday(facts) } as const] : []),
+    ...(facts.outcomes ?? []).map((due): DueToday => ({ kind: 'outcome', ...due })),
     ...recheck(verdict),
   ];
 }
@@ -83,6 +105,28 @@ function notes({ unread = [] }: TodayFacts): readonly DueToday[] {
 
 function trainsStill({ trainsToday, sessions, now }: TodayFacts): boolean {
   return trainsToday && !sessions.some((s) => calendarDay(s.performedAt) === calendarDay(now));
+}
+
+function sessionToday(facts: TodayFacts): SessionToday {
+  const { openStopSigns, verdict, appointment } = facts;
+  const special = specialOf(facts);
+  return {
+    ...care(openStopSigns, verdict.gate),
+    ...main(facts),
+    ...(appointment?.startsAt === undefined ? {} : { startsAt: appointment.startsAt }),
+    ...(appointment?.place === undefined ? {} : { place: appointment.place }),
+    ...(special.length > 0 ? { special } : {}),
+  };
+}
+
+function specialOf({ verdict, sessions }: TodayFacts): readonly SpecialToday[] {
+  const { standing, gate } = verdict;
+  const signedAt = standing.rungs[standing.here]?.clearance?.signedAt;
+  return [
+    ...(gate?.open ? (['sign'] as const) : []),
+    ...(recheck(verdict).length > 0 ? (['re-check'] as const) : []),
+    ...(signedAt !== undefined && sessions.every((s) => s.performedAt < signedAt) ? (['new-rung'] as const) : []),
+  ];
 }
 
 /** What it is for; behind a stop sign or a lock nobody is shown what not to do. */

@@ -1,15 +1,16 @@
-import type { Blocked, Deciding, FanPoint, GateForecast, Narrowing } from '../forecast/index.ts';
+import type { Blocked, Calibration, Deciding, FanPoint, GateForecast, Narrowing } from '../forecast/index.ts';
 import { WAITING } from '../forecast/index.ts';
 import { formatReading, type Measure, type MeasureOf } from '../measuring/index.ts';
 import { format } from 'date-fns';
 import { addDays, shortDay } from '../quantities/index.ts';
+import { joined } from './joined.ts';
 
 const BLOCKED: Readonly<Record<Blocked, string>> = {
   'stop-signs': 'a stop sign is open',
   screening: 'the screening waits',
   'rung-open': 'a caution closes the rung',
   'demand-asked': 'the rung asks for nothing',
-  'nobody-trains': 'it asks for clean sessions, and none was held in four weeks',
+  'nobody-trains': 'clean sessions are asked and none was held in four weeks',
 };
 
 interface Reader {
@@ -26,7 +27,7 @@ export function forecastInWords(forecast: GateForecast, { measureOf, now }: Read
   const day = (days: number) => shortDay(addDays(now, days), now);
   switch (forecast.kind) {
     case 'blocked':
-      return `Nothing can be foreseen while ${forecast.blocked.map((b) => BLOCKED[b]).join(' and ')}.`;
+      return `Nothing can be foreseen while ${joined(forecast.blocked.map((b) => BLOCKED[b]))}.`;
     case 'too little': {
       const [first] = forecast.missing;
       const most = Math.max(...forecast.missing.map((m) => m.needed - m.checks));
@@ -132,4 +133,33 @@ function weeksOf(days: number): number {
 function tenths(share: number): string {
   const of = Math.round(10 * share);
   return of === 0 ? 'fewer than 1 of 20 futures' : `about ${of} of 10 futures`;
+}
+
+/**
+ * How good forecasts of the past were: the share inside, how far off, and what is done about it.
+ *
+ * @example calibrationInWords(calibration).inside // '24 of 30 lay inside their range: 80%, and truly anything from 61% to 92%; it ought to be 80%.'
+ */
+export function calibrationInWords({ judged, open, inside, share, medianError, sharpness, widen }: Calibration): {
+  readonly inside: string;
+  readonly error: string;
+  readonly widened: string;
+} {
+  const percent = (of: number) => `${Math.round(100 * of)}%`;
+  const still = open > 0 ? ` Of ${open} nobody can tell yet.` : '';
+  return {
+    inside: share
+      ? `${inside} of ${judged} lay inside their range: ${percent(share.value)}, and truly anything from ${percent(share.from)} to ${percent(share.to)}; it ought to be 80%.${still}`
+      : `Of none can be told yet whether it held.${still}`,
+    error: [
+      medianError === undefined ? '' : `The middle was off by ${Math.round(medianError)} days in the middle of all.`,
+      sharpness === undefined ? '' : `A range is ${Math.round(sharpness)} days wide in the middle of all.`,
+    ]
+      .filter(Boolean)
+      .join(' '),
+    widened:
+      widen > 1
+        ? `That is too few beyond chance, so ranges are drawn ${widen.toFixed(1)} times as wide.`
+        : 'Nothing speaks against the ranges, so they are drawn as they are.',
+  };
 }

@@ -14,4 +14,14 @@ export { CLIMBS_WORDS, ladderFindingInWords } from './ladders.ts';
 export { doseBeyondInWords, doseShortInWords } from './doses.ts';
 export { CLIP_CURVE_WORDS, clipCurveInWords, clipTrustInWords } from './clips.ts';
 export { fellOffInWords, QUANTITY_WORDS, traceFigureInWords, unsteadyInWords } from './instruments.ts';
-export { decidingInWords, fanInWords, forecastBriefly, forecastInWords, narrowingInWords, shiftInWords } from './forecast.ts';
+export { joined } from './joined.ts';
+export { OUTCOME_WORDS, reliabilityInWords, suggestionInWords, tellingInWords } from './outcomes.ts';
+export {
+  calibrationInWords,
+  decidingInWords,
+  fanInWords,
+  forecastBriefly,
+  forecastInWords,
+  narrowingInWords,
+  shiftInWords,
+} from './forecast.ts';

@@ -1,7 +1,9 @@
 import type { MeasureOf } from '../measuring/index.ts';
 import { shortDay } from '../quantities/index.ts';
-import { type DueToday, GRACE_DAYS, type Lapse } from '../readiness/index.ts';
+import { type DueToday, GRACE_DAYS, type Lapse, type SpecialToday } from '../readiness/index.ts';
+import { joined } from './joined.ts';
 import { lockInWords } from './screening.ts';
+import { suggestionInWords } from './outcomes.ts';
 import { stopSignInWords, symptomInWords } from './symptoms.ts';
 
 /**
@@ -27,18 +29,31 @@ export function dueInWords(due: DueToday, { measureOf, now }: { readonly measure
       return `“${due.rungName}”: every line of the gate is met.`;
     case 'morning':
       return `How was the morning after ${shortDay(due.performedAt, now)}?${due.told ? ` Told on their own page: ${due.told}.` : ''}`;
+    case 'outcome':
+      return `“${due.rungName}” was signed ${due.weeks} weeks ago: what became of it? ${suggestionInWords(due.suggested)}`;
     case 'note':
       return `Wrote: “${due.text}”${due.more > 0 ? `, and ${due.more} more` : ''}`;
     case 'session':
-      return `Trains today on “${due.ladderName}”${due.care ? CARE[due.care] : ''}.`;
+      return `Trains today on “${due.ladderName}”${due.care ? CARE[due.care] : specialInWords(due.special)}.`;
     case 're-check': {
       const [first = ''] = due.measureIds;
       if (due.lapsed) return `Clearance lapsed: ${lapseInWords({ measureId: first }, measureOf)}`;
-      const names = due.measureIds.map((id) => measureOf(id).name).join(', ');
+      const names = joined(due.measureIds.map((id) => measureOf(id).name));
       return `${due.measureIds.length === 1 ? 'Check' : `${due.measureIds.length} checks`} due: ${names}.`;
     }
   }
 }
+
+/** What is special about today's session, after its name. */
+function specialInWords(special: readonly SpecialToday[] = []): string {
+  return special.length === 0 ? '' : `: ${special.map((s) => SPECIAL[s]).join(', ')}`;
+}
+
+const SPECIAL: Readonly<Record<SpecialToday, string>> = {
+  sign: 'gate to sign',
+  're-check': 'checks due',
+  'new-rung': 'first day on a new rung',
+};
 
 /** What to think of before today's session starts. */
 const CARE = {

@@ -2,12 +2,13 @@ import type { CaseloadRow, RecheckReply, TodayItem, TraineeReply } from '@myokin
 import type { Library } from '@myokinet/core/library';
 import { addDays, type CalendarDay, calendarDay, daysBetween } from '@myokinet/core/quantities';
 import type { Morning } from '@myokinet/core/safety';
-import { mainDrill, type PlannedBriefly } from '@myokinet/core/planning';
+import { mainDrill, type PlannedBriefly, weekdayOf } from '@myokinet/core/planning';
 import { dueToday, type Headroom, rechecksOf, type TodayFacts, type Verdict } from '@myokinet/core/readiness';
 import { sessionLoad } from '@myokinet/core/workload';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { LibraryStore } from '../library/store.ts';
+import type { OutcomeStore } from '../outcomes/store.ts';
 import type { Judged, ReadinessStore } from '../readiness/store.ts';
 
 const PLANNED_DAYS = `
@@ -18,7 +19,11 @@ const PLANNED_DAYS = `
 
 /** What is planned today: read as it lies there, since only a picture comes of it. */
 const PLANNED_TODAY = `
-  SELECT p.trainee_id AS traineeId, json_extract(s.value, '$.items') AS items
+  SELECT p.trainee_id AS traineeId, json_extract(s.value, '$.items') AS items, json_extract(s.value, '$.place') AS place,
+    (SELECT json_extract(d.value, '$.at')
+     FROM plan_brief_revision b, json_each(b.document, '$.days') d
+     WHERE b.trainee_id = p.trainee_id AND json_extract(d.value, '$.weekday') = @weekday
+       AND NOT EXISTS (SELECT 1 FROM plan_brief_revision n WHERE n.based_on = b.id)) AS startsAt
   FROM plan p
   JOIN plan_revision r ON r.id = p.current_revision, json_each(CASE WHEN json_valid(r.document) THEN r.document ELSE '{}' END, '$.sessions') s
   WHERE p.studio_id = @studioId AND p.week_start > @weekAgo AND p.week_start <= @today AND json_extract(s.value, '$.day') = @today`;
@@ -35,16 +40,21 @@ const UNREAD_NOTES = `
   WHERE seen_at IS NULL AND coach_id IS NULL
   ORDER BY at, id`;
 
+interface PlannedTodayRow {
+  readonly traineeId: string;
+  readonly items: string | null;
+  readonly place: string | null;
+  readonly startsAt: string | null;
+}
+
 const WEEKS_SHOWN = 4;
 const DAYS_PER_WEEK = 7;
 
-export function caseloadStore({ db, studioId, now }: Context, readiness: ReadinessStore, library: LibraryStore) {
+export function caseloadStore({ db, studioId, now }: Context, readiness: ReadinessStore, library: LibraryStore, outcomes: OutcomeStore) {
   const plannedDays = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; day: CalendarDay }>(
     PLANNED_DAYS,
   );
-  const plannedToday = db.prepare<{ studioId: string; today: string; weekAgo: string }, { traineeId: string; items: string | null }>(
-    PLANNED_TODAY,
-  );
+  const plannedToday = db.prepare<{ studioId: string; today: string; weekAgo: string; weekday: string }, PlannedTodayRow>(PLANNED_TODAY);
   const toldMornings = db.prepare<{ since: string }, { sessionId: string; how: Morning }>(TOLD_MORNINGS);
   const unreadNotes = db.prepare<[], { traineeId: string; text: string }>(UNREAD_NOTES);
   const upcoming = () => {
@@ -83,26 +93,31 @@ export function caseloadStore({ db, studioId, now }: Context, readiness: Readine
     today(): readonly TodayItem[] {
       const days = upcoming();
       const [today, weekAgo] = [calendarDay(now()), calendarDay(addDays(now(), -DAYS_PER_WEEK))];
-      const mains = new Map(
-        plannedToday
-          .all({ studioId, today, weekAgo })
-          .map(({ traineeId, items }) => [traineeId, mainDrill(itemsIn(items), library.current())]),
-      );
+      const planned = new Map(plannedToday.all({ studioId, today, weekAgo, weekday: weekdayOf(today) }).map((row) => [row.traineeId, row]));
       const since = addDays(now(), -2 * DAYS_PER_WEEK);
       const told = new Map(toldMornings.all({ since }).map((m) => [m.sessionId, m.how]));
+      const due = outcomes.due();
       const unread = groupRows(unreadNotes.all(), (n) => n.traineeId);
       return readiness.all().flatMap((judged) => {
         const { id } = judged.trainee;
         const training = {
           trainsToday: days.get(id)?.[0]?.day === today,
-          mainDrillId: mains.get(id),
+          ...plannedFor(planned.get(id), library.current()),
           told,
           unread: unread.get(id)?.map((n) => n.text),
+          outcomes: due.get(id),
         };
         return todayItems(judged, training, { now: now(), library: library.current() });
       });
     },
   };
+}
+
+/** What today's session is for, when and where, as far as a plan that lies there says it. */
+function plannedFor(row: PlannedTodayRow | undefined, library: Library): Pick<TodayFacts, 'mainDrillId' | 'appointment'> {
+  if (!row) return {};
+  const { items, place, startsAt } = row;
+  return { mainDrillId: mainDrill(itemsIn(items), library), appointment: { startsAt: startsAt ?? undefined, place: place ?? undefined } };
 }
 
 /** What a document lists, as far as it can be read: one that cannot shows no picture, and stops nothing. */
@@ -160,7 +175,7 @@ function row(
 
 function todayItems(
   { trainee, verdict, sessions, symptoms, openStopSigns, withdrawn }: Judged,
-  training: Pick<TodayFacts, 'trainsToday' | 'mainDrillId' | 'told' | 'unread'>,
+  training: Pick<TodayFacts, 'trainsToday' | 'mainDrillId' | 'appointment' | 'told' | 'unread' | 'outcomes'>,
   { now, library }: Moment,
 ): readonly TodayItem[] {
   const { id: traineeId, name, screening } = trainee;

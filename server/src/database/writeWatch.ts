@@ -3,7 +3,7 @@ import { belongings } from './belongings.ts';
 
 /** What nobody's verdict rests on. */
 const NOBODYS = new Set([
-  ...['accepted_write', 'audit', 'band_revision', 'class_event', 'class_run', 'coach', 'emergency_care', 'erasure'],
+  ...['accepted_write', 'audit', 'clearance_outcome', 'band_revision', 'class_event', 'class_run', 'coach', 'emergency_care', 'erasure'],
   ...['plan_template', 'repeatability_test', 'named_group', 'routine_revision', 'schools_revision', 'studio'],
 ]);
 

@@ -22,6 +22,7 @@ export function CommandBox({ close }: { readonly close: () => void }) {
             <Choice label="Today" choose={() => go('/')} />
             <Choice label="Caseload" choose={() => go('/caseload')} />
             <Choice label="Re-check calendar" choose={() => go('/rechecks')} />
+            <Choice label="Looking back: outcomes and forecasts" choose={() => go('/looking-back')} />
             <Choice label="Measuring: what a figure is worth" choose={() => go('/measuring')} />
             <Choice label="Library: drills" choose={() => go('/library')} />
             <Choice label="Library: ladders" choose={() => go('/library/ladders')} />

@@ -56,6 +56,7 @@ export const router = createBrowserRouter([
               { path: 'groups/:groupId', lazy: page(() => import('../features/groups/GroupPage.tsx'), 'GroupPage') },
               { path: 'class/new', lazy: page(() => import('../features/classes/StartClassPage.tsx'), 'StartClassPage') },
               { path: 'rechecks', lazy: page(() => import('../features/caseload/RechecksPage.tsx'), 'RechecksPage') },
+              { path: 'looking-back', lazy: page(() => import('../features/lookback/LookingBackPage.tsx'), 'LookingBackPage') },
               { path: 'measuring', lazy: page(() => import('../features/measuring/MeasuringPage.tsx'), 'MeasuringPage') },
               { path: 'caseload', lazy: page(() => import('../features/caseload/CaseloadPage.tsx'), 'CaseloadPage') },
               { path: 'trainees/new', lazy: page(() => import('../features/trainee/NewTraineePage.tsx'), 'NewTraineePage') },

@@ -31,6 +31,7 @@ const OF_STUDIO = [
   'Groups',
   'Classes',
   'Archived',
+  'Outcomes',
   'Me',
   'Devices',
   'People',

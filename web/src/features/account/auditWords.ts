@@ -8,6 +8,7 @@ const DONE: Readonly<Record<string, string>> = {
   'PUT /api/trainees/:id/battery': 'took trials of a battery',
   'DELETE /api/trainees/:id/battery/:batteryId': 'gave a battery up',
   'POST /api/trainees/:id/clearances': 'signed a clearance',
+  'POST /api/trainees/:id/outcomes': 'told what became of a clearance',
   'POST /api/trainees/:id/withdrawals': 'withdrew a clearance',
   'POST /api/trainees/:id/trial-corrections': 'corrected a trial',
   'POST /api/trainees/:id/session-corrections': 'corrected a session',

@@ -1,5 +1,5 @@
 import { fanOf, type FanPoint, type GateOutlook } from '@myokinet/core/forecast';
-import type { Capacity, Measure, MeasureOf } from '@myokinet/core/measuring';
+import type { Capacity, Measure } from '@myokinet/core/measuring';
 import { daysBetween } from '@myokinet/core/quantities';
 import { checkKey, type Headroom } from '@myokinet/core/readiness';
 import { demandInWords, fanInWords } from '@myokinet/core/words';

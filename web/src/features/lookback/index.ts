@@ -1,0 +1,1 @@
+export { OutcomeForm } from './OutcomeForm.tsx';
