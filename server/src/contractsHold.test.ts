@@ -143,6 +143,7 @@ const WRITES: readonly Write[] = [
   ['BloodPressureDto', 'POST', () => `${at}/blood-pressures`, () => ({ id: v7(), takenAt: past(), systolic: 128, diastolic: 82 })],
   ['GuardianConsentDto', 'POST', () => `${at}/consents`, () => ({ id: v7(), role: 'parent', givenOn: past().slice(0, 10), agreed: true })],
   ['ClearanceDto', 'POST', () => `${at}/clearances`, () => ({ id: v7(), ladderId: 'push-up', rungId: 'wall', initials: 'AS' })],
+  ['OutcomeDto', 'POST', () => `${at}/outcomes`, () => ({ id: v7(), clearanceId: v7(), weeks: 2, outcome: 'well', note: 'as told' })],
   ['WithdrawalDto', 'POST', () => `${at}/withdrawals`, () => ({ id: v7(), clearanceId: v7(), reason: 'because of it' })],
   [
     'ScreeningDto',

@@ -38,6 +38,24 @@ const REST_DAYS = 2;
 /** Whose set-ups were read off a scale. */
 const MEASURED = 'Ines Shroud';
 
+/** Share of the flare-ups that nobody had recorded as a symptom. */
+const UNRECORDED = 0.1;
+
+/** What coaches told of the clearances so far, but for what came due in the last days: that waits on Today. */
+function tellOutcomes(world: World): void {
+  const { services, today } = world;
+  for (let weeksAgo = WEEKS; weeksAgo >= 1; weeksAgo--) {
+    world.at(addHours(addWeeks(today, -weeksAgo), 1));
+    for (const [traineeId, due] of services.outcomes.due())
+      for (const { clearanceId, weeks, suggested } of due)
+        services.outcomes.tell(BUILT_IN_COACH, traineeId, {
+          ...{ id: world.newId(), clearanceId, weeks },
+          outcome: world.random() < UNRECORDED ? 'flared' : suggested.outcome,
+        });
+  }
+  world.at(today);
+}
+
 /**
  * Fills a database with the demo crew's half year up to `today`, by the same stores the app uses,
  * so that every figure, plan and clearance in it could have been made by hand.
@@ -63,6 +81,7 @@ export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CRE
     seedRoutines(services, world.newId);
     writeBrief(services, world.newId);
     seedGroups(services, today, world.newId);
+    tellOutcomes(world);
   })();
 }
 

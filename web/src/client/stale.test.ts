@@ -29,6 +29,7 @@ describe('what a write makes stale', () => {
       'Groups',
       'Classes',
       'Archived',
+      'Outcomes',
       'Me',
       'Devices',
       'People',

@@ -54,14 +54,19 @@ export function CaseloadPage() {
   return (
     <div className="w-full px-4 py-5 sm:px-6">
       <title>Caseload · Myokinet</title>
-      <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
+      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1>Caseload</h1>
         <span className="aside" role="status">
           {data
             ? `${shown.length === data.length ? '' : `${shown.length} of `}${data.length} ${data.length === 1 ? 'trainee' : 'trainees'}`
             : ''}
         </span>
-        <label className="ms-auto flex items-center gap-2">
+        <Link className="btn btn-primary btn-sm ms-auto" to="/trainees/new">
+          <Plus size={16} aria-hidden /> Add a trainee
+        </Link>
+      </div>
+      <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="flex items-center gap-2">
           <span>Filter</span>
           <input className="input input-sm w-40" type="search" value={filter.words} onChange={(e) => ask('find', e.target.value)} />
         </label>
@@ -75,9 +80,6 @@ export function CaseloadPage() {
         {groups.length > 0 && (
           <Choice label="Group" value={filter.group} options={groups.map((g) => [g.id, g.name])} change={(value) => ask('group', value)} />
         )}
-        <Link className="btn btn-primary btn-sm" to="/trainees/new">
-          <Plus size={16} aria-hidden /> Add a trainee
-        </Link>
       </div>
       <ProblemNote error={error} retry={() => void refetch()} />
       {data?.length === 0 ? (

@@ -12,10 +12,12 @@ interface OutcomeFormProps {
   readonly weeks: number;
   /** What the record suggests. */
   readonly suggested: Outcome;
+  /** Called when it was recorded. */
+  readonly told?: () => void;
 }
 
 /** What became of a clearance: the coach's answer, with what the record suggests chosen already. Nothing is told until it is pressed. */
-export function OutcomeForm({ traineeId, name, clearanceId, weeks, suggested }: OutcomeFormProps) {
+export function OutcomeForm({ traineeId, name, clearanceId, weeks, suggested, told }: OutcomeFormProps) {
   const [tell, { isLoading, error }] = useTellOutcomeMutation();
   const [outcome, setOutcome] = useState<Outcome>(suggested);
   const [id] = useState(newId);
@@ -24,7 +26,9 @@ export function OutcomeForm({ traineeId, name, clearanceId, weeks, suggested }: 
       className="flex flex-wrap items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        void tell({ traineeId, body: { id, clearanceId, weeks, outcome } });
+        void tell({ traineeId, body: { id, clearanceId, weeks, outcome } }).then(({ error: refused }) => {
+          if (!refused) told?.();
+        });
       }}
     >
       <select

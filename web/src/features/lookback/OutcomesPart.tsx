@@ -2,12 +2,14 @@ import type { OutcomesReply, ToldOutcomeReply } from '@myokinet/core/contracts';
 import type { ReliabilityGroup } from '@myokinet/core/outcomes';
 import { shortDay } from '@myokinet/core/quantities';
 import { OUTCOME_WORDS, reliabilityInWords, tellingInWords } from '@myokinet/core/words';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useLibrary } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Empty } from '../../kit/Empty.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useOutcomesQuery } from './endpoints.ts';
+import { OutcomeForm } from './OutcomeForm.tsx';
 import { ShareBar } from './ShareBar.tsx';
 
 /** Of those cleared, how many flared up: by ladder, by margin, by days since the check. */
@@ -93,7 +95,9 @@ function Groups({ title, groups, nameOf }: GroupsProps) {
   );
 }
 
-function Answer({ answer: { traineeId, name, rungName, weeks, outcome, toldAt, note } }: { readonly answer: ToldOutcomeReply }) {
+function Answer({ answer }: { readonly answer: ToldOutcomeReply }) {
+  const { traineeId, name, clearanceId, rungName, weeks, outcome, toldAt, note } = answer;
+  const [changing, setChanging] = useState(false);
   return (
     <li className="grid gap-x-4 border-b border-base-300 py-1.5 sm:grid-cols-[11rem_1fr_auto]">
       <Link className="font-semibold hover:underline" to={`/trainees/${traineeId}`}>
@@ -104,7 +108,23 @@ function Answer({ answer: { traineeId, name, rungName, weeks, outcome, toldAt, n
         <span className={outcome === 'flared' ? 'font-semibold text-error' : ''}>{OUTCOME_WORDS[outcome]}</span>
         {note && <span className="aside">. {note}</span>}
       </span>
-      <span className="aside">{shortDay(toldAt, new Date())}</span>
+      <span className="aside flex items-center gap-3">
+        {shortDay(toldAt, new Date())}
+        <button
+          type="button"
+          className="link"
+          aria-expanded={changing}
+          aria-label={`Change the answer: ${name}, ${rungName}`}
+          onClick={() => setChanging(!changing)}
+        >
+          Change
+        </button>
+      </span>
+      {changing && (
+        <div className="col-span-full py-1">
+          <OutcomeForm {...{ traineeId, name, clearanceId, weeks }} suggested={outcome} told={() => setChanging(false)} />
+        </div>
+      )}
     </li>
   );
 }
