@@ -36,6 +36,7 @@ const PAGES: readonly (readonly [string, () => string])[] = [
   ['pictures', () => `/trainees/${crew[0]?.id}/pictures`],
   ['measuring', () => '/measuring'],
   ['re-check calendar', () => '/rechecks'],
+  ['looking back', () => '/looking-back'],
   ['set-up lab', () => `/trainees/${idOf((r) => r.name.startsWith('Ines'))}/lab`],
   ['loads of a ladder', () => `/trainees/${crew[0]?.id}/lab/ladder`],
   ['library, bands', () => '/library/bands'],

@@ -11,6 +11,7 @@ import { openDatabase } from '../src/database/open.ts';
 import { servicesFor } from '../src/services.ts';
 import { fillWithRecords } from './manyRecords.ts';
 import { planMany } from './plans.ts';
+import { forecastOne } from './forecastOne.ts';
 import { mayDoMany } from './mayDoMany.ts';
 import { moveMany } from './moveMany.ts';
 import { judgeMany } from './judgeMany.ts';
@@ -94,6 +95,18 @@ rows.push({
   baselineMs: filtered,
 });
 
+const { draw, drawAlone, draws } = forecastOne();
+const [drawn, drawnAlone] = await race(
+  async () => draw(),
+  async () => drawAlone(),
+);
+rows.push({
+  what: `one gate’s forecast, ${draws} futures (limit 60 ms)`,
+  ms: drawn,
+  baseline: 'a hundred normal draws for each future',
+  baselineMs: drawnAlone,
+});
+
 const [loads, closed] = await race(
   async () => loadsWithoutBand(),
   async () => closedFormAlone(),
@@ -143,6 +156,7 @@ try {
   const first = db.prepare('SELECT id FROM trainee').pluck().get() as string;
   for (const [what, path] of [
     ['caseload endpoint', '/api/caseload'],
+    ['forecast endpoint, one trainee', `/api/trainees/${first}/forecast`],
     ['today endpoint', '/api/today'],
     ['re-check calendar endpoint', '/api/rechecks'],
     ['readiness endpoint, one trainee', `/api/trainees/${first}/readiness`],

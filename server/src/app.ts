@@ -7,6 +7,7 @@ import type { IncomingHttpHeaders } from 'node:http';
 import { caseloadRoutes } from './caseload/routes.ts';
 import { checkRoutes } from './checks/routes.ts';
 import { clearanceRoutes } from './clearances/routes.ts';
+import { trendRoutes } from './trends/routes.ts';
 import { outcomeRoutes } from './outcomes/routes.ts';
 import { correctionRoutes } from './corrections/routes.ts';
 import { gateRoutes } from './gates/routes.ts';
@@ -158,6 +159,7 @@ export async function buildApp(
     floorRoutes,
     clearanceRoutes,
     outcomeRoutes,
+    trendRoutes,
     correctionRoutes,
     gateRoutes,
     screeningRoutes,

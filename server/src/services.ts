@@ -27,6 +27,7 @@ import { healthStore, type HealthStore } from './screenings/healthStore.ts';
 import { lastingPainStore, type LastingPainStore } from './screenings/lastingStore.ts';
 import { symptomStore, type SymptomStore } from './symptoms/store.ts';
 import { sessionStore, type SessionStore } from './sessions/store.ts';
+import { trendStore, type TrendStore } from './trends/store.ts';
 import { traineeStore, type TraineeStore } from './trainees/store.ts';
 import { linkStore, type LinkStore } from './own/linkStore.ts';
 import { noteStore, type NoteStore } from './own/noteStore.ts';
@@ -69,6 +70,7 @@ export interface Services {
   readonly readiness: ReadinessStore;
   readonly forecasts: ForecastStore;
   readonly outcomes: OutcomeStore;
+  readonly trends: TrendStore;
   readonly caseload: CaseloadStore;
   readonly links: LinkStore;
   readonly own: OwnStore;
@@ -136,6 +138,7 @@ export function servicesFor(context: Context, aside: Aside = HERE): Services {
     readiness,
     forecasts: forecastStore(context, { readiness, library, draw: aside.draw }),
     outcomes,
+    trends: trendStore(context, { readiness, library }),
     caseload: caseloadStore(context, readiness, library, outcomes),
     links: linkStore(context, trainees),
     own: ownStore(context, { trainees, library, plans, readiness, sessions, symptoms, notes, routines, briefs }),

@@ -101,6 +101,7 @@ export type {
   ForecastsReply,
   PastForecastReply,
   OutcomesReply,
+  StudioTrendsReply,
   ToldOutcomeReply,
   ReadinessReply,
   ScaleReadingReply,

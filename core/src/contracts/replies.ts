@@ -2,6 +2,7 @@ import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
 import type { PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
+import type { DemandSpread, DrillSymptoms, HeldRung, Stall } from '../trends/index.ts';
 import type { Outcome, Reliability } from '../outcomes/index.ts';
 import type { Calibration, GateForecast, GateOutlook, Replay } from '../forecast/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
@@ -88,6 +89,18 @@ export interface ForecastReply {
   /** What it was drawn from, and the seed of the draws: other weeks can be drawn from it with the same chance. */
   readonly outlook?: GateOutlook;
   readonly seed: string;
+}
+
+/** How the studio gets on: who stalls, where people stand, what they are short of, beside which drills something was felt. */
+export interface StudioTrendsReply {
+  readonly at: Instant;
+  readonly people: number;
+  readonly stalls: readonly Stall[];
+  readonly rungs: readonly HeldRung[];
+  readonly demands: readonly DemandSpread[];
+  readonly drills: readonly DrillSymptoms[];
+  /** Weeks over which symptoms were counted. */
+  readonly symptomWeeks: number;
 }
 
 /** An answer to what became of a clearance. */

@@ -23,7 +23,10 @@ const CERTAIN = 4;
 interface Step extends Interval {
   /** Effect of the dose × weeks. */
   readonly dosed: number;
-  readonly noise: readonly [number, number, number];
+  /** What happens by itself: to the level, to the drift with it, and to the drift alone. */
+  readonly levelNoise: number;
+  readonly driftNoise: number;
+  readonly ownDriftNoise: number;
 }
 
 /** What one side needs to be drawn. */
@@ -51,11 +54,12 @@ export function pathsOf(sides: readonly DemandOutlook[], days: readonly number[]
   const alone = plans.length === 1;
   // What moves both sides; one side alone has its own chance only.
   const common = new Float64Array(3);
-  const draw = (i: number) => (alone ? normal() : SHARED * (common[i] ?? 0) + OWN * normal());
+  const alike = alone ? { shared: 0, own: 1 } : { shared: SHARED, own: OWN };
   const shareAnew = (most: number) => {
-    if (!alone) for (let i = 0; i < most; i++) common[i] = normal();
+    if (alone) return;
+    for (let i = 0; i < most; i++) common[i] = normal();
   };
-  const followed = plans.map((plan) => followedSide(plan, days, { draw, normal }));
+  const followed = plans.map((plan) => followedSide(plan, days, { common, ...alike, normal }));
   return {
     measureId,
     begin() {
@@ -65,7 +69,7 @@ export function pathsOf(sides: readonly DemandOutlook[], days: readonly number[]
     passesAt(occasion) {
       if (occasion > 0) shareAnew(2);
       let all = true;
-      for (const side of followed) if (!side.passesAt(occasion)) all = false;
+      for (let i = 0; i < followed.length; i++) if (followed[i]?.passesAt(occasion) === false) all = false;
       return all;
     },
   };
@@ -75,37 +79,49 @@ function nothing(): void {
   // A future that is certain begins by itself.
 }
 
+interface Chance {
+  /** What moves both sides, of this step. */
+  readonly common: Float64Array;
+  readonly shared: number;
+  readonly own: number;
+  readonly normal: () => number;
+}
+
+/** Places in the state of a side: level, drift, gain, and the day until which its figure passes. Numbers in an array are not boxed. */
+const [X, V, G, GOOD] = [0, 1, 2, 3] as const;
+
 /** One side of one future after the other. */
-function followedSide(
-  { outlook, start, root, steps, checkError }: SidePlan,
-  days: readonly number[],
-  { draw, normal }: { readonly draw: (i: number) => number; readonly normal: () => number },
-) {
+function followedSide({ outlook, start, root, steps, checkError }: SidePlan, days: readonly number[], chance: Chance) {
   const { passing, passesDays, freshDays } = outlook;
   const { from = -Infinity, to = Infinity } = passing;
-  let [x, v, g, goodUntil] = [0, 0, 0, 0];
+  const { common, shared, own, normal } = chance;
+  const state = new Float64Array(4);
+  const passesNow = passesDays >= (days[1] ?? Infinity) || (passesDays > 0 && days.length === 1);
   return {
-    begin() {
-      const a = draw(0);
-      const b = draw(1);
-      x = start[0] + root[0] * a;
-      v = start[1] + root[1] * a + root[2] * b;
-      g = start[2] + root[3] * a + root[4] * b + root[5] * draw(2);
-      goodUntil = passesDays;
+    begin(): void {
+      const a = shared * (common[0] ?? 0) + own * normal();
+      const b = shared * (common[1] ?? 0) + own * normal();
+      const c = shared * (common[2] ?? 0) + own * normal();
+      state[X] = start[0] + root[0] * a;
+      state[V] = start[1] + root[1] * a + root[2] * b;
+      state[G] = start[2] + root[3] * a + root[4] * b + root[5] * c;
+      state[GOOD] = passesDays;
     },
     passesAt(occasion: number): boolean {
-      const day = days[occasion] ?? 0;
       const step = steps[occasion - 1];
-      if (!step) return goodUntil >= (days[1] ?? Infinity) || (goodUntil > 0 && days.length === 1);
-      const n = draw(0);
-      x += step.through * v + g * step.dosed + step.noise[0] * n;
-      v = step.left * v + step.noise[1] * n + step.noise[2] * draw(1);
-      const next = days[occasion + 1] ?? day;
-      if (goodUntil < next || goodUntil <= day) {
-        const read = x + checkError * normal();
-        goodUntil = read >= from && read <= to ? day + freshDays : 0;
-      }
-      return goodUntil > day;
+      if (!step) return passesNow;
+      const day = days[occasion] ?? 0;
+      const n = shared * (common[0] ?? 0) + own * normal();
+      const m = shared * (common[1] ?? 0) + own * normal();
+      const drift = state[V] ?? 0;
+      const level = (state[X] ?? 0) + step.through * drift + (state[G] ?? 0) * step.dosed + step.levelNoise * n;
+      state[X] = level;
+      state[V] = step.left * drift + step.driftNoise * n + step.ownDriftNoise * m;
+      const good = state[GOOD] ?? 0;
+      if (good >= (days[occasion + 1] ?? day) && good > day) return true;
+      const read = level + checkError * normal();
+      state[GOOD] = read >= from && read <= to ? day + freshDays : 0;
+      return state[GOOD] > day;
     },
   };
 }
@@ -128,7 +144,9 @@ function stepsOf({ trend }: DemandOutlook, days: readonly number[], missedDays: 
     return {
       ...interval,
       dosed: missed * effectOf(0) + (interval.weeks - missed) * trend.effect,
-      noise: [l11, l21, Math.sqrt(Math.max(0, interval.vv - l21 ** 2))],
+      levelNoise: l11,
+      driftNoise: l21,
+      ownDriftNoise: Math.sqrt(Math.max(0, interval.vv - l21 ** 2)),
     };
   });
 }

@@ -14,6 +14,7 @@ export { CLIMBS_WORDS, ladderFindingInWords } from './ladders.ts';
 export { doseBeyondInWords, doseShortInWords } from './doses.ts';
 export { CLIP_CURVE_WORDS, clipCurveInWords, clipTrustInWords } from './clips.ts';
 export { fellOffInWords, QUANTITY_WORDS, traceFigureInWords, unsteadyInWords } from './instruments.ts';
+export { drillSymptomsInWords, stallInWords } from './trends.ts';
 export { joined } from './joined.ts';
 export { OUTCOME_WORDS, reliabilityInWords, suggestionInWords, tellingInWords } from './outcomes.ts';
 export {

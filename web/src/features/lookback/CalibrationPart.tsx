@@ -8,6 +8,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Empty } from '../../kit/Empty.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useCalibrationQuery } from './endpoints.ts';
+import { Folded } from './Folded.tsx';
 import { ShareBar } from './ShareBar.tsx';
 
 /** Until the past is replayed it is asked again. */
@@ -47,7 +48,6 @@ export function CalibrationPart() {
 }
 
 function Replayed({ data, calibration }: { readonly data: ForecastCalibrationReply; readonly calibration: Calibration }) {
-  const [all, setAll] = useState(false);
   const newest = [...data.replays].sort((a, b) => b.made.localeCompare(a.made));
   const { share } = calibration;
   const words = calibrationInWords(calibration);
@@ -63,17 +63,12 @@ function Replayed({ data, calibration }: { readonly data: ForecastCalibrationRep
         ten.
       </p>
       <h3 className="mt-4">Forecasts of the past, newest first</h3>
-      <ul>
-        {newest.slice(0, all ? newest.length : SHOWN).map((replay) => (
+      <Folded shown={SHOWN}>
+        {newest.map((replay) => (
           <PastForecast key={`${replay.traineeId} ${replay.made}`} replay={replay} at={new Date(data.at)} />
         ))}
-      </ul>
+      </Folded>
       <p className="aside mt-1 text-sm">bar: the range · line: as often before as after · dot: the day it opened · open ring: not yet</p>
-      {newest.length > SHOWN && (
-        <button type="button" className="link mt-1" aria-expanded={all} onClick={() => setAll(!all)}>
-          {all ? 'Show the newest only' : `Show all ${newest.length}`}
-        </button>
-      )}
     </>
   );
 }

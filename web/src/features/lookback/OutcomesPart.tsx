@@ -9,6 +9,7 @@ import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Empty } from '../../kit/Empty.tsx';
 import { Waiting } from '../../kit/Waiting.tsx';
 import { useOutcomesQuery } from './endpoints.ts';
+import { Folded } from './Folded.tsx';
 import { OutcomeForm } from './OutcomeForm.tsx';
 import { ShareBar } from './ShareBar.tsx';
 
@@ -58,14 +59,16 @@ function Told({ data, all }: { readonly data: OutcomesReply; readonly all: Relia
       </div>
       <p className="mt-4">{tellingInWords(telling, library.measure)}</p>
       <h3 className="mt-5">Newest answers</h3>
-      <ul>
+      <Folded shown={ANSWERS_SHOWN}>
         {data.answers.map((answer) => (
           <Answer key={`${answer.clearanceId} ${answer.weeks}`} answer={answer} />
         ))}
-      </ul>
+      </Folded>
     </>
   );
 }
+
+const ANSWERS_SHOWN = 8;
 
 interface GroupsProps {
   readonly title: string;

@@ -1,10 +1,11 @@
-import type { ForecastCalibrationReply, OutcomeDto, OutcomesReply } from '@myokinet/core/contracts';
+import type { ForecastCalibrationReply, OutcomeDto, OutcomesReply, StudioTrendsReply } from '@myokinet/core/contracts';
 import { type About, api } from '../../client/api.ts';
 
 const endpoints = api.injectEndpoints({
   endpoints: (build) => ({
     outcomes: build.query<OutcomesReply, void>({ query: () => 'outcomes', providesTags: ['Outcomes'] }),
     calibration: build.query<ForecastCalibrationReply, void>({ query: () => 'forecasts/calibration', providesTags: ['Verdicts'] }),
+    trends: build.query<StudioTrendsReply, void>({ query: () => 'trends', providesTags: ['Verdicts'] }),
     tellOutcome: build.mutation<unknown, About<OutcomeDto>>({
       query: ({ traineeId, body }) => ({ url: `trainees/${traineeId}/outcomes`, method: 'POST', body }),
       invalidatesTags: ['Outcomes', 'Verdicts'],
@@ -12,4 +13,4 @@ const endpoints = api.injectEndpoints({
   }),
 });
 
-export const { useOutcomesQuery, useCalibrationQuery, useTellOutcomeMutation } = endpoints;
+export const { useOutcomesQuery, useCalibrationQuery, useTrendsQuery, useTellOutcomeMutation } = endpoints;

@@ -180,6 +180,7 @@ describe('a readiness report', () => {
         readiness: { ...(readiness as object), headrooms: [] } as never,
         checks,
         record: { clearances: [], sessions: [], symptoms: [symptom] } as never,
+        forecast: { kind: 'range', early: 5, median: 20, late: 40, openShare: 1, deciding: [], horizonDays: 182 },
         ...{ library, now },
       },
       reader,
@@ -200,6 +201,13 @@ describe('a readiness report', () => {
     expect(text).toContain('Nothing head down');
     expect(text).not.toContain('Seizures');
     expect(text).not.toMatch(/left wrist/i);
+  });
+
+  it('says when the next gate may open as a range and no promise, and to a club nothing of it', () => {
+    const text = JSON.stringify(sheetsFor('trainee'));
+    expect(text).toMatch(/Likely between .* and .*, as often before/);
+    expect(text).toContain('Not a promise');
+    expect(JSON.stringify(sheetsFor('club'))).not.toContain('Likely');
   });
 
   it('leaves out a check that was taken back, and says where nothing was checked', () => {

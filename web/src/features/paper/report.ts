@@ -1,9 +1,19 @@
 import type { CheckReply, ReadinessReply, RecordReply, TraineeReply } from '@myokinet/core/contracts';
+import type { GateForecast } from '@myokinet/core/forecast';
 import type { Library } from '@myokinet/core/library';
 import { type Capacity, formatReadingWithBand } from '@myokinet/core/measuring';
 import { ageOn, longDay } from '@myokinet/core/quantities';
 import { checkKey } from '@myokinet/core/readiness';
-import { capacityInWords, CAUTION_WORDS, cautionInWords, demandInWords, headroomInWords, symptomInWords } from '@myokinet/core/words';
+import {
+  capacityInWords,
+  CAUTION_WORDS,
+  cautionInWords,
+  decidingInWords,
+  demandInWords,
+  forecastInWords,
+  headroomInWords,
+  symptomInWords,
+} from '@myokinet/core/words';
 import { subWeeks } from 'date-fns';
 import { newestOf } from '../checks/index.ts';
 import type { PaperBlock, PaperDocument } from './paperDocument.ts';
@@ -30,6 +40,8 @@ export interface ReportFacts {
   /** Newest first. */
   readonly checks: readonly Pick<CheckReply, 'capacities' | 'takenBack'>[];
   readonly record: Pick<RecordReply, 'clearances' | 'symptoms' | 'sessions'>;
+  /** When the next gate is likely to open; absent where there is nothing to foresee, or the server did not answer. */
+  readonly forecast?: GateForecast | undefined;
   readonly library: Library;
   readonly now: Date;
 }
@@ -49,6 +61,7 @@ export function reportSheets(facts: ReportFacts, reader: Reader): PaperDocument[
       blocks: [
         figures(facts),
         ...asked(facts),
+        ...(reader === 'club' ? [] : foreseen(facts)),
         ...signed(facts),
         ...cautions(facts, reader),
         ...(reader === 'clinician' ? symptoms(facts) : []),
@@ -95,6 +108,24 @@ function asked({ readiness, library }: ReportFacts): readonly PaperBlock[] {
         const measure = library.measure(h.demand.measureId);
         return [capacityInWords(h, measure), demandInWords(h.demand, measure), headroomInWords(h, measure)];
       }),
+    },
+  ];
+}
+
+/** When the next gate may open: a range with its reason, and never a promise. */
+function foreseen({ forecast, library, now }: ReportFacts): readonly PaperBlock[] {
+  if (!forecast) return [];
+  const reader = { measureOf: library.measure, now };
+  const [first] = 'deciding' in forecast ? forecast.deciding : [];
+  return [
+    {
+      is: 'list',
+      heading: 'When the next gate may open',
+      lines: [
+        forecastInWords(forecast, reader),
+        ...(first ? [decidingInWords(first, reader)] : []),
+        'As the last weeks have been; eight futures of ten lie inside a range. Not a promise, and nothing opens by it.',
+      ],
     },
   ];
 }

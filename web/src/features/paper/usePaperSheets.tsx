@@ -6,6 +6,7 @@ import { useSchools } from '../../client/LibraryContext.ts';
 import { ProblemNote } from '../../client/ProblemNote.tsx';
 import { Empty } from '../../kit/Empty.tsx';
 import { useAllChecksQuery } from '../checks/index.ts';
+import { useForecastQuery } from '../readiness/index.ts';
 import { useRecordQuery } from '../record/index.ts';
 import { useRoutinesQuery } from '../library/index.ts';
 import { useDrillOf, useForTrainee } from '../routines/index.ts';
@@ -55,12 +56,16 @@ export function useReport(readiness: ReadinessReply, reader: Reader, now: Date) 
   const library = useFittedLibrary();
   const checks = useAllChecksQuery(trainee.id);
   const record = useRecordQuery(trainee.id);
+  const forecast = useForecastQuery(trainee.id);
   const failed = checks.error ?? record.error;
   return {
     problem: failed ? <ProblemNote error={failed} retry={() => [checks, record].forEach((q) => void q.refetch())} /> : undefined,
     sheets:
-      checks.data && record.data
-        ? reportSheets({ trainee, readiness, checks: checks.data, record: record.data, library, now }, reader)
+      checks.data && record.data && !forecast.isLoading
+        ? reportSheets(
+            { trainee, readiness, checks: checks.data, record: record.data, forecast: forecast.data?.forecast, library, now },
+            reader,
+          )
         : undefined,
   };
 }

@@ -30,7 +30,14 @@ export function LadderView({ ladder, standing, closed, gate, build, body, now }:
       <Link className="link text-sm no-print" to="lab/ladder">
         Loads and steps between
       </Link>
-      <ol reversed className="mt-1.5">
+      {/* Long ladders scroll by themselves, so that the place on them is seen at once. */}
+      <ol
+        reversed
+        ref={toHere}
+        tabIndex={0}
+        aria-label={`Rungs of ${ladder.name}, the highest first`}
+        className="relative mt-1.5 lg:max-h-[calc(100dvh-13rem)] lg:overflow-y-auto print:max-h-none"
+      >
         {rungs.map(({ rung, i }) => (
           <li key={rung.id}>
             <RungRow
@@ -49,6 +56,13 @@ export function LadderView({ ladder, standing, closed, gate, build, body, now }:
       </ol>
     </section>
   );
+}
+
+/** Brings the place on the ladder to the middle of what is seen of it; the page itself stays where it is. */
+function toHere(list: HTMLOListElement | null) {
+  const here = list?.querySelector<HTMLElement>('[aria-current="step"]') ?? list?.lastElementChild;
+  if (!list || !(here instanceof HTMLElement)) return;
+  list.scrollTop = here.offsetTop - (list.clientHeight - here.offsetHeight) / 2;
 }
 
 const FIGURE = 52;

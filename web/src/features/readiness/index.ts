@@ -1,1 +1,1 @@
-export { readinessEndpoints, useReadinessQuery } from './endpoints.ts';
+export { readinessEndpoints, useForecastQuery, useReadinessQuery } from './endpoints.ts';
