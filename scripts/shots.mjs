@@ -18,8 +18,8 @@ const setUp = (asked) => encodeURIComponent(JSON.stringify(asked));
 /** File name, trainee whose page it is (by first name), path behind the trainee's address, and what to do first. */
 const SHOTS = [
   { file: 'today.png', path: '/' },
-  { file: 'caseload.png', path: '/caseload' },
-  { file: 'readiness.png', trainee: 'Noor' },
+  { file: 'caseload.png', path: '/caseload', act: caseloadAndLookingBack },
+  { file: 'readiness.png', trainee: 'Freya', size: { width: 1280, height: 1530 }, act: otherWeeks },
   { file: 'battery.png', trainee: 'Ines', path: '/battery?scope=all', act: takeSomeTrials },
   { file: 'picture.png', trainee: 'Jory', path: '/battery?scope=shoulder-flexion', act: (page) => readAPicture(page, 150) },
   { file: 'history.png', trainee: 'Ines', path: '/history' },
@@ -234,6 +234,30 @@ async function fromEverySide(page) {
     `<body style="margin:0;background:#d9cfb9"><img src="data:image/png;base64,${whole}" width="1280">
      <div style="display:flex;gap:20px;padding:10px">${panels}</div></body>`,
   );
+}
+
+/** Everybody with their ranges, once they are drawn; below it what became of clearances and how good such ranges were. */
+async function caseloadAndLookingBack(page) {
+  for (;;) {
+    const { pending } = await page.evaluate(async () => (await fetch('/api/forecasts')).json());
+    if (pending === 0) break;
+    await page.waitForTimeout(500);
+  }
+  await page.reload();
+  await page.getByText(/ to \d+ [A-Z]/).first().waitFor();
+  const caseload = await pictureOf(page);
+  await page.setViewportSize({ width: LAPTOP.width, height: 1560 });
+  await page.goto(new URL('/looking-back', page.url()).href);
+  await page.getByText('Forecasts of the past, newest first').waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(300);
+  await stacked(page, [caseload, await pictureOf(page)], [LAPTOP.height, 1560]);
+}
+
+/** What three sessions a week would change. */
+async function otherWeeks(page) {
+  await page.getByRole('slider', { name: /^Sessions a week/ }).fill('3.5');
+  await page.getByText(/Compared: /).waitFor();
+  await page.waitForTimeout(600);
 }
 
 async function pictureOf(page) {

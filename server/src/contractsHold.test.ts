@@ -200,6 +200,7 @@ const WRITES: readonly Write[] = [
       deloadEvery: 4,
       ramp: 0.1,
       balance: 0.2,
+      goal: { name: 'Crossing', day: '2027-04-03', rungId: 'floor' },
     }),
   ],
   [
@@ -409,7 +410,7 @@ const WRITES: readonly Write[] = [
 
 /** Contracts that are part of others, or of an address. */
 const PARTS =
-  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|LibraryFilePicture|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|RoutineBlock|RoutineInFile|RoutineStep|GroupDay|ClassEvents|ClassHead|ClassMember|ClassMoment|ClassRhythm|ClassSlot|SlotItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
+  /^(Fault|Drill|Ladder|Measure|Rung|RungDemand|LibraryFile|LibraryFilePicture|ScreenAnswer|Skip|Trial|CountCorrection|Point|Reading|TraceSummary|BatteryCell|BatterySkip|BandReading|Repeated|LeftOut|PlannedItem|RoutineBlock|RoutineInFile|RoutineStep|Goal|GroupDay|ClassEvents|ClassHead|ClassMember|ClassMoment|ClassRhythm|ClassSlot|SlotItem|PlannedSession|PlanSchools|BriefDay|FixedEvent|Pause|TemplateItem|TemplateSession|FaultSeen|SessionItem|Set|FloorClose|FloorHead|FloorItem|WeekQuery|WeeksQuery)Dto$/;
 
 /** What a trainee’s phone sends, tried beside it. */
 const OF_LINKS = /^(LinkOpen|Morning)Dto$/;

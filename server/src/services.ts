@@ -136,7 +136,7 @@ export function servicesFor(context: Context, aside: Aside = HERE): Services {
     floor: floorStore(context, { trainees, sessions, symptoms, library, scope }),
     records: recordStore(context, trainees),
     readiness,
-    forecasts: forecastStore(context, { readiness, library, draw: aside.draw }),
+    forecasts: forecastStore(context, { readiness, library, briefs, draw: aside.draw }),
     outcomes,
     trends: trendStore(context, { readiness, library }),
     caseload: caseloadStore(context, readiness, library, outcomes),

@@ -16,6 +16,8 @@ import {
   WEEKDAYS,
 } from '../planning/index.ts';
 import { IsCalendarDay, IsDrillId, IsPlainText, IsWritten } from './decorators.ts';
+import { IsEntryId } from './entry.ts';
+import type { CalendarDay } from '../quantities/index.ts';
 import { LIMITS } from './limits.ts';
 import { rule } from './rule.ts';
 import { AllDifferent, Part, Parts, SomeOf } from './parts.ts';
@@ -81,6 +83,13 @@ function IsNotBefore(sibling: string) {
 }
 
 /** What the weeks of one trainee must fit, as it is stored. */
+export class GoalDto {
+  @IsPlainText('The name of a goal', { min: 1, max: LIMITS.name }) name!: string;
+  @IsCalendarDay() day!: CalendarDay;
+  /** Of the ladder in the profile; one that is not on it is said where the goal is shown, and makes no brief unreadable. */
+  @IsEntryId() rungId!: string;
+}
+
 export class BriefDocumentDto {
   @Max(weeks.max, { message: `A block has at most ${weeks.max} weeks.` })
   @Min(weeks.min, { message: `A block has at least ${weeks.min} week.` })
@@ -120,6 +129,8 @@ export class BriefDocumentDto {
   @Min(balance.min, { message: `Push and pull must be allowed to lie apart by at least ${balance.min * 100}%.` })
   @IsNumber()
   balance!: number;
+
+  @IsOptional() @Part(() => GoalDto) goal?: GoalDto | null;
 }
 
 /** The brief as it is saved: it names the revision it replaces. */

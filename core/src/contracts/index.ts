@@ -58,6 +58,7 @@ export {
 export {
   BriefDayDto,
   FixedEventDto,
+  GoalDto,
   PauseDto,
   PlanBriefDto,
   PlanTemplateDto,

@@ -1,10 +1,10 @@
 import type { BodySide } from '../anatomy/index.ts';
 import type { Capacity, OwnError, Repeatability, Skip } from '../measuring/index.ts';
-import type { PlannerFacts } from '../planning/index.ts';
+import type { Goal, PlannerFacts } from '../planning/index.ts';
 import type { CalendarDay, Instant } from '../quantities/index.ts';
 import type { DemandSpread, DrillSymptoms, HeldRung, Stall } from '../trends/index.ts';
 import type { Outcome, Reliability } from '../outcomes/index.ts';
-import type { Calibration, GateForecast, GateOutlook, Replay } from '../forecast/index.ts';
+import type { Calibration, GateForecast, GateOutlook, GoalOutlook, Replay } from '../forecast/index.ts';
 import type { CleanFinding, DueToday, Gate, GateFinding, GateSettings, Headroom, Standing, Recheck } from '../readiness/index.ts';
 import type { CautionInForce, ClosingProblem, Morning, ProfessionalRole, ScreeningOutcome, Symptom } from '../safety/index.ts';
 import type { LastingPainReply } from './healthReplies.ts';
@@ -89,6 +89,8 @@ export interface ForecastReply {
   /** What it was drawn from, and the seed of the draws: other weeks can be drawn from it with the same chance. */
   readonly outlook?: GateOutlook;
   readonly seed: string;
+  /** What the brief wants by a day, where it says so. */
+  readonly goal?: Goal & { readonly rungName: string; readonly outlook: GoalOutlook };
 }
 
 /** How the studio gets on: who stalls, where people stand, what they are short of, beside which drills something was felt. */

@@ -12,6 +12,7 @@ export type { DemandOutlook, DrillWork } from './demand.ts';
 export { type DoneSets, effectOf, USUAL_SETS, type WeeklyDoses, weeklyDoses } from './dose.ts';
 export { fanOf, type FanPoint } from './fan.ts';
 export { type Deciding, forecastGate, type GateForecast, type GateOutlook, HORIZON_DAYS, WAITING } from './gate.ts';
+export { goalOutlook, type GoalFacts, type GoalOutlook } from './goal.ts';
 export { type Narrowing, narrowingOf } from './narrowing.ts';
 export { outlookOf, type OutlookFacts, trendsOf } from './outlook.ts';
 export { scaleOf, type Scale } from './scale.ts';

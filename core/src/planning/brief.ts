@@ -41,6 +41,14 @@ export interface Pause {
   readonly reason: PauseReason;
 }
 
+/** Where a trainee wants to stand on a day: a crossing, a course, an exam. */
+export interface Goal {
+  readonly name: string;
+  readonly day: CalendarDay;
+  /** A rung of the ladder of their target. */
+  readonly rungId: string;
+}
+
 /** What the weeks of one trainee must fit: the coach's word, beside what the checks say. */
 export interface PlanBrief {
   /** Weeks in a block, from 1 to 8. */
@@ -60,6 +68,8 @@ export interface PlanBrief {
   readonly ramp: number;
   /** How far push and pull may lie apart over a week, as a share of the larger; 1 lets them be as they come. */
   readonly balance: number;
+  /** What the weeks are for, where there is a day for it. It moves no gate. */
+  readonly goal?: Goal | null;
 }
 
 /** Usual figures (common practice, no source; the balance a project default). */

@@ -24,6 +24,7 @@ export {
   PAUSE_REASONS,
   type BriefDay,
   type FixedEvent,
+  type Goal,
   type Pause,
   type PauseReason,
   type PlanBrief,

@@ -37,3 +37,4 @@ export {
 export { rechecksOf, type Recheck } from './rechecks.ts';
 export { judgeReadiness, practiceOf, type ReadinessFacts, type Verdict } from './verdict.ts';
 export { dueToday, type DueToday, type SpecialToday, type TodayFacts } from './today.ts';
+export { tissueTimeOn } from './tissueTime.ts';

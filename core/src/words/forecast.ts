@@ -1,8 +1,8 @@
-import type { Blocked, Calibration, Deciding, FanPoint, GateForecast, Narrowing } from '../forecast/index.ts';
+import type { Blocked, Calibration, Deciding, FanPoint, GateForecast, GoalOutlook, Narrowing } from '../forecast/index.ts';
 import { WAITING } from '../forecast/index.ts';
 import { formatReading, type Measure, type MeasureOf } from '../measuring/index.ts';
-import { format } from 'date-fns';
-import { addDays, shortDay } from '../quantities/index.ts';
+import { format, parseISO } from 'date-fns';
+import { addDays, type CalendarDay, dayInWords, shortDay } from '../quantities/index.ts';
 import { joined } from './joined.ts';
 
 const BLOCKED: Readonly<Record<Blocked, string>> = {
@@ -133,6 +133,43 @@ function weeksOf(days: number): number {
 function tenths(share: number): string {
   const of = Math.round(10 * share);
   return of === 0 ? 'fewer than 1 of 20 futures' : `about ${of} of 10 futures`;
+}
+
+interface GoalSaid {
+  readonly name: string;
+  readonly day: CalendarDay;
+  readonly rungName: string;
+}
+
+/**
+ * How somebody does towards a day, in a sentence; never a reason to weaken a gate.
+ *
+ * @example goalInWords({ kind: 'behind', weeks: 3 }, { name: 'Crossing', day: '2026-04-03', rungName: 'Free hang' }, now)
+ * // 'Crossing on Fri 3 Apr, “Free hang”: behind by about 3 weeks.'
+ */
+export function goalInWords(outlook: GoalOutlook, { name, day, rungName }: GoalSaid, now: Date): string {
+  return `${name} on ${dayInWords(parseISO(day), now)}${rungName ? `, “${rungName}”` : ''}: ${goalPart(outlook)}.`;
+}
+
+function goalPart(outlook: GoalOutlook): string {
+  switch (outlook.kind) {
+    case 'reached':
+      return 'signed already';
+    case 'elsewhere':
+      return 'its rung is not on the ladder of the profile, so choose another in the brief';
+    case 'over':
+      return 'the day is over and it is not signed';
+    case 'unknown':
+      return 'nothing can be foreseen yet, since nothing can be of the next gate';
+    case 'on course':
+      return outlook.sure ? 'on course' : 'on course if it goes as it does in the middle of all futures';
+    case 'behind':
+      return `behind by about ${outlook.weeks} ${outlook.weeks === 1 ? 'week' : 'weeks'}`;
+    case 'out of reach':
+      return outlook.beyondDays > 0
+        ? `not with these weeks: the rungs between need ${Math.ceil(outlook.beyondDays / 7)} weeks at least for the tissue alone`
+        : 'not with these weeks';
+  }
 }
 
 /**

@@ -23,6 +23,7 @@ export {
   fanInWords,
   forecastBriefly,
   forecastInWords,
+  goalInWords,
   narrowingInWords,
   shiftInWords,
 } from './forecast.ts';

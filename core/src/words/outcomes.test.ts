@@ -1,7 +1,16 @@
 import { expect, it } from 'vitest';
 import { BUILT_IN_LIBRARY } from '../catalogue/index.ts';
 import type { GateForecast } from '../forecast/index.ts';
-import { decidingInWords, dueInWords, forecastBriefly, forecastInWords, joined, reliabilityInWords, shiftInWords } from './index.ts';
+import {
+  decidingInWords,
+  dueInWords,
+  forecastBriefly,
+  forecastInWords,
+  goalInWords,
+  joined,
+  reliabilityInWords,
+  shiftInWords,
+} from './index.ts';
 
 const measureOf = BUILT_IN_LIBRARY.measure;
 const now = new Date('2026-03-01T12:00:00Z');
@@ -39,6 +48,12 @@ it('other weeks are told by what they change', () => {
   expect(decidingInWords({ what: 'waiting', daysSooner: 3.2, metShare: 1 }, { measureOf })).toBe(
     'The waiting decides: without it, it would be about 3 days sooner.',
   );
+});
+
+it('a goal is told by its day and its rung', () => {
+  const goal = { name: 'Crossing', day: '2026-04-03', rungName: 'Free hang' } as never;
+  expect(goalInWords({ kind: 'behind', weeks: 3 }, goal, now)).toMatch(/^Crossing on Fri 3 Apr.*, “Free hang”: behind by about 3 weeks\.$/);
+  expect(goalInWords({ kind: 'out of reach', beyondDays: 70 }, goal, now)).toContain('need 10 weeks at least');
 });
 
 it('a share is told with how well it is known', () => {

@@ -4,8 +4,10 @@ import type { Library } from '@myokinet/core/library';
 import { calendarDay, instant } from '@myokinet/core/quantities';
 import type { Context } from '../context.ts';
 import type { LibraryStore } from '../library/store.ts';
+import type { BriefStore } from '../plans/briefStore.ts';
 import type { Judged, ReadinessStore } from '../readiness/store.ts';
 import type { DrawGate } from './drawInThread.ts';
+import { goalOf } from './goalOf.ts';
 import { inTurns, type Turn } from './inTurns.ts';
 import { gainsOf, type Learned, NOTHING_LEARNED, replaysOf } from './learned.ts';
 
@@ -21,6 +23,7 @@ const DONE_SETS = `
 interface Neighbours {
   readonly readiness: ReadinessStore;
   readonly library: LibraryStore;
+  readonly briefs: BriefStore;
   readonly draw: DrawGate;
 }
 
@@ -35,7 +38,7 @@ interface KeptForecast {
 }
 
 /** When gates are likely to open. Lists are filled in turns, so that requests are answered between them. */
-export function forecastStore({ db, now }: Context, { readiness, library, draw }: Neighbours) {
+export function forecastStore({ db, now }: Context, { readiness, library, briefs, draw }: Neighbours) {
   const doneSets = db.prepare<{ traineeId: string; until: string }, DoneSets>(DONE_SETS);
   const kept = new Map<string, KeptForecast>();
   let learned: Learned = NOTHING_LEARNED;
@@ -110,7 +113,12 @@ export function forecastStore({ db, now }: Context, { readiness, library, draw }
       const judged = readiness.judged(traineeId);
       const outlook = outlookAt(judged, judged.trainee.ladderId, moment);
       const seed = seedOf(traineeId, moment);
-      return { at: instant(moment), seed, ...(outlook ? { outlook, forecast: await draw(outlook, seed) } : {}) };
+      const forecast = outlook && (await draw(outlook, seed));
+      return {
+        ...{ at: instant(moment), seed },
+        ...(outlook && forecast ? { outlook, forecast } : {}),
+        ...goalOf(judged, { goal: briefs.find(traineeId).goal, forecast, library: library.current(), now: moment }),
+      };
     },
 
     /** Of everybody, as far as they are drawn; those that are not are drawn meanwhile. */

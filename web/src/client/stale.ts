@@ -56,7 +56,8 @@ const RESTS_ON = {
   correction: ['Trainee', 'Record', 'Readiness', 'Checks', 'Screening', 'Workload'],
   clearance: ['Record', 'Readiness'],
   plan: ['Plans'],
-  brief: ['Brief'],
+  // The forecast tells of the goal that the brief names.
+  brief: ['Brief', 'Readiness'],
 } as const satisfies Readonly<Record<string, readonly TraineeTag[]>>;
 
 export type Write = keyof typeof RESTS_ON;

@@ -13,6 +13,7 @@ import type { BriefDraft } from './briefDraft.ts';
 import { BriefDays } from './BriefDays.tsx';
 import { BriefDrills } from './BriefDrills.tsx';
 import { BriefEvents } from './BriefEvents.tsx';
+import { BriefGoal } from './BriefGoal.tsx';
 import { BriefPauses } from './BriefPauses.tsx';
 import { usePlanFacts } from './PlanGate.tsx';
 import { UnreadableNote } from '../../kit/UnreadableNote.tsx';
@@ -65,6 +66,7 @@ export function BriefPage() {
       )}
       <div className="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[3fr_2fr]">
         <div className="grid content-start gap-6">
+          <BriefGoal goal={value.goal ?? null} change={(goal) => change({ goal })} />
           <BriefDays days={value.days} change={(days) => change({ days })} />
           <fieldset className="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
             <legend className="mb-1 font-semibold">Block and growth</legend>

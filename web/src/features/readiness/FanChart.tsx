@@ -41,7 +41,10 @@ export function FanChart({ outlook, headrooms, trails, measureOf, now }: FanChar
     <div className="mt-1 grid grid-cols-[8rem_minmax(0,1fr)] sm:grid-cols-[14rem_minmax(0,1fr)_9.5rem]">
       <div className="h-7" />
       <div className="relative h-7 text-sm" aria-hidden>
-        <span className="absolute start-0 bottom-0">{WEEKS_BACK} weeks ago</span>
+        <span className="absolute start-0 bottom-0">
+          {WEEKS_BACK} <span className="hidden sm:inline">weeks</span>
+          <span className="sm:hidden">wk</span> ago
+        </span>
         <span className="absolute bottom-0 -translate-x-1/2 font-semibold" style={{ left: xOf(0, width) }}>
           today
         </span>

@@ -11,6 +11,7 @@ import { useForecastQuery, useReadinessQuery, useWithdrawClearanceMutation } fro
 import { buildOf, useCurrentBody, useCurrentTrainee } from '../trainee/index.ts';
 import { ForecastNote } from './ForecastNote.tsx';
 import { GatePanel } from './GatePanel.tsx';
+import { GoalNote } from './GoalNote.tsx';
 import { LadderView } from './LadderView.tsx';
 import { ScreeningNote } from './ScreeningNote.tsx';
 import { StopSigns } from './StopSigns.tsx';
@@ -83,6 +84,7 @@ export function ReadinessPage({ children }: { readonly children: ReactNode }) {
         ) : (
           <p className="sheet p-3.5">The top of this ladder is signed. Choose the next target in the profile.</p>
         )}
+        {forecast.data?.goal && <GoalNote goal={forecast.data.goal} at={forecast.data.at} />}
         {closed && forecast.data && <ForecastNote data={forecast.data} measureOf={library.measure} />}
         {closed && forecast.isError && <p className="aside text-sm">When the gate may open could not be worked out just now.</p>}
         {data.slipped.length > 0 && (
