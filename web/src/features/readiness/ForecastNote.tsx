@@ -11,6 +11,8 @@ interface ForecastNoteProps {
 /** So much less would not change anybody's week. */
 const TELLING_DAYS = 2;
 const MOST_NAMED = 2;
+/** A check that narrows the range by less than a tenth is not worth naming. */
+const TELLING_SHARE = 0.9;
 
 /** When the gate is likely to open: a range with its reason, beside the verdict and never part of it. */
 export function ForecastNote({ data, measureOf }: ForecastNoteProps) {
