@@ -32,7 +32,7 @@ export function ForecastNote({ data, measureOf }: ForecastNoteProps) {
           ))}
         </ul>
       )}
-      {narrowing && narrowing.days - narrowing.after >= TELLING_DAYS && (
+      {narrowing && narrowing.after <= TELLING_SHARE * narrowing.days && (
         <p className="mt-1.5">{narrowingInWords(narrowing, { measureOf })}</p>
       )}
       {deciding.length > 0 && (
