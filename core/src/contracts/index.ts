@@ -70,6 +70,15 @@ export { FaultSeenDto, SessionDto, SessionItemDto, SetDto, StopSignClosureDto, S
 export { FloorCloseDto, FloorHeadDto, FloorItemDto, FloorPatchDto, FloorPhotoDto } from './floor.ts';
 export { FACT_KINDS, type FactKind, SessionCorrectionDto, SymptomCorrectionDto, TakenBackDto } from './correction.ts';
 export { GateSettingsDto } from './gateSettings.ts';
+export type {
+  ForecastCalibrationReply,
+  ForecastReply,
+  ForecastsReply,
+  OutcomesReply,
+  PastForecastReply,
+  StudioTrendsReply,
+  ToldOutcomeReply,
+} from './outlookReplies.ts';
 export { OutcomeDto } from './outcome.ts';
 export { ClearanceDto, WithdrawalDto } from './clearance.ts';
 export type { FloorPhotoReply, FloorRunReply, FloorRunRow, WorkloadReply } from './floorReplies.ts';
@@ -97,13 +106,6 @@ export type {
   TakenBackReply,
   PictureReply,
   ProblemReply,
-  ForecastCalibrationReply,
-  ForecastReply,
-  ForecastsReply,
-  PastForecastReply,
-  OutcomesReply,
-  StudioTrendsReply,
-  ToldOutcomeReply,
   ReadinessReply,
   ScaleReadingReply,
   RecheckReply,

@@ -1,5 +1,6 @@
 import type { BodySide } from '../anatomy/index.ts';
 import type { CapacityForecast } from './capacity.ts';
+import type { DrillWork } from './dose.ts';
 import type { Passing } from './passing.ts';
 
 /** One side of one demand: what passes it, where its capacity is going, and how long today's figure still counts. */
@@ -16,10 +17,4 @@ export interface DemandOutlook {
   readonly weeklySets: number;
   /** The same by drill, so that work that falls away can be taken out. */
   readonly work: readonly DrillWork[];
-}
-
-/** What one drill gave a check of late, in weighted sets a week. */
-export interface DrillWork {
-  readonly drillId: string;
-  readonly weeklySets: number;
 }

@@ -1,12 +1,17 @@
 import type { Library } from '../library/index.ts';
 import { daysBetween, type Instant } from '../quantities/index.ts';
-import type { DrillWork } from './demand.ts';
 
 /** A drill as it was done: so many sets, some day. */
 export interface DoneSets {
   readonly drillId: string;
   readonly performedAt: Instant;
   readonly sets: number;
+}
+
+/** What one drill gave a check of late, in weighted sets a week. */
+export interface DrillWork {
+  readonly drillId: string;
+  readonly weeklySets: number;
 }
 
 /** Sets a week that trained one check, each counted by how strongly its drill trains it; the newest week first. */

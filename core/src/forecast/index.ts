@@ -8,8 +8,8 @@ export {
   type PooledGain,
   poolGains,
 } from './capacity.ts';
-export type { DemandOutlook, DrillWork } from './demand.ts';
-export { type DoneSets, effectOf, USUAL_SETS, type WeeklyDoses, weeklyDoses } from './dose.ts';
+export type { DemandOutlook } from './demand.ts';
+export { type DoneSets, type DrillWork, effectOf, USUAL_SETS, type WeeklyDoses, weeklyDoses } from './dose.ts';
 export { fanOf, type FanPoint } from './fan.ts';
 export { type Deciding, forecastGate, type GateForecast, type GateOutlook, HORIZON_DAYS, WAITING } from './gate.ts';
 export { goalOutlook, type GoalFacts, type GoalOutlook } from './goal.ts';

@@ -56,7 +56,7 @@ describe('the demo crew', () => {
     expect(rows.some((r) => r.openStopSigns > 0)).toBe(true);
     expect(rows.some((r) => r.limiter?.state === 'short')).toBe(true);
     expect(rows.some((r) => r.unknown > 0)).toBe(true);
-    expect(new Set(items.map((i) => i.kind))).toEqual(new Set(['sign', 'stop sign', 'morning', 'session', 're-check']));
+    expect(new Set(items.map((i) => i.kind))).toEqual(new Set(['sign', 'stop sign', 'morning', 'session', 're-check', 'outcome']));
   });
 
   it('lies in no future', () => {
@@ -65,6 +65,7 @@ describe('the demo crew', () => {
       ['session', 'SELECT max(performed_at) FROM session'],
       ['symptom', 'SELECT max(at) FROM symptom'],
       ['clearance', 'SELECT max(signed_at) FROM clearance'],
+      ['clearance_outcome', 'SELECT max(told_at) FROM clearance_outcome'],
     ] as const)
       expect([table, Date.parse(world.db.prepare(column).pluck().get() as string) <= today.getTime()]).toEqual([table, true]);
   });

@@ -85,7 +85,8 @@ export async function replaysOf(all: readonly Judged[], tools: Replaying): Promi
   const gates = all.flatMap((judged) => gatesOf(judged, tools.readiness));
   const newest = gates.sort((a, b) => (b.signedAt ?? '~').localeCompare(a.signedAt ?? '~')).slice(0, MOST_GATES);
   const replays: PastForecast[] = [];
-  for (const gate of newest) replays.push(...(await replaysOfGate(gate, tools)));
+  // A past that cannot be replayed teaches nothing, and holds up no other.
+  for (const gate of newest) replays.push(...(await replaysOfGate(gate, tools).catch(() => [])));
   return replays;
 }
 

@@ -95,15 +95,22 @@ export function forecastStore({ db, now }: Context, { readiness, library, briefs
 
   async function drawAll(turn: Turn) {
     // The keys are those of the verdicts: what is written while others are drawn makes them stale again.
-    const waiting = readiness.all().map((judged) => ({ judged, key: keyOf(judged.trainee.id) }));
+    const listed = readiness.all();
+    for (const id of kept.keys()) if (!listed.some((j) => j.trainee.id === id)) kept.delete(id);
+    const waiting = listed.map((judged) => ({ judged, key: keyOf(judged.trainee.id) }));
     for (const { judged, key } of waiting) {
       const { id, ladderId } = judged.trainee;
       if (isFresh(id)) continue;
       const moment = now();
-      const outlook = outlookAt(judged, ladderId, moment);
-      kept.set(id, { ...key, forecast: outlook && (await draw(outlook, seedOf(id, moment))) });
+      kept.set(id, { ...key, forecast: await drawn(judged, ladderId, moment).catch(() => undefined) });
       await turn();
     }
+  }
+
+  /** One whose record cannot be forecast has none, and holds up nobody else. */
+  async function drawn(judged: Judged, ladderId: string, moment: Date): Promise<GateForecast | undefined> {
+    const outlook = outlookAt(judged, ladderId, moment);
+    return outlook && (await draw(outlook, seedOf(judged.trainee.id, moment)));
   }
 
   return {

@@ -1,6 +1,6 @@
 import { type ReadinessReply, readStored, STORED, type TraineeReply } from '@myokinet/core/contracts';
 import type { BodySide } from '@myokinet/core/anatomy';
-import type { Capacity, SkipReason } from '@myokinet/core/measuring';
+import type { Capacity } from '@myokinet/core/measuring';
 import type { Joint } from '@myokinet/core/anatomy';
 import { BUILD_ON_DAYS, type DoneAmount, type LoggedWork, type PlannerFacts, plannerFacts } from '@myokinet/core/planning';
 import { addDays, type Instant, instant } from '@myokinet/core/quantities';
@@ -15,9 +15,9 @@ import {
   type Verdict,
 } from '@myokinet/core/readiness';
 import { fittedTo } from '@myokinet/core/library';
-import type { Symptom, SymptomJudgement } from '@myokinet/core/safety';
+import type { Symptom } from '@myokinet/core/safety';
 import { traineeBody } from '@myokinet/core/statics';
-import { clearanceFact, type ClearanceRow } from '../clearances/store.ts';
+import { clearanceFact } from '../clearances/store.ts';
 import type { Context } from '../context.ts';
 import { groupRows } from '../database/groupRows.ts';
 import type { GateSettingsStore } from '../gates/store.ts';
@@ -25,30 +25,14 @@ import type { LibraryStore } from '../library/store.ts';
 import type { ScreeningStore } from '../screenings/store.ts';
 import type { SymptomStore } from '../symptoms/store.ts';
 import type { TraineeStore } from '../trainees/store.ts';
+import { type LateRow, type Of, type Rows, rowGatherers, type SessionRow, type SymptomRow } from './gather.ts';
 import { keptVerdicts } from './kept.ts';
 import * as sql from './statements.ts';
 
-/** Sessions and symptoms older than these never decide a gate; a day is added for mornings after. */
+/** Sessions older than these never decide a gate; a day is added for mornings after. */
 const SESSION_DAYS = GATE_LIMITS.sessionWindowDays.max + 1;
-/** How far back sessions count for the time that tissue needs on a rung. */
-const TISSUE_DAYS = 70;
-const SYMPTOM_DAYS = GATE_LIMITS.quietDays.max + 1;
-/** Clocks of two machines differ a little: five minutes. */
-const CLOCK_DAYS = 5 / (24 * 60);
 const TRAIL_LENGTH = 3;
 
-type Of<Row> = Row & { readonly traineeId: string };
-type SessionRow = Of<{
-  id: string;
-  performedAt: Instant;
-  plannedSessionId: string | null;
-  clean: number;
-  practised: string | null;
-  effort: number;
-  minutes: number;
-  drillIds: string;
-}>;
-type LateRow = Of<{ measureId: string; side: Capacity['side']; takenAt: Instant }>;
 type DoneRow = Omit<DoneAmount, 'support' | 'manner'> & {
   readonly support: string | null;
   readonly supportVersion: number;
@@ -62,9 +46,6 @@ type BuildOnRow = {
   readonly jointDoses: string | null;
   readonly clean: number;
 };
-type Kept<S> = Omit<S, 'judged'> & { readonly judged: string | null };
-type SymptomRow = Of<Symptom & { sessionId: string | null }>;
-
 /** A trainee's verdict together with the rows lists are made of. */
 export interface Judged {
   readonly trainee: TraineeReply;
@@ -105,40 +86,7 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
   const lastLoaded = db.prepare<{ traineeId: string }, { performedAt: Instant | null }>(sql.LAST_LOADED_SESSION);
   const capacitiesUntil = db.prepare<{ scope: string; until: string }, Of<Capacity>>(sql.CAPACITIES_UNTIL);
 
-  const gatherers = { trainee: prepareGatherer('trainee'), studio: prepareGatherer('studio') };
-
-  function prepareGatherer(scope: sql.Scope) {
-    type Until = { scope: string; until: string };
-    const capacities = db.prepare<{ scope: string }, Of<Capacity>>(sql.currentCapacities(scope));
-    const late = db.prepare<{ scope: string }, LateRow>(sql.lateChecks(scope));
-    const clearances = db.prepare<{ scope: string }, ClearanceRow>(sql.clearances(scope));
-    const recentSessions = db.prepare<Until & { since: string }, SessionRow>(sql.recentSessions(scope));
-    const recentSymptoms = db.prepare<Until & { since: string }, Kept<SymptomRow>>(sql.recentSymptoms(scope));
-    const stopSigns = db.prepare<Until, Kept<Of<Symptom>>>(sql.openStopSigns(scope));
-    const lastStopSigns = db.prepare<Until, Of<{ at: Instant; closedAt: Instant | null }>>(sql.lastStopSigns(scope));
-    const skips = db.prepare<Until, Of<{ measureId: string; at: Instant; reason: SkipReason }>>(sql.skips(scope));
-    const knownSince = db.prepare<{ scope: string }, Of<{ addedAt: Instant; screenedAt: Instant | null }>>(sql.knownSince(scope));
-    const byTrainee = <Row extends { traineeId: string }>(rows: readonly Row[]) => groupRows(rows, (r) => r.traineeId);
-
-    /** @param moment the newest facts that count; what is dated later is not looked at */
-    return (id: string, moment: Date) => {
-      const until = addDays(moment, CLOCK_DAYS);
-      const since = (days: number) => addDays(moment, -days);
-      return {
-        capacities: byTrainee(capacities.all({ scope: id })),
-        late: byTrainee(late.all({ scope: id })),
-        clearances: byTrainee(clearances.all({ scope: id })),
-        sessions: byTrainee(recentSessions.all({ scope: id, until, since: since(TISSUE_DAYS) })),
-        symptoms: byTrainee(recentSymptoms.all({ scope: id, until, since: since(SYMPTOM_DAYS) }).map(asJudged)),
-        stopSigns: byTrainee(stopSigns.all({ scope: id, until }).map(asJudged)),
-        lastStopSigns: byTrainee(lastStopSigns.all({ scope: id, until })),
-        skips: byTrainee(skips.all({ scope: id, until })),
-        knownSince: byTrainee(knownSince.all({ scope: id })),
-      };
-    };
-  }
-
-  type Rows = ReturnType<ReturnType<typeof prepareGatherer>>;
+  const gatherers = rowGatherers(db);
 
   function judge(trainee: TraineeReply, ladderId: string, rows: Rows, moment = now()): Judged {
     const capacities = rows.capacities.get(trainee.id) ?? [];
@@ -318,10 +266,6 @@ export function readinessStore({ db, studioId, now }: Context, { trainees, scree
       };
     },
   };
-}
-
-function asJudged<S extends Symptom>({ judged, ...row }: Kept<S>): S {
-  return { ...row, ...(judged === null ? {} : { judged: JSON.parse(judged) as SymptomJudgement }) } as unknown as S;
 }
 
 /** What a session showed; one that an older program judged showed its drills where it was clean. */

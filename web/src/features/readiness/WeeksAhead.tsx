@@ -52,7 +52,8 @@ function Ahead({ data, outlook, forecast, headrooms, trails }: AheadProps) {
           <div>
             <dt className="aside text-sm">With these weeks</dt>
             <dd className="font-semibold">
-              {changed && then ? `${forecastInWords(then, reader)}${shift ? ` Compared: ${shift}.` : ''}` : 'Move a slider.'}
+              {!changed && 'Move a slider.'}
+              {changed && (then ? `${forecastInWords(then, reader)}${shift ? ` Compared: ${shift}.` : ''}` : 'Drawing the futures…')}
             </dd>
           </div>
         </dl>

@@ -11,20 +11,18 @@ const forecasterHere = () =>
       ? import('./drawFutures.ts').then((m) => m.forecaster)
       : Promise.resolve(wrap<Forecaster>(new Worker(new URL('./forecastWorker.ts', import.meta.url), { type: 'module' }))));
 
-/** What was asked, so that an answer to an older question is told from one to this. */
-interface Answered<A> {
-  readonly to: GateOutlook;
-  readonly answer: A;
-}
-
 function useAnswer<A>(outlook: GateOutlook | undefined, ask: (outlook: GateOutlook) => Promise<A>): A | undefined {
-  const [last, setLast] = useState<Answered<A>>();
+  const [last, setLast] = useState<A>();
   useEffect(() => {
     if (!outlook) return undefined;
     let over = false;
-    void ask(outlook).then((answer) => {
-      if (!over) setLast({ to: outlook, answer });
-    });
+    // Where nothing can be drawn, nothing is shown.
+    ask(outlook).then(
+      (answer) => {
+        if (!over) setLast(answer);
+      },
+      () => undefined,
+    );
     return () => {
       over = true;
     };
@@ -32,7 +30,7 @@ function useAnswer<A>(outlook: GateOutlook | undefined, ask: (outlook: GateOutlo
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [outlook]);
   // While a slider moves the last answer stays: it is a moment old, and a gap would jump.
-  return outlook && last?.answer;
+  return outlook && last;
 }
 
 /** The forecast of an outlook; the one before it while it is drawn. */
