@@ -244,7 +244,10 @@ async function caseloadAndLookingBack(page) {
     await page.waitForTimeout(500);
   }
   await page.reload();
-  await page.getByText(/ to \d+ [A-Z]/).first().waitFor();
+  await page
+    .getByText(/ to \d+ [A-Z]/)
+    .first()
+    .waitFor();
   const caseload = await pictureOf(page);
   await page.setViewportSize({ width: LAPTOP.width, height: 1560 });
   await page.goto(new URL('/looking-back', page.url()).href);

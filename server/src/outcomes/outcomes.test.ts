@@ -49,9 +49,7 @@ it('a second answer puts the first right, the same one sent twice counts once', 
   const { reliability, answers } = await reply();
   expect(reliability.all).toMatchObject({ cleared: 1, flared: 1 });
   expect(reliability.byMargin).toHaveLength(1);
-  expect(answers).toMatchObject([
-    { clearanceId, weeks: 2, outcome: 'flared', note: 'elbow, told in passing', rungName: 'At a wall' },
-  ]);
+  expect(answers).toMatchObject([{ clearanceId, weeks: 2, outcome: 'flared', note: 'elbow, told in passing', rungName: 'At a wall' }]);
 });
 
 it('nobody tells of another’s clearance, and an answer goes with the trainee', async () => {
