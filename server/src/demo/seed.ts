@@ -19,6 +19,7 @@ import { BUILT_IN_COACH } from '../actor.ts';
 import { type Services, servicesFor } from '../services.ts';
 import { reading, trueCapacity } from './body.ts';
 import { writeBrief } from './brief.ts';
+import { tellOutcomes } from './outcomes.ts';
 import { furnishLab } from './lab.ts';
 import { CREW, type Story } from './people.ts';
 
@@ -37,24 +38,6 @@ const STEADY_NOISE = 0.3;
 const REST_DAYS = 2;
 /** Whose set-ups were read off a scale. */
 const MEASURED = 'Ines Shroud';
-
-/** Share of the flare-ups that nobody had recorded as a symptom. */
-const UNRECORDED = 0.1;
-
-/** What coaches told of the clearances so far, but for what came due in the last days: that waits on Today. */
-function tellOutcomes(world: World): void {
-  const { services, today } = world;
-  for (let weeksAgo = WEEKS; weeksAgo >= 1; weeksAgo--) {
-    world.at(addHours(addWeeks(today, -weeksAgo), 1));
-    for (const [traineeId, due] of services.outcomes.due())
-      for (const { clearanceId, weeks, suggested } of due)
-        services.outcomes.tell(BUILT_IN_COACH, traineeId, {
-          ...{ id: world.newId(), clearanceId, weeks },
-          outcome: world.random() < UNRECORDED ? 'flared' : suggested.outcome,
-        });
-  }
-  world.at(today);
-}
 
 /**
  * Fills a database with the demo crew's half year up to `today`, by the same stores the app uses,
@@ -81,7 +64,7 @@ export function seedDemo(db: Database, today: Date, crew: readonly Story[] = CRE
     seedRoutines(services, world.newId);
     writeBrief(services, world.newId);
     seedGroups(services, today, world.newId);
-    tellOutcomes(world);
+    tellOutcomes(world, WEEKS);
   })();
 }
 

@@ -130,14 +130,14 @@ function Rungs({ data: { rungs } }: PartProps) {
                 {library.hasLadder(ladderId) ? `${library.rung(ladderId, rungId).name} (${library.ladder(ladderId).name})` : rungId}
               </Link>
               <span className="tabular-nums">
-                {people.length}, {weeks} {weeks === 1 ? 'week' : 'weeks'}
+                {people.length} {people.length === 1 ? 'person' : 'people'}, {weeks} {weeks === 1 ? 'week' : 'weeks'}
               </span>
             </span>
             <People people={people} />
           </li>
         ))}
       </Folded>
-      <p className="aside mt-1 text-sm">people, and the weeks that half of them stand there at least</p>
+      <p className="aside mt-1 text-sm">The weeks are those that half of them stand there at least.</p>
     </div>
   );
 }
